@@ -1,0 +1,1 @@
+"""The rules of the job, pure: see README.md in this folder."""

@@ -1,0 +1,100 @@
+"""The schools: how a course turns limits and scatter into one uncertainty."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from enum import StrEnum
+from fractions import Fraction
+from typing import Literal
+
+
+class Family(StrEnum):
+    """Limits of error, or standard uncertainties."""
+
+    LIMIT = "limit"
+    STANDARD = "standard"
+
+
+class Spread(StrEnum):
+    """How the limit schools take the scatter of the readings."""
+
+    NONE = "none"
+    HALF_RANGE = "half-range"
+    MEAN_DEVIATION = "mean-deviation"
+    STANDARD_ERROR = "standard-error"
+
+
+class Combine(StrEnum):
+    """How the limit schools put the parts together."""
+
+    LARGER = "larger"
+    SUM = "sum"
+    QUADRATURE = "quadrature"
+
+
+Digits = Literal[1, 2, "1-or-2"]
+"""Figures of the uncertainty; ``"1-or-2"`` is two when the first is 1."""
+
+
+@dataclass(frozen=True)
+class Coverage:
+    """What a standard uncertainty is multiplied by: a number, or a percentage.
+
+    Attributes:
+        number: the factor itself, or the percentage.
+        percentage: whether ``number`` is the percentage that a Student factor has to cover.
+    """
+
+    number: Fraction
+    percentage: bool = False
+
+
+@dataclass(frozen=True)
+class Convention:
+    """One school.
+
+    Attributes:
+        id: its id in the logbook.
+        name: what the course calls it.
+        family: limits or standard uncertainties.
+        reading_limit: the limit of one look, in least counts.
+        zero_look: whether the look at the zero has a limit of its own.
+        digits: figures of the uncertainty.
+        spread: (limit) how scatter is taken.
+        combine: (limit) how limit and scatter are put together.
+        coverage: (standard) what the standard uncertainty is multiplied by.
+        estimate: whether positions between fine lines are estimated.
+    """
+
+    id: str
+    name: str
+    family: Family
+    reading_limit: Fraction
+    zero_look: bool
+    digits: Digits
+    spread: Spread = Spread.NONE
+    combine: Combine = Combine.LARGER
+    coverage: Coverage = Coverage(Fraction(1))
+    estimate: bool = False
+
+
+_HALF = Fraction(1, 2)
+
+BUILT_IN: dict[str, Convention] = {
+    convention.id: convention
+    for convention in (
+        Convention(
+            "whole-division", "Whole division", Family.LIMIT, Fraction(1), True, 1,
+            Spread.HALF_RANGE,
+        ),
+        Convention(
+            "half-division", "Half division", Family.LIMIT, _HALF, False, 1, Spread.HALF_RANGE
+        ),
+        Convention("standard", "Standard uncertainty", Family.STANDARD, _HALF, True, 2),
+        Convention(
+            "standard-95", "95 % coverage", Family.STANDARD, _HALF, True, 2,
+            coverage=Coverage(Fraction(95), percentage=True),
+        ),
+    )
+}  # fmt: skip
+"""The conventions that every logbook may name without defining them."""

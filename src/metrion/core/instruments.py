@@ -1,0 +1,99 @@
+"""A tool: its scale with a name, a unit, a range and what its maker promises."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from enum import StrEnum
+from fractions import Fraction
+
+from metrion.core.angles import angle_text
+from metrion.core.errors import NoSuchLine, NotAMark, NotEstimable
+from metrion.core.numbers import finite_decimals, fixed, to_text
+from metrion.core.scales import Line, Look, Scale
+from metrion.core.scales.base import is_multiple
+
+
+class Kind(StrEnum):
+    """The kinds of instrument."""
+
+    VERNIER = "vernier"
+    SCREW = "screw"
+    ANGULAR = "angular"
+
+
+LENGTH_UNITS = ("mm", "cm", "in")
+ANGLE_UNIT = "arcmin"
+
+
+@dataclass(frozen=True)
+class Instrument:
+    """A tool as its owner described it by looking and counting.
+
+    Attributes:
+        id: its id in the logbook.
+        name: what people call it.
+        kind: vernier, screw or angular.
+        unit: ``mm``, ``cm`` or ``in``; ``arcmin`` for angles.
+        scale: main and fine scale, in that unit.
+        range: lowest and highest reading it is made for, if known.
+        maker_limit: the maker's limit of error, if known.
+    """
+
+    id: str
+    name: str
+    kind: Kind
+    unit: str
+    scale: Scale
+    range: tuple[Fraction, Fraction] | None = None
+    maker_limit: Fraction = Fraction(0)
+
+    @property
+    def least_count(self) -> Fraction:
+        """The least count of its scale, in its unit."""
+        return self.scale.least_count
+
+    @property
+    def decimals(self) -> int | None:
+        """As many decimals as the least count has; None where it is no finite decimal."""
+        return finite_decimals(self.least_count)
+
+    def value_text(self, value: Fraction) -> str:
+        """A reading with the decimals that the least count allows (more only where it has more)."""
+        needed, allowed = finite_decimals(value), self.decimals
+        if needed is None or allowed is None:
+            return to_text(value) if needed is not None else to_text(value)[:12]
+        return fixed(value, max(needed, allowed))
+
+    def main_text(self, main: Fraction) -> str:
+        """A main reading as this instrument's files and marks write it."""
+        return angle_text(main) if self.kind is Kind.ANGULAR else to_text(main)
+
+    def check_main(self, main: Fraction) -> None:
+        """Raise `NotAMark` if ``main`` is no mark of the main scale."""
+        division = self.scale.main_division
+        if not is_multiple(main, division):
+            unit = "′" if self.kind is Kind.ANGULAR else f" {self.unit}"
+            raise NotAMark(self.main_text(main), self.name, f"{to_text(division)}{unit}")
+
+    def check_line(self, line: Line, *, estimates: bool) -> None:
+        """Raise if the fine scale has no such line, or if it cannot be or was not to be estimated.
+
+        Args:
+            estimates: whether the convention in force estimates between lines.
+
+        Raises:
+            NotEstimable: an estimated line where only whole lines count.
+            NoSuchLine: a line outside the fine scale.
+        """
+        text = to_text(Fraction(line))
+        if isinstance(line, Fraction):
+            if not self.scale.estimable():
+                raise NotEstimable(text, f"the fine lines of {self.name} are not in order")
+            if not estimates:
+                raise NotEstimable(text, "the convention in force does not estimate between lines")
+        if not self.scale.has_line(line):
+            raise NoSuchLine(text, self.name, str(self.scale.last_line))
+
+    def reading(self, look: Look) -> Fraction:
+        """What a look at this instrument reads, in its unit, before any correction."""
+        return self.scale.reading(look)

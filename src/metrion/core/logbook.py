@@ -1,0 +1,50 @@
+"""A logbook: instruments, zero checks, measurements and what is derived, all fitting together."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from metrion.core.conventions import Convention
+from metrion.core.derived import Derived, DerivedResult, reduce_derived
+from metrion.core.instruments import Instrument
+from metrion.core.measurements import Measurement, MeasurementResult, reduce_measurement
+from metrion.core.review import Flag, review
+from metrion.core.zero import ZeroCheck
+
+
+@dataclass(frozen=True)
+class Logbook:
+    """One investigation, checked: every reference leads somewhere, every reading fits its scale."""
+
+    title: str = ""
+    instruments: tuple[Instrument, ...] = ()
+    zero_checks: tuple[ZeroCheck, ...] = ()
+    conventions: tuple[Convention, ...] = ()
+    measurements: tuple[Measurement, ...] = ()
+    derived: tuple[Derived, ...] = ()
+
+
+@dataclass(frozen=True)
+class Reviewed:
+    """A measurement worked out, with what deserves a second look."""
+
+    result: MeasurementResult
+    flags: tuple[Flag, ...]
+
+
+@dataclass(frozen=True)
+class Results:
+    """A logbook worked out."""
+
+    logbook: Logbook
+    measurements: tuple[Reviewed, ...]
+    derived: tuple[DerivedResult, ...]
+
+
+def reduce_logbook(logbook: Logbook) -> Results:
+    """Work out everything in a logbook."""
+    return Results(
+        logbook,
+        tuple(Reviewed(reduce_measurement(m), review(m)) for m in logbook.measurements),
+        tuple(reduce_derived(derived) for derived in logbook.derived),
+    )

@@ -1,0 +1,102 @@
+"""Exact numbers as they are written in files and typed at the bench."""
+
+from __future__ import annotations
+
+import math
+import re
+from decimal import Decimal, localcontext
+from fractions import Fraction
+
+from metrion.core.errors import NotExact
+
+_EXACT = re.compile(r"-?[0-9]+(\.[0-9]+)?|-?[0-9]+/[0-9]+")
+_LONGEST = 1000
+_DIGITS = 17
+_ROOT_DIGITS = 40
+
+
+def parse_exact(text: str) -> Fraction:
+    """Read a decimal (``"12.35"``) or a fraction (``"1/16"``) without loss.
+
+    Raises:
+        NotExact: for anything else, an exponent, a plus sign, blanks, or a zero denominator.
+
+    >>> parse_exact("12.35")
+    Fraction(247, 20)
+    """
+    if not _EXACT.fullmatch(text) or len(text) > _LONGEST:
+        raise NotExact(text)
+    numerator, slash, denominator = text.partition("/")
+    if slash and int(denominator) == 0:
+        raise NotExact(text)
+    return Fraction(numerator) / int(denominator or 1)
+
+
+def finite_decimals(value: Fraction) -> int | None:
+    """The number of decimals that write ``value`` in full, or None where no number does.
+
+    >>> finite_decimals(Fraction(1, 8)), finite_decimals(Fraction(1, 3))
+    (3, None)
+    """
+    twos = fives = 0
+    rest = value.denominator
+    while rest % 2 == 0:
+        rest, twos = rest // 2, twos + 1
+    while rest % 5 == 0:
+        rest, fives = rest // 5, fives + 1
+    return max(twos, fives) if rest == 1 else None
+
+
+def fixed(value: Fraction, decimals: int) -> str:
+    """``value`` written with so many decimals; it must be a whole number of the last place.
+
+    A negative number of decimals stands for tens, hundreds …; zero has no minus sign.
+    """
+    scaled = value * Fraction(10) ** decimals
+    if scaled.denominator != 1:
+        raise ValueError(f"{value} does not fit {decimals} decimals")
+    whole = abs(scaled.numerator) * 10 ** max(-decimals, 0)
+    digits = str(whole).rjust(max(decimals, 0) + 1, "0")
+    text = f"{digits[:-decimals]}.{digits[-decimals:]}" if decimals > 0 else digits
+    return f"-{text}" if scaled < 0 else text
+
+
+def to_text(value: Fraction) -> str:
+    """``value`` in full where a finite decimal writes it, else to 17 significant digits.
+
+    >>> to_text(Fraction(247, 20)), to_text(Fraction(1, 3))
+    ('12.35', '0.33333333333333333')
+    """
+    decimals = finite_decimals(value)
+    if decimals is not None:
+        return fixed(value, decimals)
+    with localcontext() as context:
+        context.prec = _DIGITS
+        return format(Decimal(value.numerator) / Decimal(value.denominator), "f")
+
+
+def float_text(value: float) -> str:
+    """A binary float to 15 significant digits, without exponent or trailing zeros.
+
+    >>> float_text(0.1 + 0.2)
+    '0.3'
+    """
+    text = format(Decimal(f"{value:.15g}"), "f")
+    return text.rstrip("0").rstrip(".") if "." in text else text
+
+
+def square_root(value: Fraction) -> Fraction:
+    """The root of ``value`` (not negative): exact where it is rational, else to 40 digits.
+
+    >>> square_root(Fraction(9, 400))
+    Fraction(3, 20)
+    """
+    if value == 0:
+        return Fraction(0)
+    top, bottom = math.isqrt(value.numerator), math.isqrt(value.denominator)
+    if top * top == value.numerator and bottom * bottom == value.denominator:
+        return Fraction(top, bottom)
+    size = (value.numerator.bit_length() - value.denominator.bit_length()) // 2
+    places = max(_ROOT_DIGITS - int(size * 0.30103), 0)
+    scale: int = 10**places
+    return Fraction(math.isqrt(value.numerator * scale**2 // value.denominator), scale)

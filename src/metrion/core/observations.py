@@ -1,0 +1,85 @@
+"""What was observed: one look, a pair of looks, or a pair through two windows."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from enum import StrEnum
+from fractions import Fraction
+
+from metrion.core.angles import FULL_CIRCLE
+from metrion.core.instruments import Instrument, Kind
+from metrion.core.scales import Look
+
+
+class Arc(StrEnum):
+    """Which way round the circle a sweep is taken."""
+
+    SHORTER = "shorter"
+    FORWARD = "forward"
+
+
+class Sort(StrEnum):
+    """How many looks make one observation."""
+
+    SINGLE = "single"
+    PAIR = "pair"
+    WINDOWS = "pair with two windows"
+
+
+_SORT_OF_LOOKS = {1: Sort.SINGLE, 2: Sort.PAIR, 4: Sort.WINDOWS}
+
+
+@dataclass(frozen=True, slots=True)
+class Observation:
+    """One observation.
+
+    Attributes:
+        looks: one look; or two, (a, b); or four through two windows, (a, b, a2, b2).
+        place: where on the object it was taken; may be empty.
+        excluded: the reason why it does not count; empty if it counts.
+        meets: the main mark that the coinciding line was seen to meet, as a check.
+    """
+
+    looks: tuple[Look, ...]
+    place: str = ""
+    excluded: str = ""
+    meets: Fraction | None = None
+
+    @property
+    def sort(self) -> Sort:
+        """Single, pair, or pair with two windows."""
+        return _SORT_OF_LOOKS[len(self.looks)]
+
+    @property
+    def counts(self) -> bool:
+        """Whether it takes part in the mean."""
+        return not self.excluded
+
+
+def sweep(start: Fraction, end: Fraction, arc: Arc) -> Fraction:
+    """The angle from ``start`` to ``end`` in arc minutes, going through 360° where it must.
+
+    >>> sweep(Fraction(341 * 60), Fraction(18 * 60), Arc.SHORTER) / 60
+    Fraction(37, 1)
+    """
+    forward = (end - start) % FULL_CIRCLE
+    if arc is Arc.SHORTER and forward > FULL_CIRCLE / 2:
+        return FULL_CIRCLE - forward
+    return forward
+
+
+def sweeps(instrument: Instrument, observation: Observation, arc: Arc) -> tuple[Fraction, ...]:
+    """The sweep of each pair of looks: one, or one per window. Lengths give |b - a|."""
+    readings = [instrument.reading(look) for look in observation.looks]
+    pairs = zip(readings[::2], readings[1::2], strict=True)
+    if instrument.kind is Kind.ANGULAR:
+        return tuple(sweep(a, b, arc) for a, b in pairs)
+    return tuple(abs(b - a) for a, b in pairs)
+
+
+def observed_value(instrument: Instrument, observation: Observation, arc: Arc) -> Fraction:
+    """The reading of a single look; of pairs, the mean of the sweeps. In the instrument's unit."""
+    if observation.sort is Sort.SINGLE:
+        return instrument.reading(observation.looks[0])
+    found = sweeps(instrument, observation, arc)
+    return sum(found, Fraction(0)) / len(found)

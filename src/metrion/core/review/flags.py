@@ -1,0 +1,96 @@
+"""What a second look is, and the series it looks at."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass, field
+from enum import StrEnum
+from fractions import Fraction
+from functools import cached_property
+from math import lcm
+
+from metrion.core.measurements import Measurement
+from metrion.core.observations import Observation, Sort
+
+
+class Level(StrEnum):
+    """How much it matters."""
+
+    INFO = "info"
+    WARNING = "warning"
+
+
+@dataclass(frozen=True)
+class Flag:
+    """Something that deserves a second look.
+
+    Attributes:
+        code: which kind, as the logbook contract names it.
+        level: how much it matters.
+        message: what was seen, in one or two sentences.
+        observation: index of the observation it is about; None if it is about all.
+        suggestion: fields of the observation that would settle it.
+    """
+
+    code: str
+    level: Level
+    message: str
+    observation: int | None = None
+    suggestion: Mapping[str, str | bool] = field(default_factory=dict)
+
+
+@dataclass(frozen=True)
+class Series:
+    """A measurement as a review sees it.
+
+    Values are compared as whole numbers of ``quantum``, sorted once, so that a long series costs
+    n log n.
+    """
+
+    measurement: Measurement
+
+    @property
+    def single(self) -> bool:
+        """Whether observations are single looks."""
+        return self.measurement.sort is Sort.SINGLE
+
+    @cached_property
+    def counting(self) -> list[int]:
+        """The indices of the observations that count."""
+        return [i for i, o in enumerate(self.measurement.observations) if o.counts]
+
+    @cached_property
+    def quantum(self) -> Fraction:
+        """A length (or angle) of which everything compared here is a whole number."""
+        scale = self.measurement.instrument.scale
+        lengths = {*self.measurement.observed, scale.least_count, scale.mark}
+        return Fraction(1, lcm(*{length.denominator for length in lengths}))
+
+    @cached_property
+    def values(self) -> list[int]:
+        """The observed values that count, in quanta, in the order of the observations."""
+        return [self.in_quanta(self.measurement.observed[i]) for i in self.counting]
+
+    @cached_property
+    def least_count(self) -> int:
+        """The least count in quanta."""
+        return self.in_quanta(self.measurement.instrument.least_count)
+
+    @cached_property
+    def mark(self) -> int:
+        """One mark (screw: one pitch) in quanta."""
+        return self.in_quanta(self.measurement.instrument.scale.mark)
+
+    def in_quanta(self, length: Fraction) -> int:
+        """A whole number of quanta."""
+        return (length / self.quantum).numerator
+
+    def text(self, value: Fraction) -> str:
+        """A value with its unit, for a sentence."""
+        instrument = self.measurement.instrument
+        unit = "′" if instrument.unit == "arcmin" else f" {instrument.unit}"
+        return f"{instrument.value_text(value)}{unit}"
+
+    def observation(self, index: int) -> Observation:
+        """The observation with this index."""
+        return self.measurement.observations[index]

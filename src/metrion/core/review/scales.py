@@ -1,0 +1,67 @@
+"""Readings that contradict their own scale, or leave its range."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from metrion.core.numbers import to_text
+from metrion.core.review.flags import Flag, Level, Series
+from metrion.core.scales import ScrewScale, VernierScale
+
+
+def mark_contradicts_line(series: Series) -> Iterator[Flag]:
+    """On a sleeve finer than the pitch: the last mark passed is not the one that was noted."""
+    scale = series.measurement.instrument.scale
+    if not (series.single and isinstance(scale, ScrewScale) and scale.finer_sleeve):
+        return
+    for index in series.counting:
+        look = series.observation(index).looks[0]
+        last = scale.last_mark(look)
+        if last != look.main:
+            yield Flag(
+                "mark-contradicts-line",
+                Level.WARNING,
+                f"Reading {index + 1}: with the thimble at {to_text(look.line * scale.least_count)}"
+                f" the last mark would be {to_text(last)}, not {to_text(look.main)}.",
+                index,
+                {"main": to_text(last)},
+            )
+
+
+def lines_disagree(series: Series) -> Iterator[Flag]:
+    """The mark that the line was seen to meet does not lead back to the reading."""
+    scale = series.measurement.instrument.scale
+    if not (series.single and isinstance(scale, VernierScale)):
+        return
+    for index in series.counting:
+        observation = series.observation(index)
+        look = observation.looks[0]
+        if observation.meets is None or not isinstance(look.line, int):
+            continue
+        read = scale.reading(look)
+        back = observation.meets - scale.line_position(look.line)
+        if back != read:
+            yield Flag(
+                "lines-disagree",
+                Level.WARNING,
+                f"Reading {index + 1}: line {look.line} meeting {to_text(observation.meets)} "
+                f"would read {series.text(back)}, not {series.text(read)}.",
+                index,
+            )
+
+
+def out_of_range(series: Series) -> Iterator[Flag]:
+    """An observation, counted or excluded, outside what the instrument is made for."""
+    instrument = series.measurement.instrument
+    if not series.single or instrument.range is None:
+        return
+    low, high = instrument.range
+    for index, value in enumerate(series.measurement.observed):
+        if not low <= value <= high:
+            yield Flag(
+                "out-of-range",
+                Level.WARNING,
+                f"Reading {index + 1}, {series.text(value)}, lies outside the range of "
+                f"{instrument.name}, {to_text(low)} to {series.text(high)}.",
+                index,
+            )

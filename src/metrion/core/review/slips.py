@@ -1,0 +1,137 @@
+"""One reading that does not belong: by one mark, by a unit, or otherwise."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from fractions import Fraction
+
+from scipy.special import stdtrit
+
+from metrion.core.review.flags import Flag, Level, Series
+from metrion.core.scales import Look, ScrewScale
+
+_GRUBBS_LEVEL = 0.01
+_SLIP_LEAST_COUNTS = 3
+_SLIP_MARKS = Fraction(2, 5)
+_UNIT_FACTOR = 10
+_UNIT_TOLERANCE = Fraction(1, 10)
+
+
+def slips_and_outlier(series: Series) -> Iterator[Flag]:
+    """``main-mark-slip``, ``unit-slip``, and ``outlier`` where neither explains it."""
+    others = _Others(series.values)
+    explained = set()
+    if series.single and len(series.values) >= 3:
+        for rank, index in enumerate(series.counting):
+            for flag in (_mark_slip(series, others, rank), _unit_slip(series, others, rank)):
+                if flag:
+                    explained.add(index)
+                    yield flag
+    yield from _outlier(series, others, explained)
+
+
+class _Others:
+    """For each value, the median and the extremes of all the others, from one sorting."""
+
+    def __init__(self, values: list[int]) -> None:
+        self.values = values
+        order = sorted(range(len(values)), key=values.__getitem__)
+        self.ordered = [values[i] for i in order]
+        self.rank = dict(zip(order, range(len(values)), strict=True))
+
+    def _without(self, own: int, place: int) -> int:
+        return self.ordered[place if place < own else place + 1]
+
+    def twice_median(self, i: int) -> int:
+        """Twice the median of the others (a whole number where the median may be half)."""
+        own, count = self.rank[i], len(self.values) - 1
+        return self._without(own, (count - 1) // 2) + self._without(own, count // 2)
+
+    def range(self, i: int) -> int:
+        """The range of the others."""
+        own, count = self.rank[i], len(self.values) - 1
+        return self._without(own, count - 1) - self._without(own, 0)
+
+
+def _mark_slip(series: Series, others: _Others, i: int) -> Flag | None:
+    mark, spread = series.mark, others.range(i)
+    if 2 * spread > mark:
+        return None
+    twice_off = 2 * others.values[i] - others.twice_median(i)
+    tolerance = min(Fraction(max(_SLIP_LEAST_COUNTS * series.least_count, spread)),
+                    _SLIP_MARKS * mark)  # fmt: skip
+    if abs(abs(twice_off) - 2 * mark) > 2 * tolerance:
+        return None
+    index = series.counting[i]
+    above = twice_off > 0
+    look, rejoined = _one_mark(series, index, -1 if above else 1)
+    text = series.measurement.instrument.main_text
+    suggestion: dict[str, str | bool] = {"main": text(rejoined.main)}
+    if look.second_turn != rejoined.second_turn:
+        suggestion["second_turn"] = rejoined.second_turn
+    question = (
+        f"Had the zero line really passed {text(look.main)}?"
+        if above
+        else f"Had the zero line not passed {text(rejoined.main)}?"
+    )
+    if isinstance(series.measurement.instrument.scale, ScrewScale):
+        question = "Was a turn of the thimble counted too many or too few?"
+    side = "above" if above else "below"
+    message = f"Reading {index + 1} stands one mark {side} the others. {question}"
+    return Flag("main-mark-slip", Level.WARNING, message, index, suggestion)
+
+
+def _one_mark(series: Series, index: int, step: int) -> tuple[Look, Look]:
+    """The look as it is, and as it would be one mark (or turn) further."""
+    look = series.observation(index).looks[0]
+    scale = series.measurement.instrument.scale
+    if isinstance(scale, ScrewScale) and scale.two_turns:
+        return look, scale.look_at(scale.turn_start(look) + step * scale.pitch, look.line)
+    return look, Look(look.main + step * scale.mark, look.line, look.second_turn)
+
+
+def _unit_slip(series: Series, others: _Others, i: int) -> Flag | None:
+    median = Fraction(others.twice_median(i), 2)
+    if median == 0:
+        return None
+    index = series.counting[i]
+    for expected, words in (
+        (median * _UNIT_FACTOR, "ten times as large as"),
+        (median / _UNIT_FACTOR, "a tenth of"),
+    ):
+        if abs(others.values[i] - expected) <= abs(expected) * _UNIT_TOLERANCE:
+            message = (
+                f"Reading {index + 1} is about {words} the others. "
+                "Do the numerals stand for centimetres or millimetres?"
+            )
+            return Flag("unit-slip", Level.WARNING, message, index)
+    return None
+
+
+def _outlier(series: Series, others: _Others, explained: set[int]) -> Iterator[Flag]:
+    """Grubbs' two-sided test; F. E. Grubbs, Technometrics 11 (1969), 1."""
+    values = series.values
+    n = len(values)
+    if n < 4:
+        return
+    total = sum(values)
+    squares = sum((n * value - total) ** 2 for value in values)
+    farthest = max(range(n), key=lambda i: abs(n * values[i] - total))
+    index = series.counting[farthest]
+    off = abs(Fraction(others.twice_median(farthest), 2) - values[farthest])
+    if squares == 0 or index in explained or off <= _SLIP_LEAST_COUNTS * series.least_count:
+        return
+    # G² = (x - mean)²/s², with s² = squares/(n²·(n-1)) and (x - mean)² = deviation/n².
+    grubbs_squared = Fraction((n * values[farthest] - total) ** 2 * (n - 1), squares)
+    if grubbs_squared > _grubbs_critical_squared(n):
+        distance = series.text(off * series.quantum)
+        message = (
+            f"Reading {index + 1} lies {distance} from the middle of the others, farther than "
+            "their scatter explains. Look at it again before you set it aside."
+        )
+        yield Flag("outlier", Level.WARNING, message, index)
+
+
+def _grubbs_critical_squared(n: int) -> float:
+    t_squared = float(stdtrit(n - 2, _GRUBBS_LEVEL / (2 * n))) ** 2
+    return (n - 1) ** 2 / n * t_squared / (n - 2 + t_squared)

@@ -1,0 +1,101 @@
+"""Rounding a result to its uncertainty, and the sentence that states both."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from fractions import Fraction
+from math import floor
+
+from metrion.core.angles import degrees_and_minutes
+from metrion.core.conventions import Digits
+from metrion.core.numbers import finite_decimals, fixed, float_text, to_text
+
+
+@dataclass(frozen=True)
+class Rounded:
+    """A value and its uncertainty, rounded to the same place.
+
+    Attributes:
+        value: the value as text, trailing zeros kept.
+        uncertainty: the uncertainty as text.
+        text: both with their unit, ``(12.21 ± 0.03) mm``.
+    """
+
+    value: str
+    uncertainty: str
+    text: str
+
+
+def first_place(value: Fraction) -> int:
+    """The power of ten of the first significant figure of a positive value.
+
+    >>> first_place(Fraction(7, 100)), first_place(Fraction(420))
+    (-2, 2)
+    """
+    place = len(str(value.numerator)) - len(str(value.denominator))
+    while Fraction(10) ** place > value:
+        place -= 1
+    while Fraction(10) ** (place + 1) <= value:
+        place += 1
+    return place
+
+
+def round_half_away(value: Fraction, place: int) -> Fraction:
+    """``value`` to a whole number of ``10**place``, halves away from zero."""
+    step = Fraction(10) ** place
+    size = floor(abs(value) / step + Fraction(1, 2)) * step
+    return -size if value < 0 else size
+
+
+def round_uncertainty(uncertainty: Fraction, digits: Digits) -> tuple[Fraction, int]:
+    """A positive uncertainty rounded to its figures, and the place it was rounded to.
+
+    Where rounding carries into a new decade it is rounded again there: 0.096 to one figure
+    is 0.1, 0.0996 to two is 0.10.
+    """
+    first = first_place(uncertainty)
+    if digits == "1-or-2":
+        figures = 2 if floor(uncertainty / Fraction(10) ** first) == 1 else 1
+    else:
+        figures = digits
+    place = first - figures + 1
+    rounded = round_half_away(uncertainty, place)
+    if first_place(rounded) > first:
+        place += 1
+        rounded = round_half_away(uncertainty, place)
+    return rounded, place
+
+
+def round_result(value: Fraction, uncertainty: Fraction, digits: Digits, unit: str) -> Rounded:
+    """Round both to the place of the uncertainty and write the sentence.
+
+    An uncertainty of 0 is written ``0``, with the value in full.
+    """
+    if uncertainty == 0:
+        return _unrounded(value, unit)
+    rounded, place = round_uncertainty(uncertainty, digits)
+    kept = round_half_away(value, place)
+    value_text, uncertainty_text = fixed(kept, -place), fixed(rounded, -place)
+    if unit == "arcmin":
+        return Rounded(value_text, uncertainty_text, _angle(kept, uncertainty_text, -place))
+    return Rounded(value_text, uncertainty_text, _sentence(value_text, uncertainty_text, unit))
+
+
+def _unrounded(value: Fraction, unit: str) -> Rounded:
+    decimals = finite_decimals(value)
+    # Past what a double can tell apart, decimals of a computed value mean nothing.
+    exact = decimals is not None and decimals <= 15
+    text = to_text(value) if exact else float_text(float(value))
+    if unit == "arcmin":
+        places = len(text.partition(".")[2])
+        return Rounded(text, "0", _angle(Fraction(text), "0", places))
+    return Rounded(text, "0", _sentence(text, "0", unit))
+
+
+def _sentence(value: str, uncertainty: str, unit: str) -> str:
+    both = f"{value} ± {uncertainty}"
+    return both if unit == "1" else f"({both}) {unit}"
+
+
+def _angle(value: Fraction, uncertainty: str, decimals: int) -> str:
+    return f"{degrees_and_minutes(value, decimals)} ± {uncertainty}′"

@@ -1,0 +1,67 @@
+"""What every scale can do, and what one look at it takes down."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from fractions import Fraction
+from typing import Protocol
+
+Line = int | Fraction
+"""A fine line: an ``int`` where a line meets, a ``Fraction`` where one estimated between lines."""
+
+
+@dataclass(frozen=True, slots=True)
+class Look:
+    """One look at the scales: what the eye saw, before any arithmetic.
+
+    Attributes:
+        main: the main reading, in the unit of the instrument.
+        line: the fine line.
+        second_turn: on a screw whose sleeve marks are two pitches apart, whether the thimble is
+            in the second turn past the mark.
+    """
+
+    main: Fraction
+    line: Line
+    second_turn: bool = False
+
+
+class Scale(Protocol):
+    """A main scale with a fine scale; lengths in the instrument's unit, angles in arc minutes."""
+
+    @property
+    def main_division(self) -> Fraction:
+        """The distance between neighbouring main marks."""
+
+    @property
+    def fine_divisions(self) -> int:
+        """The number of divisions of the fine scale."""
+
+    @property
+    def least_count(self) -> Fraction:
+        """The smallest difference that two readings can show."""
+
+    @property
+    def mark(self) -> Fraction:
+        """What a reading changes by when one mark too many is counted."""
+
+    @property
+    def last_line(self) -> int:
+        """The highest number that a whole fine line can have."""
+
+    def estimable(self) -> bool:
+        """Whether a position between two fine lines has a meaning."""
+
+    def has_line(self, line: Line) -> bool:
+        """Whether the fine scale has this line."""
+
+    def reading(self, look: Look) -> Fraction:
+        """What the look reads."""
+
+    def nearest(self, position: Fraction) -> Look:
+        """The look with whole lines whose reading is nearest to ``position`` (lower if tied)."""
+
+
+def is_multiple(value: Fraction, step: Fraction) -> bool:
+    """Whether ``value`` is a whole number of ``step``."""
+    return (value / step).denominator == 1

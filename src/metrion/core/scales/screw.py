@@ -1,0 +1,104 @@
+"""Screws: a thimble of n divisions whose one turn travels one pitch along the sleeve."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from fractions import Fraction
+from math import ceil
+
+from metrion.core.errors import UnreadableSleeve
+from metrion.core.numbers import to_text
+from metrion.core.scales.base import Line, Look, is_multiple
+
+
+@dataclass(frozen=True)
+class ScrewScale:
+    """A screw with its sleeve and thimble.
+
+    Attributes:
+        pitch: travel of one turn.
+        fine_divisions: number n of thimble divisions.
+        main_division: distance of neighbouring sleeve marks: the pitch, twice the pitch, or a
+            whole part of it.
+
+    Raises:
+        UnreadableSleeve: for any other distance of the sleeve marks.
+    """
+
+    pitch: Fraction
+    fine_divisions: int
+    main_division: Fraction
+
+    def __post_init__(self) -> None:
+        if not (self.two_turns or is_multiple(self.pitch, self.main_division)):
+            raise UnreadableSleeve(to_text(self.main_division), to_text(self.pitch))
+
+    @property
+    def two_turns(self) -> bool:
+        """Whether the thimble goes round twice from one sleeve mark to the next."""
+        return self.main_division == 2 * self.pitch
+
+    @property
+    def finer_sleeve(self) -> bool:
+        """Whether the sleeve has several marks to one turn."""
+        return self.main_division < self.pitch
+
+    @property
+    def least_count(self) -> Fraction:
+        """pitch/n."""
+        return self.pitch / self.fine_divisions
+
+    @property
+    def mark(self) -> Fraction:
+        """One turn counted too often changes the reading by one pitch."""
+        return self.pitch
+
+    @property
+    def last_line(self) -> int:
+        """Line n-1; after it comes 0 again."""
+        return self.fine_divisions - 1
+
+    def estimable(self) -> bool:
+        """Tenths between two thimble lines can always be estimated."""
+        return True
+
+    def has_line(self, line: Line) -> bool:
+        """Whole lines run from 0 to n-1, estimated ones up to below n."""
+        return 0 <= line < self.fine_divisions
+
+    def turn_start(self, look: Look) -> Fraction:
+        """Where the turn began that the thimble is in: the mark that counts.
+
+        With sleeve marks two pitches apart the second turn starts one pitch past the mark; with
+        several marks to a turn only those a whole pitch apart count.
+        """
+        if self.two_turns:
+            return look.main + (self.pitch if look.second_turn else 0)
+        return look.main // self.pitch * self.pitch
+
+    def reading(self, look: Look) -> Fraction:
+        """Start of the turn + k·pitch/n.
+
+        >>> half = ScrewScale(Fraction(1, 2), 50, Fraction(1, 2))
+        >>> half.reading(Look(Fraction(9, 2), 38))
+        Fraction(122, 25)
+        """
+        return self.turn_start(look) + look.line * self.least_count
+
+    def look_at(self, turn_start: Fraction, line: Line) -> Look:
+        """The look whose turn starts there (a whole number of pitches) and that shows ``line``."""
+        if self.two_turns:
+            main = turn_start // self.main_division * self.main_division
+            return Look(main, line, second_turn=turn_start != main)
+        past = line * self.least_count // self.main_division * self.main_division
+        return Look(turn_start + past, line)
+
+    def last_mark(self, look: Look) -> Fraction:
+        """The last sleeve mark at or before the reading."""
+        return self.reading(look) // self.main_division * self.main_division
+
+    def nearest(self, position: Fraction) -> Look:
+        """The look with a whole line whose reading is nearest (the lower of two equally near)."""
+        steps = ceil(position / self.least_count - Fraction(1, 2))
+        turns, line = divmod(steps, self.fine_divisions)
+        return self.look_at(turns * self.pitch, line)

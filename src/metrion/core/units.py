@@ -1,0 +1,111 @@
+"""Units of derived quantities: lengths, masses and angles, joined by ``*`` and ``/``."""
+
+from __future__ import annotations
+
+import math
+import re
+from dataclasses import dataclass
+from fractions import Fraction
+
+from metrion.core.errors import UnitError
+
+Number = Fraction | float
+
+
+@dataclass(frozen=True)
+class Dimension:
+    """Powers of length, mass and angle. Angle is a dimension of its own."""
+
+    length: Fraction = Fraction(0)
+    mass: Fraction = Fraction(0)
+    angle: Fraction = Fraction(0)
+
+    def __mul__(self, other: Dimension) -> Dimension:
+        return Dimension(
+            self.length + other.length, self.mass + other.mass, self.angle + other.angle
+        )
+
+    def __pow__(self, exponent: Fraction) -> Dimension:
+        return Dimension(self.length * exponent, self.mass * exponent, self.angle * exponent)
+
+    def __truediv__(self, other: Dimension) -> Dimension:
+        return self * other ** Fraction(-1)
+
+
+NONE = Dimension()
+LENGTH = Dimension(length=Fraction(1))
+MASS = Dimension(mass=Fraction(1))
+ANGLE = Dimension(angle=Fraction(1))
+
+ARC_MINUTES_PER_RADIAN = 180 * 60 / math.pi
+
+_UNITS: dict[str, tuple[Number, Dimension]] = {
+    "mm": (Fraction(1), LENGTH),
+    "cm": (Fraction(10), LENGTH),
+    "m": (Fraction(1000), LENGTH),
+    "in": (Fraction(127, 5), LENGTH),
+    "um": (Fraction(1, 1000), LENGTH),
+    "nm": (Fraction(1, 1_000_000), LENGTH),
+    "g": (Fraction(1), MASS),
+    "kg": (Fraction(1000), MASS),
+    "arcmin": (Fraction(1), ANGLE),
+    "deg": (Fraction(60), ANGLE),
+    "rad": (ARC_MINUTES_PER_RADIAN, ANGLE),
+}
+_FACTOR = r"([a-z]+)(?:\*\*(-?[0-9]{1,3}))?"
+_UNIT = re.compile(rf"{_FACTOR}(?:[*/]{_FACTOR})*")
+
+
+@dataclass(frozen=True)
+class Unit:
+    """A unit as it is written, its worth and its dimension.
+
+    Attributes:
+        text: as written, ``g/cm**3``; ``1`` for a bare number.
+        factor: its worth in millimetres, grams and arc minutes.
+        dimension: its powers of length, mass and angle.
+    """
+
+    text: str
+    factor: Number
+    dimension: Dimension
+
+    @property
+    def is_angle(self) -> bool:
+        """Whether it is one of the plain angle units."""
+        return self.text in ("deg", "arcmin", "rad")
+
+
+def parse_unit(text: str) -> Unit:
+    """Read a unit: names joined by ``*`` or ``/``, each optionally ``**k``; or ``1`` alone.
+
+    Raises:
+        UnitError: for anything else.
+
+    >>> parse_unit("kg/m**3").factor
+    Fraction(1, 1000000)
+    """
+    if text == "1":
+        return Unit("1", Fraction(1), NONE)
+    if not _UNIT.fullmatch(text):
+        raise UnitError(
+            f"{text} is no unit: units are names joined by * or /, each with **k if it is a "
+            "power, like g/cm**3; or 1 for a bare number"
+        )
+    factor: Number = Fraction(1)
+    dimension = NONE
+    for sign, name, power in re.findall(r"([*/]?)(?<![a-z*])([a-z]+)(?:\*\*(-?[0-9]+))?", text):
+        if name not in _UNITS:
+            raise UnitError(f"{name} is no unit known here; known are {', '.join(_UNITS)}")
+        exponent = int(power or 1) * (-1 if sign == "/" else 1)
+        worth, powers = _UNITS[name]
+        factor = _product(factor, worth, exponent)
+        dimension = dimension * powers ** Fraction(exponent)
+    return Unit(text, factor, dimension)
+
+
+def _product(factor: Number, worth: Number, exponent: int) -> Number:
+    try:
+        return factor * worth**exponent
+    except OverflowError:
+        raise UnitError("this power of a unit is too large to be worked with") from None

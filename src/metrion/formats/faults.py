@@ -1,0 +1,37 @@
+"""What is wrong with a file: every fault, each with the place it is at."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+
+from metrion.core.errors import MetrionError
+
+
+@dataclass(frozen=True)
+class Fault:
+    """One fault.
+
+    Attributes:
+        pointer: JSON Pointer (RFC 6901) to where it is; empty for the whole file.
+        message: what is wrong and what would be right.
+    """
+
+    pointer: str
+    message: str
+
+    def __str__(self) -> str:
+        return f"{self.pointer}: {self.message}"
+
+
+class Refused(MetrionError):
+    """A file that was refused whole, with all its faults."""
+
+    def __init__(self, faults: Iterable[Fault]) -> None:
+        self.faults = tuple(faults)
+        super().__init__("\n".join(map(str, self.faults)))
+
+
+def child(pointer: str, name: str | int) -> str:
+    """The pointer to a member of what ``pointer`` points to."""
+    return f"{pointer}/{str(name).replace('~', '~0').replace('/', '~1')}"

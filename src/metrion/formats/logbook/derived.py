@@ -1,0 +1,93 @@
+"""Derived quantities in a logbook file."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+
+from metrion.core.angles import parse_angle
+from metrion.core.derived import Derived, TypedValue
+from metrion.core.errors import FormulaError, UnitError
+from metrion.core.formula import RESERVED, SYMBOL, Formula, parse_formula, resolve
+from metrion.core.measurements import Measurement
+from metrion.core.numbers import parse_exact
+from metrion.core.units import Dimension, Number, Unit, parse_unit
+from metrion.formats.logbook.fields import Fields
+from metrion.formats.logbook.known import Known, look_up
+
+_Input = Measurement | TypedValue
+
+
+def parse_derived(fields: Fields, known: Known) -> Derived | None:
+    """A derived quantity, or None with its faults noted."""
+    name = fields.text("name")
+    convention = known.convention(fields)
+    unit = fields.parsed("unit", parse_unit, "a unit like mm or g/cm**3", required=True)
+    formula = fields.parsed("formula", parse_formula, "a formula", required=True)
+    holder = fields.object("inputs")
+    inputs = _inputs(holder, known) if holder else {}
+    resolved = _resolved(fields, formula, inputs, unit) if formula and holder else None
+    key = fields.record.get("id")
+    given = {symbol: value for symbol, value in inputs.items() if value is not None}
+    if convention is None or unit is None or resolved is None or not isinstance(key, str):
+        return None
+    return Derived(key, name or key, resolved, unit, convention, given)
+
+
+def _inputs(holder: Fields, known: Known) -> dict[str, _Input | None]:
+    """Inputs by symbol; None for those with faults of their own."""
+    found: dict[str, _Input | None] = {}
+    for symbol, given in holder.record.items():
+        if not SYMBOL.fullmatch(symbol) or symbol in RESERVED:
+            holder.fault(
+                symbol,
+                f'"{symbol}" cannot be a symbol: letters, digits and _, beginning with no digit, '
+                f"and none of {', '.join(RESERVED)}",
+            )
+        if isinstance(given, dict):
+            typed = holder.object(symbol)
+            found[symbol] = _typed(typed) if typed else None
+        elif isinstance(given, str):
+            found[symbol] = look_up(holder, symbol, known.measurements, "measurement")
+        else:
+            holder.fault(symbol, "an input is the id of a measurement, or value, uncertainty, unit")
+            found[symbol] = None
+    return found
+
+
+def _typed(fields: Fields) -> TypedValue | None:
+    unit = fields.parsed("unit", parse_unit, "a unit like mm or g/cm**3", required=True)
+    uncertainty = fields.not_negative("uncertainty", required=True)
+
+    def parse(text: str) -> Number:
+        if unit and unit.is_angle and ":" in text:
+            return parse_angle(text) / unit.factor
+        return parse_exact(text)
+
+    value = fields.parsed("value", parse, 'a number in quotes, like "12.35"', required=True)
+    if unit is None or uncertainty is None or value is None:
+        return None
+    return TypedValue(value, uncertainty, unit)
+
+
+def _resolved(
+    fields: Fields, formula: Formula, inputs: Mapping[str, _Input | None], unit: Unit | None
+) -> Formula | None:
+    if unknown := sorted(formula.names - inputs.keys()):
+        fields.fault("formula", f"the formula names {', '.join(unknown)}, which is no input")
+        return None
+    dimensions: dict[str, Dimension] = {}
+    for symbol in formula.names:
+        given = inputs[symbol]
+        if given is None:
+            return None
+        dimensions[symbol] = (
+            given.unit if isinstance(given, TypedValue) else parse_unit(given.instrument.unit)
+        ).dimension
+    try:
+        resolved, dimension = resolve(formula, dimensions)
+    except (FormulaError, UnitError) as error:
+        fields.fault("formula", str(error))
+        return None
+    if unit and dimension != unit.dimension:
+        fields.fault("unit", f"what the formula gives cannot be expressed in {unit.text}")
+    return resolved

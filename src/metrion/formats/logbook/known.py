@@ -1,0 +1,48 @@
+"""What a logbook has defined so far, for what refers to it."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, field
+from typing import TypeVar
+
+from metrion.core.conventions import BUILT_IN, Convention
+from metrion.core.instruments import Instrument
+from metrion.core.measurements import Measurement
+from metrion.core.zero import ZeroCheck
+from metrion.formats.logbook.fields import Fields
+
+_Value = TypeVar("_Value")
+
+
+@dataclass
+class Known:
+    """Things by id; None for those that stand in the file but have faults of their own."""
+
+    instruments: dict[str, Instrument | None] = field(default_factory=dict)
+    zero_checks: dict[str, ZeroCheck | None] = field(default_factory=dict)
+    conventions: dict[str, Convention | None] = field(default_factory=dict)
+    measurements: dict[str, Measurement | None] = field(default_factory=dict)
+
+    def instrument(self, fields: Fields) -> Instrument | None:
+        """The instrument that the field ``instrument`` refers to."""
+        return look_up(fields, "instrument", self.instruments, "instrument")
+
+    def convention(self, fields: Fields) -> Convention | None:
+        """The convention that the field ``convention`` refers to, built in or defined."""
+        conventions: dict[str, Convention | None] = {**self.conventions, **BUILT_IN}
+        return look_up(fields, "convention", conventions, "convention")
+
+
+def look_up(fields: Fields, name: str, known: dict[str, _Value | None], what: str) -> _Value | None:
+    """What a required reference leads to; a reference to nothing is noted."""
+    key = fields.text(name, required=True)
+    if key is None:
+        return None
+    if key not in known:
+        fields.fault(name, f'there is no {what} "{key}"{_choices(known)}')
+    return known.get(key)
+
+
+def _choices(known: dict[str, _Value | None]) -> str:
+    some = ", ".join(f'"{key}"' for key in list(known)[:6])
+    return f"; there are {some}" if some else " in this file"

@@ -1,0 +1,76 @@
+"""One look at the scales, wherever it stands in a file."""
+
+from __future__ import annotations
+
+import re
+from fractions import Fraction
+from typing import Any
+
+from metrion.core.angles import parse_angle
+from metrion.core.errors import ScaleError
+from metrion.core.instruments import Instrument, Kind
+from metrion.core.numbers import parse_exact
+from metrion.core.scales import Line, Look
+from metrion.formats.logbook.fields import Fields
+
+_DECIMAL = re.compile(r"-?[0-9]{1,300}(\.[0-9]{1,300})?")
+
+
+def parse_look(fields: Fields, instrument: Instrument | None, *, estimates: bool) -> Look | None:
+    """A look, or None with its faults noted.
+
+    Args:
+        fields: the object that holds ``main``, ``fine`` and ``second_turn``.
+        instrument: what was looked at; None if that is not known.
+        estimates: whether fine lines may be estimated.
+    """
+    main = _main(fields, instrument)
+    line = _line(fields, instrument, estimates)
+    second_turn = None
+    if instrument and instrument.kind is Kind.SCREW:
+        second_turn = fields.flag("second_turn")
+    if main is None or line is None or instrument is None:
+        return None
+    return Look(main, line, second_turn or False)
+
+
+def _main(fields: Fields, instrument: Instrument | None) -> Fraction | None:
+    if instrument is None:
+        fields.text("main", required=True)
+        return None
+    if instrument.kind is Kind.ANGULAR:
+        what = 'an angle in quotes, like "214:30"'
+        main = fields.parsed("main", parse_angle, what, required=True)
+    else:
+        main = fields.exact("main", required=True)
+    try:
+        if main is not None:
+            instrument.check_main(main)
+    except (ScaleError, ValueError) as error:
+        fields.fault("main", str(error))
+        return None
+    return main
+
+
+def _line(fields: Fields, instrument: Instrument | None, estimates: bool) -> Line | None:
+    given = fields.record.get("fine")
+    line: Line | None
+    if isinstance(given, str):
+        line = _estimate(fields, given)
+    else:
+        line = fields.integer("fine", required=True)
+    if line is None or instrument is None:
+        return None
+    try:
+        instrument.check_line(line, estimates=estimates)
+    except ScaleError as error:
+        fields.fault("fine", str(error))
+        return None
+    return line
+
+
+def _estimate(fields: Fields, given: Any) -> Fraction | None:
+    if not _DECIMAL.fullmatch(given):
+        fields.fault("fine", 'fine must be a whole line like 26, or an estimate like "26.4"')
+        return None
+    return parse_exact(given)

@@ -1,0 +1,85 @@
+"""From a document to a `Logbook` of the core."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from typing import Any, TypeVar
+
+from metrion.core.logbook import Logbook
+from metrion.formats.faults import Fault, Refused
+from metrion.formats.logbook.conventions import parse_convention
+from metrion.formats.logbook.derived import parse_derived
+from metrion.formats.logbook.fields import Fields
+from metrion.formats.logbook.instruments import parse_instrument
+from metrion.formats.logbook.known import Known
+from metrion.formats.logbook.measurements import parse_measurement
+from metrion.formats.logbook.zero_checks import parse_zero_check
+from metrion.formats.strict_json import read_json
+
+_Value = TypeVar("_Value")
+
+
+def read_logbook(content: bytes) -> Logbook:
+    """Read a logbook file.
+
+    Raises:
+        Refused: with every fault of the file.
+    """
+    return parse_logbook(read_json(content))
+
+
+def parse_logbook(document: Any) -> Logbook:
+    """Check a parsed document and build its logbook.
+
+    Raises:
+        Refused: with every fault of the document.
+    """
+    if not isinstance(document, dict):
+        raise Refused([Fault("", "a logbook is a JSON object, and this is none")])
+    faults: list[Fault] = []
+    fields = Fields(document, "", faults)
+    _check_head(fields)
+    known = Known()
+    instruments = _section(fields, "instruments", known.instruments, parse_instrument, True)
+    checks = _section(
+        fields, "zero_checks", known.zero_checks, lambda item: parse_zero_check(item, known)
+    )
+    conventions = _section(fields, "conventions", known.conventions, parse_convention)
+    measurements = _section(
+        fields, "measurements", known.measurements, lambda item: parse_measurement(item, known)
+    )
+    derived = _section(fields, "derived", {}, lambda item: parse_derived(item, known))
+    title = fields.text("title")
+    if faults:
+        raise Refused(faults)
+    return Logbook(title or "", instruments, checks, conventions, measurements, derived)
+
+
+def _check_head(fields: Fields) -> None:
+    name = fields.text("format", required=True)
+    if name not in (None, "metrion-logbook"):
+        fields.fault("format", f'format is "{name}", but must be "metrion-logbook"')
+    version = fields.integer("version", required=True)
+    if version not in (None, 1):
+        fields.fault("version", f"version is {version}, but only version 1 is known here")
+
+
+def _section(
+    fields: Fields,
+    name: str,
+    known: dict[str, _Value | None],
+    parse: Callable[[Fields], _Value | None],
+    required: bool = False,
+) -> tuple[_Value, ...]:
+    """Parse a list of things with ids; note each under its id, also one with faults (as None)."""
+    found = []
+    for item in fields.objects(name, required=required):
+        key = item.text("id", required=True)
+        value = parse(item)
+        if key is not None and key in known:
+            item.fault("id", f'the id "{key}" is used twice; every id stands once in its list')
+        elif key is not None:
+            known[key] = value
+        if value is not None:
+            found.append(value)
+    return tuple(found)

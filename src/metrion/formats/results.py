@@ -1,0 +1,102 @@
+"""The ``metrion-results`` document: everything a logbook comes to."""
+
+from __future__ import annotations
+
+from fractions import Fraction
+from typing import Any
+
+from metrion.core.derived import DerivedResult
+from metrion.core.instruments import Instrument
+from metrion.core.logbook import Results, Reviewed
+from metrion.core.numbers import float_text, to_text
+from metrion.core.review import Flag
+from metrion.core.rounding import Rounded
+from metrion.core.scales import VernierScale
+from metrion.core.uncertainty import Uncertainty
+
+
+def results_document(results: Results) -> dict[str, Any]:
+    """Results as JSON values: exact numbers as text, what has no value as None."""
+    return {
+        "format": "metrion-results",
+        "version": 1,
+        "instruments": [instrument_document(i) for i in results.logbook.instruments],
+        "measurements": [measurement_document(reviewed) for reviewed in results.measurements],
+        "derived": [derived_document(derived) for derived in results.derived],
+    }
+
+
+def instrument_document(instrument: Instrument) -> dict[str, Any]:
+    """Least count by both routes and the pattern of the fine scale."""
+    document = {
+        "id": instrument.id,
+        "least_count": to_text(instrument.least_count),
+        "unit": instrument.unit,
+        "pattern": "screw",
+    }
+    if isinstance(instrument.scale, VernierScale):
+        document |= {
+            "pattern": str(instrument.scale.pattern),
+            "fine_division": to_text(instrument.scale.fine_division),
+            "by_difference": to_text(instrument.scale.by_difference),
+            "by_division": to_text(instrument.scale.by_division),
+        }
+    return document
+
+
+def measurement_document(reviewed: Reviewed) -> dict[str, Any]:
+    """One measurement: every observation, the mean, the uncertainty, the sentence, the flags."""
+    result, measurement = reviewed.result, reviewed.result.measurement
+    return {
+        "id": measurement.id,
+        "unit": measurement.instrument.unit,
+        "count": len(measurement.counting),
+        "observed": [to_text(value) for value in measurement.observed],
+        "zero_error": to_text(measurement.zero_error),
+        "zero_correction": to_text(-measurement.zero_error),
+        "corrected": [to_text(value) for value in measurement.corrected],
+        "mean": _exact(result.mean),
+        **_uncertain(result.uncertainty, result.rounded),
+        "relative_percent": _exact(result.relative_percent),
+        "flags": [flag_document(flag) for flag in reviewed.flags],
+    }
+
+
+def derived_document(result: DerivedResult) -> dict[str, Any]:
+    """One derived quantity."""
+    value = result.value
+    return {
+        "id": result.derived.id,
+        "unit": result.derived.unit.text,
+        "mean": float_text(value) if isinstance(value, float) else _exact(value),
+        **_uncertain(result.uncertainty, result.rounded),
+    }
+
+
+def flag_document(flag: Flag) -> dict[str, Any]:
+    """One flag; fields without a value are left out."""
+    document: dict[str, Any] = {
+        "code": flag.code,
+        "level": str(flag.level),
+        "message": flag.message,
+    }
+    if flag.observation is not None:
+        document["observation"] = flag.observation
+    if flag.suggestion:
+        document["suggestion"] = dict(flag.suggestion)
+    return document
+
+
+def _uncertain(uncertainty: Uncertainty | None, rounded: Rounded | None) -> dict[str, Any]:
+    return {
+        "uncertainty_unrounded": uncertainty and to_text(uncertainty.size),
+        "degrees_of_freedom": uncertainty and uncertainty.degrees_of_freedom,
+        "coverage_factor": uncertainty and _exact(uncertainty.coverage_factor),
+        "value": rounded and rounded.value,
+        "uncertainty": rounded and rounded.uncertainty,
+        "text": rounded and rounded.text,
+    }
+
+
+def _exact(value: Fraction | None) -> str | None:
+    return None if value is None else to_text(value)

@@ -1,0 +1,89 @@
+"""JSON as the contract wants it: UTF-8 without BOM, no name twice, no half surrogate pairs."""
+
+from __future__ import annotations
+
+import json
+import re
+from collections.abc import Iterator
+from typing import Any, NoReturn
+
+from metrion.formats.faults import Fault, Refused, child
+
+_BOM = b"\xef\xbb\xbf"
+_SURROGATE = re.compile("[\ud800-\udfff]")
+
+
+class _Repeating(dict[str, Any]):
+    """An object in which names stood twice."""
+
+    repeated: tuple[str, ...] = ()
+
+
+def read_json(content: bytes) -> Any:
+    """Read one JSON document.
+
+    Raises:
+        Refused: if it is no such JSON; repeated names and half surrogate pairs are all told.
+    """
+    if content.startswith(_BOM):
+        raise _refusal("the file begins with a byte order mark; save it as UTF-8 without BOM")
+    try:
+        text = content.decode("utf-8")
+        document = json.loads(text, object_pairs_hook=_object, parse_constant=_no_constant)
+    except UnicodeDecodeError as error:
+        raise _refusal(f"the file is not UTF-8: byte {error.start} does not fit") from None
+    except json.JSONDecodeError as error:
+        where = f"line {error.lineno}, column {error.colno}"
+        raise _refusal(f"the file is not JSON: {error.msg} ({where})") from None
+    except RecursionError:
+        raise _refusal("the file is nested too deeply to be a logbook") from None
+    except ValueError as error:
+        raise _refusal(f"the file is not JSON: {error}") from None
+    # The walk is only needed where an escape could hide a surrogate, or a name stood twice.
+    if faults := list(_odd_places(document)):
+        raise Refused(faults)
+    return document
+
+
+def write_json(document: Any, *, indent: int | None = 2) -> str:
+    """``document`` as text in the form that every file of ours has."""
+    return json.dumps(document, ensure_ascii=False, indent=indent)
+
+
+def _refusal(message: str) -> Refused:
+    return Refused([Fault("", message)])
+
+
+def _no_constant(name: str) -> NoReturn:
+    raise ValueError(f"{name} is no JSON number")
+
+
+def _object(pairs: list[tuple[str, Any]]) -> dict[str, Any]:
+    found = dict(pairs)
+    if len(found) == len(pairs):
+        return found
+    names = [name for name, _ in pairs]
+    repeating = _Repeating(found)
+    repeating.repeated = tuple(name for name in found if names.count(name) > 1)
+    return repeating
+
+
+def _odd_places(document: Any) -> Iterator[Fault]:
+    waiting: list[tuple[str, Any]] = [("", document)]
+    while waiting:
+        pointer, node = waiting.pop()
+        if isinstance(node, str) and _SURROGATE.search(node):
+            yield Fault(pointer, "this text holds half of a surrogate pair")
+        elif isinstance(node, dict):
+            for name in getattr(node, "repeated", ()):
+                yield Fault(child(pointer, _shown(name)), "this name stands twice in one object")
+            for name, value in node.items():
+                if _SURROGATE.search(name):
+                    yield Fault(pointer, "a name in this object holds half of a surrogate pair")
+                waiting.append((child(pointer, _shown(name)), value))
+        elif isinstance(node, list):
+            waiting.extend((child(pointer, i), value) for i, value in enumerate(node))
+
+
+def _shown(name: str) -> str:
+    return _SURROGATE.sub("\ufffd", name)
