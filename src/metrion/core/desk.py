@@ -1,0 +1,211 @@
+"""The reading desk: what is typed, or where a slider stands, answered while it is being entered.
+
+It warns and explains; it never refuses a reading that the scale can show.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass, field
+from fractions import Fraction
+from math import floor
+
+from metrion.core.drawing import fine_numerals
+from metrion.core.errors import MetrionError, NotAMark
+from metrion.core.instruments import Instrument
+from metrion.core.numbers import to_text
+from metrion.core.scales import Line, Look, VernierScale
+from metrion.core.typed import FineAs, typed_line, typed_main
+from metrion.core.zero import ZeroCheck, zero_error
+
+
+@dataclass(frozen=True)
+class Neighbour:
+    """A fine line beside the coinciding one, and how it misses.
+
+    Attributes:
+        line: the line.
+        mark: the main mark nearest to it.
+        miss: how far it lies past that mark (negative: short of it).
+        words: the miss in words, ``0.05 right of 10``.
+    """
+
+    line: int
+    mark: Fraction
+    miss: Fraction
+    words: str
+
+
+@dataclass(frozen=True)
+class Answer:
+    """What the desk knows of an entry, complete or not. Lengths in the unit of the instrument.
+
+    Attributes:
+        main: the main reading, if there is a valid one.
+        line: the fine line, if there is a valid one.
+        main_fault, line_fault: what is wrong with what was typed; empty if nothing.
+        read: what it reads; None until both are there.
+        corrected: that less the zero error.
+        bounds: the two marks the reading must lie between.
+        meets: the main mark that the line meets.
+        neighbours: the lines left and right of it.
+        sentences: what to say about it.
+    """
+
+    main: Fraction | None = None
+    line: Line | None = None
+    main_fault: str = ""
+    line_fault: str = ""
+    read: Fraction | None = None
+    corrected: Fraction | None = None
+    bounds: tuple[Fraction, Fraction] | None = None
+    meets: Fraction | None = None
+    neighbours: tuple[Neighbour, ...] = ()
+    sentences: tuple[str, ...] = field(default=())
+
+
+def consider(
+    instrument: Instrument,
+    main: str,
+    fine: str,
+    fine_as: FineAs = FineAs.LINE,
+    checks: Sequence[ZeroCheck] = (),
+    *,
+    estimates: bool = False,
+) -> Answer:
+    """Answer what has been typed so far; empty texts are not yet typed."""
+    main_value, main_fault = _tried_main(instrument, main)
+    line, line_fault = None, ""
+    if fine.strip():
+        try:
+            line = typed_line(
+                instrument, fine, fine_as, fine_numerals(instrument), estimates=estimates
+            )
+        except MetrionError as error:
+            line_fault = f"{error}."
+    return _answer(instrument, main_value, line, checks, main_fault, line_fault)
+
+
+def consider_position(
+    instrument: Instrument, position: Fraction, checks: Sequence[ZeroCheck] = ()
+) -> Answer:
+    """Answer a fine zero that was put at ``position``: the nearest reading the scale can show."""
+    look = instrument.scale.nearest(position)
+    return _answer(instrument, look.main, look.line, checks)
+
+
+def _tried_main(instrument: Instrument, text: str) -> tuple[Fraction | None, str]:
+    if not text.strip():
+        return None, ""
+    try:
+        return typed_main(instrument, text), ""
+    except NotAMark as error:
+        # The student read further than the marks go: the last one passed is what is wanted.
+        division = instrument.scale.main_division
+        last = floor(Fraction(error.value) / division) * division if _plain(error.value) else None
+        hint = f" The last mark passed is {instrument.main_text(last)}." if last is not None else ""
+        return None, f"{error}.{hint}"
+    except MetrionError as error:
+        return None, f"{error}."
+
+
+def _plain(text: str) -> bool:
+    return ":" not in text and "/" not in text
+
+
+def _answer(
+    instrument: Instrument,
+    main: Fraction | None,
+    line: Line | None,
+    checks: Sequence[ZeroCheck],
+    main_fault: str = "",
+    line_fault: str = "",
+) -> Answer:
+    read = corrected = bounds = meets = None
+    neighbours: tuple[Neighbour, ...] = ()
+    if main is not None:
+        bounds = (main, main + instrument.scale.main_division)
+    if main is not None and line is not None:
+        look = Look(main, line)
+        read = instrument.reading(look)
+        corrected = read - zero_error(instrument, checks)
+        if isinstance(instrument.scale, VernierScale) and isinstance(line, int):
+            meets = instrument.scale.meets(look)
+            neighbours = _neighbours(instrument, instrument.scale, look)
+    sentences = tuple(_sentences(instrument, main, line, read, bounds, checks))
+    return Answer(
+        main, line, main_fault, line_fault, read, corrected, bounds, meets, neighbours, sentences
+    )
+
+
+def _neighbours(instrument: Instrument, scale: VernierScale, look: Look) -> tuple[Neighbour, ...]:
+    found = []
+    read = scale.reading(look)
+    for line in (int(look.line) - 1, int(look.line) + 1):
+        if not scale.has_line(line):
+            continue
+        place = read + scale.line_position(line)
+        mark = floor(place / scale.main_division + Fraction(1, 2)) * scale.main_division
+        miss = place - mark
+        side = "right" if miss > 0 else "left"
+        distance = instrument.value_text(abs(miss))
+        words = f"{distance} {side} of {to_text(mark)}" if miss else f"meets {to_text(mark)} too"
+        found.append(Neighbour(line, mark, miss, words))
+    return tuple(found)
+
+
+def _sentences(
+    instrument: Instrument,
+    main: Fraction | None,
+    line: Line | None,
+    read: Fraction | None,
+    bounds: tuple[Fraction, Fraction] | None,
+    checks: Sequence[ZeroCheck],
+) -> list[str]:
+    found = []
+    unit = instrument.unit
+    if line is not None:
+        found.append(_line_words(instrument, line))
+    if bounds:
+        low, high = (to_text(bound) for bound in bounds)
+        found.append(
+            f"The zero line has passed {low} and not yet {high}, so the reading lies between them."
+        )
+    if read is not None and instrument.range:
+        lowest, highest = instrument.range
+        if not lowest <= read <= highest:
+            found.append(
+                f"That is outside the range of {instrument.name}, "
+                f"{to_text(lowest)} to {to_text(highest)} {unit}."
+            )
+    if main is not None or line is not None:
+        found.append(zero_words(instrument, checks))
+    return found
+
+
+def _line_words(instrument: Instrument, line: Line) -> str:
+    scale = instrument.scale
+    worth = scale.reading(Look(Fraction(0), line))
+    text = f"{instrument.value_text(worth)} {instrument.unit}"
+    numeral = fine_numerals(instrument).text(line)
+    number = to_text(Fraction(line))
+    if isinstance(scale, VernierScale) and line in (0, scale.last_line):
+        return (
+            f"Line {number} is printed {numeral} and adds nothing: when the zero line meets a "
+            "mark, so does the last line."
+        )
+    return f"Line {number} is printed {numeral} and worth {text}."
+
+
+def zero_words(instrument: Instrument, checks: Sequence[ZeroCheck]) -> str:
+    """What the zero does to every reading, in words."""
+    if not checks:
+        return "The zero has not been looked at yet, so nothing is corrected."
+    error = zero_error(instrument, checks)
+    name = "gauge" if instrument.kind == "screw" else "tool"
+    size = f"{instrument.value_text(abs(error))} {instrument.unit}"
+    if error == 0:
+        return f"With the faces closed this {name} reads zero: nothing to correct."
+    if error > 0:
+        return f"This {name} reads {size} too much: the correction takes it off."
+    return f"This {name} reads {size} too little: the correction adds it."

@@ -1,0 +1,106 @@
+"""Where the lines of an instrument lie and how they are numbered: told once, drawn by the page."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from enum import StrEnum
+from fractions import Fraction
+
+from metrion.core.instruments import Instrument, Kind
+from metrion.core.scales import Look, VernierScale
+from metrion.core.scales.numerals import Numerals, usual_numerals
+from metrion.core.typed import FineAs
+
+_MM_PER = {"mm": Fraction(1), "cm": Fraction(10)}
+_MOST_MARKS_PER_NUMERAL = 100
+
+
+class PrintedUnit(StrEnum):
+    """Which unit the numerals of a metric main scale stand for."""
+
+    MM = "mm"
+    CM = "cm"
+
+
+@dataclass(frozen=True)
+class Appearance:
+    """What an instrument looks like beyond what its readings need.
+
+    Attributes:
+        numerals: the unit its main numerals stand for.
+        fine_as: what the student types for the fine reading.
+    """
+
+    numerals: PrintedUnit = PrintedUnit.MM
+    fine_as: FineAs = FineAs.LINE
+
+
+def appearance_of(record: Mapping[str, object]) -> Appearance:
+    """The appearance that the optional fields of an instrument ask for; what fits none is usual."""
+    usual = Appearance()
+    printed = {str(unit): unit for unit in PrintedUnit}
+    ways = {str(way): way for way in FineAs}
+    return Appearance(
+        printed.get(str(record.get("numerals")), usual.numerals),
+        ways.get(str(record.get("fine_as")), usual.fine_as),
+    )
+
+
+@dataclass(frozen=True)
+class MainNumerals:
+    """The numerals of the main scale.
+
+    Attributes:
+        every: marks from one numeral to the next.
+        step: what a numeral grows by.
+        unit: what they stand for.
+    """
+
+    every: int
+    step: Fraction
+    unit: str
+
+
+def fine_numerals(instrument: Instrument) -> Numerals:
+    """The numerals of its fine scale."""
+    return usual_numerals(instrument.scale.fine_divisions, tenths=instrument.kind is Kind.VERNIER)
+
+
+def main_numerals(instrument: Instrument, appearance: Appearance) -> MainNumerals:
+    """The numerals of its main scale: at every centimetre, tenth of an inch, degree."""
+    division = instrument.scale.main_division
+    if instrument.kind is Kind.ANGULAR:
+        return _numerals_at(Fraction(60), division, Fraction(1), "°")
+    if instrument.unit == "in":
+        return _numerals_at(Fraction(1, 10), division, Fraction(1, 10), "in")
+    unit = _MM_PER[instrument.unit]
+    printed = _MM_PER[appearance.numerals]
+    distance = Fraction(1 if instrument.kind is Kind.SCREW else 10) / unit
+    return _numerals_at(distance, division, distance * unit / printed, str(appearance.numerals))
+
+
+def _numerals_at(distance: Fraction, division: Fraction, step: Fraction, unit: str) -> MainNumerals:
+    """Numerals at the first marks that fall on whole distances; at every tenth mark if none do."""
+    every = (distance / division).denominator * distance / division
+    if every > _MOST_MARKS_PER_NUMERAL:
+        every = Fraction(10)
+    return MainNumerals(every.numerator, step * every * division / distance, unit)
+
+
+def line_places(instrument: Instrument) -> list[Fraction]:
+    """How far each fine line of a vernier lies from the fine zero, along the main scale."""
+    scale = instrument.scale
+    if not isinstance(scale, VernierScale):
+        return []
+    return [scale.line_position(line) for line in range(scale.fine_divisions + 1)]
+
+
+def line_worths(instrument: Instrument) -> list[Fraction]:
+    """What each whole fine line adds to the main reading."""
+    scale = instrument.scale
+    start = Look(Fraction(0), 0)
+    return [
+        scale.reading(Look(start.main, line)) - scale.reading(start)
+        for line in range(scale.last_line + 1)
+    ]

@@ -1,0 +1,124 @@
+"""What is typed at the bench, where a comma is as good as a point and a look is a few keys."""
+
+from __future__ import annotations
+
+import re
+from enum import StrEnum
+from fractions import Fraction
+
+from metrion.core.angles import parse_angle
+from metrion.core.errors import MetrionError, NoSuchLine
+from metrion.core.instruments import Instrument, Kind
+from metrion.core.numbers import parse_exact
+from metrion.core.scales import Line, Look, VernierScale
+from metrion.core.scales.numerals import Numerals
+
+_GLYPHS = {"½": "1/2", "¼": "1/4", "¾": "3/4"}
+_MIXED = re.compile(r"(-?)([0-9]*) *(½|¼|¾|[0-9]+/[0-9]+)")
+_SEVERAL = re.compile(r"([0-9]+) *(?:-|–|\.\.) *([0-9]+)")
+_ANGLE = re.compile(r"(-?[0-9]+) *[°: ] *([0-9]{1,2}) *[′']?")
+
+
+class FineAs(StrEnum):
+    """What the figure in the fine blank stands for."""
+
+    LINE = "line"
+    NUMERAL = "numeral"
+    WORTH = "worth"
+
+
+class NoMiddleLine(MetrionError):
+    """Several lines that seem to meet, without a line in their middle."""
+
+    def __init__(self, first: int, last: int) -> None:
+        self.first = first
+        self.last = last
+        below = (first + last) // 2
+        super().__init__(
+            f"the middle of {first} and {last} falls between two lines; "
+            f"look again whether {below} or {below + 1} meets"
+        )
+
+
+class Backwards(MetrionError):
+    """Several lines that seem to meet, the later one named first."""
+
+    def __init__(self, first: int, last: int) -> None:
+        self.first = first
+        self.last = last
+        super().__init__(f"lines that meet are given lower first: {last}-{first}")
+
+
+def typed_number(text: str) -> Fraction:
+    """A number as people type it: ``6,5``, ``.5``, ``1½``, ``1 1/2``, ``−0.5``.
+
+    Raises:
+        NotExact: for anything else.
+    """
+    plain = text.strip().replace(",", ".").replace("−", "-")
+    if match := _MIXED.fullmatch(plain):
+        sign, whole, part = match.groups()
+        size = parse_exact(whole or "0") + parse_exact(_GLYPHS.get(part, part))
+        return -size if sign else size
+    plain = re.sub(r"^(-?)\.", r"\g<1>0.", plain)
+    return parse_exact(plain.removesuffix(".") if plain.endswith(".") else plain)
+
+
+def typed_main(instrument: Instrument, text: str) -> Fraction:
+    """A main reading.
+
+    Raises:
+        NotExact, NotAnAngle: if it is no number or angle.
+        NotAMark: if the scale has no such mark.
+    """
+    if instrument.kind is Kind.ANGULAR:
+        match = _ANGLE.fullmatch(text.strip().replace("−", "-"))
+        main = parse_angle(f"{match[1]}:{match[2]}" if match else f"{text.strip()}:00")
+    else:
+        main = typed_number(text)
+    instrument.check_main(main)
+    return main
+
+
+def typed_line(
+    instrument: Instrument, text: str, fine_as: FineAs, numerals: Numerals, *, estimates: bool
+) -> Line:
+    """The fine line that a figure stands for; ``12-14`` is the middle of lines that seem to meet.
+
+    Raises:
+        NotExact: if it is no number.
+        NoSuchLine, NotEstimable: if the scale has no such line.
+        NoMiddleLine, Backwards: for several lines without a middle line.
+    """
+    several = _SEVERAL.fullmatch(text.strip())
+    if several and fine_as is FineAs.LINE:
+        return _middle(instrument, int(several[1]), int(several[2]))
+    number = typed_number(text)
+    if fine_as is FineAs.NUMERAL:
+        number = numerals.line(number)
+    elif fine_as is FineAs.WORTH:
+        number = _line_worth(instrument, number)
+    line: Line = number.numerator if number.denominator == 1 else number
+    instrument.check_line(line, estimates=estimates)
+    return line
+
+
+def _middle(instrument: Instrument, first: int, last: int) -> int:
+    if first > last:
+        raise Backwards(first, last)
+    for line in (first, last):
+        instrument.check_line(line, estimates=False)
+    if (first + last) % 2:
+        raise NoMiddleLine(first, last)
+    return (first + last) // 2
+
+
+def _line_worth(instrument: Instrument, worth: Fraction) -> Fraction:
+    """The first line that adds this length; a line outside the scale where none does."""
+    scale = instrument.scale
+    if isinstance(scale, VernierScale) and not scale.estimable():
+        for line in range(scale.fine_divisions):
+            if scale.reading(Look(Fraction(0), line)) == worth:
+                return Fraction(line)
+        raise NoSuchLine(f"worth {worth}", instrument.name, str(scale.last_line))
+    return worth / scale.least_count

@@ -1,0 +1,39 @@
+"""The demo: a club that builds two-line kites measures its spare parts."""
+
+from __future__ import annotations
+
+from importlib.resources import files
+from pathlib import Path
+
+from metrion.formats.strict_json import read_json
+from metrion.store import Store
+from metrion.store.database import FILE_NAME
+from metrion.store.sheets import take_in
+
+_SHEETS = ("old-standoffs", "sail-film", "wing-tip-nocks", "spare-parts")
+"""Files of the demo, the one to be found on top last; their names are the ids of the sheets."""
+
+
+def demo_file(name: str) -> bytes:
+    """A demo sheet as a logbook file."""
+    return (files("metrion.demo") / f"{name}.json").read_bytes()
+
+
+def prepare(folder: Path, *, fresh: bool = False) -> None:
+    """See that a folder holds the demo.
+
+    Args:
+        folder: the folder of the demo, of its own.
+        fresh: put everything back as it was at first.
+    """
+    database = folder / FILE_NAME
+    if fresh:
+        for leftover in folder.glob(f"{FILE_NAME}*"):
+            leftover.unlink()
+    if database.exists():
+        return
+    store = Store(folder)
+    with store.writing() as session:
+        for name in _SHEETS:
+            take_in(session, read_json(demo_file(name)), key=name)
+    store.close()

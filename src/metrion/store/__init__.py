@@ -1,0 +1,21 @@
+"""Sheets kept in SQLite: what the eye saw, as exact text, and every change ever made to it."""
+
+from metrion.store.database import Store
+from metrion.store.errors import (
+    NotHere,
+    NothingToRedo,
+    NothingToUndo,
+    Stale,
+    StoreError,
+    TakenId,
+)
+
+__all__ = [
+    "NotHere",
+    "NothingToRedo",
+    "NothingToUndo",
+    "Stale",
+    "Store",
+    "StoreError",
+    "TakenId",
+]

@@ -1,0 +1,137 @@
+"""Changing a sheet: every change is a command that can be undone, and is done only once."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Sequence
+from dataclasses import asdict, dataclass
+from datetime import UTC, datetime
+from typing import Any
+
+from sqlalchemy import select
+from sqlalchemy.orm import Session
+
+from metrion.formats.logbook import parse_logbook
+from metrion.store.documents import sheet_document
+from metrion.store.errors import NothingToRedo, NothingToUndo
+from metrion.store.models import SECTIONS, ChangeRow, CommandRow, Entry, Sheet, State
+from metrion.store.records import Kept, fill, kept, new_row
+
+
+@dataclass(frozen=True)
+class Change:
+    """What happens to one entry: ``before`` is None if it is new, ``after`` if it goes."""
+
+    section: str
+    before: Kept | None
+    after: Kept | None
+
+    @property
+    def entry_id(self) -> str:
+        """The id of the entry."""
+        entry = self.after or self.before
+        assert entry is not None
+        return entry.id
+
+
+def was_done(session: Session, sheet: Sheet, key: str) -> bool:
+    """Whether a command with this key was carried out on the sheet before."""
+    found = select(CommandRow.id).where(CommandRow.sheet_id == sheet.id, CommandRow.key == key)
+    return session.scalar(found) is not None
+
+
+def carry_out(
+    session: Session, sheet: Sheet, key: str, title: str, changes: Sequence[Change]
+) -> None:
+    """Apply changes as one command, and check that the sheet is still a whole logbook.
+
+    Raises:
+        Refused: with every fault the sheet would have; the transaction is then to be given up.
+    """
+    for row in _commands(session, sheet, State.UNDONE):
+        row.state = State.DROPPED
+    command = CommandRow(
+        sheet_id=sheet.id, key=key, title=title, at=datetime.now(UTC), state=State.DONE
+    )
+    session.add(command)
+    session.flush()
+    session.add_all(
+        ChangeRow(
+            command_id=command.id,
+            section=change.section,
+            entry_id=change.entry_id,
+            before=change.before and asdict(change.before),
+            after=change.after and asdict(change.after),
+        )
+        for change in changes
+    )
+    _apply(session, sheet, [(c.section, c.entry_id, c.after) for c in changes])
+
+
+def undo(session: Session, sheet: Sheet) -> str:
+    """Take the last command back; its title. Raises `NothingToUndo`."""
+    done = _commands(session, sheet, State.DONE)
+    if not done:
+        raise NothingToUndo
+    command = done[-1]
+    command.state = State.UNDONE
+    changes = reversed(_changes(session, command))
+    _apply(session, sheet, [(c.section, c.entry_id, _kept(c.before)) for c in changes])
+    return command.title
+
+
+def redo(session: Session, sheet: Sheet) -> str:
+    """Do the command again that was undone last; its title. Raises `NothingToRedo`."""
+    undone = _commands(session, sheet, State.UNDONE)
+    if not undone:
+        raise NothingToRedo
+    command = undone[0]
+    command.state = State.DONE
+    changes = _changes(session, command)
+    _apply(session, sheet, [(c.section, c.entry_id, _kept(c.after)) for c in changes])
+    return command.title
+
+
+def undoable(session: Session, sheet: Sheet) -> tuple[str | None, str | None]:
+    """The titles of what undo and redo would do next."""
+    done, undone = (_commands(session, sheet, state) for state in (State.DONE, State.UNDONE))
+    return (done[-1].title if done else None, undone[0].title if undone else None)
+
+
+def _commands(session: Session, sheet: Sheet, state: State) -> Sequence[CommandRow]:
+    found = select(CommandRow).where(CommandRow.sheet_id == sheet.id, CommandRow.state == state)
+    return session.scalars(found.order_by(CommandRow.id)).all()
+
+
+def _changes(session: Session, command: CommandRow) -> Sequence[ChangeRow]:
+    found = select(ChangeRow).where(ChangeRow.command_id == command.id)
+    return session.scalars(found.order_by(ChangeRow.id)).all()
+
+
+def _kept(state: dict[str, Any] | None) -> Kept | None:
+    return None if state is None else Kept(**state)
+
+
+def _apply(session: Session, sheet: Sheet, targets: Iterable[tuple[str, str, Kept | None]]) -> None:
+    for section, entry_id, target in targets:
+        row = session.get(SECTIONS[section], (sheet.id, entry_id))
+        _bring_to(session, sheet, section, row, target)
+        session.flush()
+    sheet.version += 1
+    sheet.changed_at = datetime.now(UTC)
+    session.flush()
+    parse_logbook(sheet_document(session, sheet))
+
+
+def _bring_to(
+    session: Session, sheet: Sheet, section: str, row: Entry | None, target: Kept | None
+) -> None:
+    if target is None:
+        if row is not None:
+            session.delete(row)
+    elif row is None:
+        session.add(new_row(section, sheet.id, target))
+    else:
+        row.position = target.position
+        # Also going back is a step forward: a version is never used for two states.
+        row.version = kept(row).version + 1
+        fill(row, target.record)

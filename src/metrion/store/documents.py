@@ -1,0 +1,35 @@
+"""A sheet as the document of its logbook file."""
+
+from __future__ import annotations
+
+from collections import defaultdict
+from typing import Any
+
+from sqlalchemy import select
+from sqlalchemy.orm import Session
+
+from metrion.formats.logbook import FORMAT, VERSION
+from metrion.store.models import SECTIONS, Sheet
+from metrion.store.records import Kept, kept
+
+_IN_FILE = ("instruments", "zero_checks", "conventions", "measurements", "derived")
+
+
+def entries(session: Session, sheet: Sheet, section: str) -> list[Kept]:
+    """The entries of one section, in order."""
+    table = SECTIONS[section]
+    found = select(table).where(table.sheet_id == sheet.id).order_by(table.position, table.id)
+    return [kept(row) for row in session.scalars(found)]
+
+
+def sheet_document(session: Session, sheet: Sheet) -> dict[str, Any]:
+    """The ``metrion-logbook`` document of a sheet."""
+    observations: dict[str, list[dict[str, Any]]] = defaultdict(list)
+    for entry in entries(session, sheet, "observations"):
+        observations[entry.measurement or ""].append(entry.record)
+    document: dict[str, Any] = {"format": FORMAT, "version": VERSION, "title": sheet.title}
+    for section in _IN_FILE:
+        document[section] = [entry.record for entry in entries(session, sheet, section)]
+    for measurement in document["measurements"]:
+        measurement["observations"] = observations[measurement["id"]]
+    return document | sheet.extra

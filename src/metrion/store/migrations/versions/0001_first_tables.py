@@ -1,0 +1,181 @@
+"""First tables: sheets, their entries, the commands that change them, settings"""
+
+import sqlalchemy as sa
+from alembic import op
+
+revision = "0001"
+down_revision = None
+branch_labels = None
+depends_on = None
+
+
+def upgrade() -> None:
+    op.create_table(
+        "settings",
+        sa.Column("name", sa.Text(), nullable=False),
+        sa.Column("value", sa.Text(), nullable=False),
+        sa.PrimaryKeyConstraint("name"),
+    )
+    op.create_table(
+        "sheets",
+        sa.Column("id", sa.Text(), nullable=False),
+        sa.Column("title", sa.Text(), nullable=False),
+        sa.Column("version", sa.Integer(), nullable=False),
+        sa.Column("created_at", sa.Text(), nullable=False),
+        sa.Column("changed_at", sa.Text(), nullable=False),
+        sa.Column("deleted_at", sa.Text(), nullable=True),
+        sa.Column("extra", sa.Text(), nullable=False),
+        sa.PrimaryKeyConstraint("id"),
+    )
+    op.create_table(
+        "commands",
+        sa.Column("id", sa.Integer(), autoincrement=True, nullable=False),
+        sa.Column("sheet_id", sa.Text(), nullable=False),
+        sa.Column("key", sa.Text(), nullable=False),
+        sa.Column("title", sa.Text(), nullable=False),
+        sa.Column("at", sa.Text(), nullable=False),
+        sa.Column("state", sa.Text(), nullable=False),
+        sa.ForeignKeyConstraint(["sheet_id"], ["sheets.id"], ondelete="CASCADE"),
+        sa.PrimaryKeyConstraint("id"),
+        sa.UniqueConstraint("sheet_id", "key"),
+    )
+    op.create_table(
+        "conventions",
+        sa.Column("name", sa.Text(), nullable=True),
+        sa.Column("family", sa.Text(), nullable=True),
+        sa.Column("reading_limit", sa.Text(), nullable=True),
+        sa.Column("zero_look", sa.Boolean(), nullable=True),
+        sa.Column("spread", sa.Text(), nullable=True),
+        sa.Column("combine", sa.Text(), nullable=True),
+        sa.Column("coverage", sa.Text(), nullable=True),
+        sa.Column("digits", sa.Text(), nullable=True),
+        sa.Column("estimate", sa.Boolean(), nullable=True),
+        sa.Column("sheet_id", sa.Text(), nullable=False),
+        sa.Column("id", sa.Text(), nullable=False),
+        sa.Column("position", sa.Integer(), nullable=False),
+        sa.Column("version", sa.Integer(), nullable=False),
+        sa.Column("extra", sa.Text(), nullable=False),
+        sa.ForeignKeyConstraint(["sheet_id"], ["sheets.id"], ondelete="CASCADE"),
+        sa.PrimaryKeyConstraint("sheet_id", "id"),
+    )
+    op.create_table(
+        "derived",
+        sa.Column("name", sa.Text(), nullable=True),
+        sa.Column("formula", sa.Text(), nullable=True),
+        sa.Column("unit", sa.Text(), nullable=True),
+        sa.Column("convention", sa.Text(), nullable=True),
+        sa.Column("inputs", sa.Text(), nullable=True),
+        sa.Column("sheet_id", sa.Text(), nullable=False),
+        sa.Column("id", sa.Text(), nullable=False),
+        sa.Column("position", sa.Integer(), nullable=False),
+        sa.Column("version", sa.Integer(), nullable=False),
+        sa.Column("extra", sa.Text(), nullable=False),
+        sa.ForeignKeyConstraint(["sheet_id"], ["sheets.id"], ondelete="CASCADE"),
+        sa.PrimaryKeyConstraint("sheet_id", "id"),
+    )
+    op.create_table(
+        "instruments",
+        sa.Column("name", sa.Text(), nullable=True),
+        sa.Column("kind", sa.Text(), nullable=True),
+        sa.Column("unit", sa.Text(), nullable=True),
+        sa.Column("main_division", sa.Text(), nullable=True),
+        sa.Column("pitch", sa.Text(), nullable=True),
+        sa.Column("fine_divisions", sa.Integer(), nullable=True),
+        sa.Column("span", sa.Integer(), nullable=True),
+        sa.Column("numbering", sa.Text(), nullable=True),
+        sa.Column("range", sa.Text(), nullable=True),
+        sa.Column("maker_limit", sa.Text(), nullable=True),
+        sa.Column("sheet_id", sa.Text(), nullable=False),
+        sa.Column("id", sa.Text(), nullable=False),
+        sa.Column("position", sa.Integer(), nullable=False),
+        sa.Column("version", sa.Integer(), nullable=False),
+        sa.Column("extra", sa.Text(), nullable=False),
+        sa.ForeignKeyConstraint(["sheet_id"], ["sheets.id"], ondelete="CASCADE"),
+        sa.PrimaryKeyConstraint("sheet_id", "id"),
+    )
+    op.create_table(
+        "changes",
+        sa.Column("id", sa.Integer(), autoincrement=True, nullable=False),
+        sa.Column("command_id", sa.Integer(), nullable=False),
+        sa.Column("section", sa.Text(), nullable=False),
+        sa.Column("entry_id", sa.Text(), nullable=False),
+        sa.Column("before", sa.Text(), nullable=True),
+        sa.Column("after", sa.Text(), nullable=True),
+        sa.ForeignKeyConstraint(["command_id"], ["commands.id"], ondelete="CASCADE"),
+        sa.PrimaryKeyConstraint("id"),
+    )
+    op.create_table(
+        "measurements",
+        sa.Column("name", sa.Text(), nullable=True),
+        sa.Column("symbol", sa.Text(), nullable=True),
+        sa.Column("instrument", sa.Text(), nullable=True),
+        sa.Column("face", sa.Text(), nullable=True),
+        sa.Column("items", sa.Integer(), nullable=True),
+        sa.Column("divide_by", sa.Integer(), nullable=True),
+        sa.Column("arc", sa.Text(), nullable=True),
+        sa.Column("zero", sa.Text(), nullable=True),
+        sa.Column("convention", sa.Text(), nullable=True),
+        sa.Column("sheet_id", sa.Text(), nullable=False),
+        sa.Column("id", sa.Text(), nullable=False),
+        sa.Column("position", sa.Integer(), nullable=False),
+        sa.Column("version", sa.Integer(), nullable=False),
+        sa.Column("extra", sa.Text(), nullable=False),
+        sa.ForeignKeyConstraint(
+            ["sheet_id", "instrument"],
+            ["instruments.sheet_id", "instruments.id"],
+            initially="DEFERRED",
+            deferrable=True,
+        ),
+        sa.ForeignKeyConstraint(["sheet_id"], ["sheets.id"], ondelete="CASCADE"),
+        sa.PrimaryKeyConstraint("sheet_id", "id"),
+    )
+    op.create_table(
+        "zero_checks",
+        sa.Column("instrument", sa.Text(), nullable=True),
+        sa.Column("face", sa.Text(), nullable=True),
+        sa.Column("main", sa.Text(), nullable=True),
+        sa.Column("fine", sa.Text(), nullable=True),
+        sa.Column("second_turn", sa.Boolean(), nullable=True),
+        sa.Column("reference", sa.Text(), nullable=True),
+        sa.Column("phase", sa.Text(), nullable=True),
+        sa.Column("sheet_id", sa.Text(), nullable=False),
+        sa.Column("id", sa.Text(), nullable=False),
+        sa.Column("position", sa.Integer(), nullable=False),
+        sa.Column("version", sa.Integer(), nullable=False),
+        sa.Column("extra", sa.Text(), nullable=False),
+        sa.ForeignKeyConstraint(
+            ["sheet_id", "instrument"],
+            ["instruments.sheet_id", "instruments.id"],
+            initially="DEFERRED",
+            deferrable=True,
+        ),
+        sa.ForeignKeyConstraint(["sheet_id"], ["sheets.id"], ondelete="CASCADE"),
+        sa.PrimaryKeyConstraint("sheet_id", "id"),
+    )
+    op.create_table(
+        "observations",
+        sa.Column("measurement", sa.Text(), nullable=False),
+        sa.Column("main", sa.Text(), nullable=True),
+        sa.Column("fine", sa.Text(), nullable=True),
+        sa.Column("second_turn", sa.Boolean(), nullable=True),
+        sa.Column("meets", sa.Text(), nullable=True),
+        sa.Column("a", sa.Text(), nullable=True),
+        sa.Column("b", sa.Text(), nullable=True),
+        sa.Column("a2", sa.Text(), nullable=True),
+        sa.Column("b2", sa.Text(), nullable=True),
+        sa.Column("place", sa.Text(), nullable=True),
+        sa.Column("excluded", sa.Text(), nullable=True),
+        sa.Column("sheet_id", sa.Text(), nullable=False),
+        sa.Column("id", sa.Text(), nullable=False),
+        sa.Column("position", sa.Integer(), nullable=False),
+        sa.Column("version", sa.Integer(), nullable=False),
+        sa.Column("extra", sa.Text(), nullable=False),
+        sa.ForeignKeyConstraint(
+            ["sheet_id", "measurement"],
+            ["measurements.sheet_id", "measurements.id"],
+            initially="DEFERRED",
+            deferrable=True,
+        ),
+        sa.ForeignKeyConstraint(["sheet_id"], ["sheets.id"], ondelete="CASCADE"),
+        sa.PrimaryKeyConstraint("sheet_id", "id"),
+    )

@@ -1,0 +1,129 @@
+"""Sheets: made, taken in, listed, thrown away and brought back; their entries found."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Sequence
+from datetime import UTC, datetime
+from typing import Any
+from uuid import uuid4
+
+from sqlalchemy import func, select
+from sqlalchemy.orm import Session
+
+from metrion.formats.logbook import parse_logbook
+from metrion.store.errors import NotHere, Stale, TakenId
+from metrion.store.models import SECTIONS, Sheet
+from metrion.store.records import Kept, kept, new_row
+
+_NAMES = {
+    "instruments": "instrument",
+    "zero_checks": "zero check",
+    "conventions": "convention",
+    "measurements": "quantity",
+    "observations": "reading",
+    "derived": "derived quantity",
+}
+_HEAD = {"format", "version", "title", *SECTIONS}
+
+
+def new_id() -> str:
+    """An opaque id that no other has."""
+    return uuid4().hex
+
+
+def add_sheet(session: Session, title: str, key: str | None = None) -> Sheet:
+    """A new, empty sheet."""
+    now = datetime.now(UTC)
+    sheet = Sheet(
+        id=key or new_id(), title=title, version=1, created_at=now, changed_at=now, extra={}
+    )
+    if session.get(Sheet, sheet.id):
+        raise TakenId("sheet", sheet.id)
+    session.add(sheet)
+    session.flush()
+    return sheet
+
+
+def take_in(session: Session, document: Any, key: str | None = None) -> Sheet:
+    """A new sheet from the document of a logbook file.
+
+    Raises:
+        Refused: with every fault of the document; nothing is stored then.
+    """
+    logbook = parse_logbook(document)
+    sheet = add_sheet(session, logbook.title, key)
+    sheet.extra = {name: value for name, value in document.items() if name not in _HEAD}
+    for section, entry in _entries_of(document):
+        session.add(new_row(section, sheet.id, entry))
+    session.flush()
+    return sheet
+
+
+def _entries_of(document: dict[str, Any]) -> Iterator[tuple[str, Kept]]:
+    for section in SECTIONS:
+        for position, given in enumerate(document.get(section, ())):
+            record = {k: v for k, v in given.items() if k != "observations"}
+            if section != "measurements":
+                record = given
+            yield section, Kept(given["id"], record, position, 1)
+        if section == "measurements":
+            for measurement in document.get(section, ()):
+                for position, record in enumerate(measurement["observations"]):
+                    yield "observations", Kept(new_id(), record, position, 1, measurement["id"])
+
+
+def all_sheets(session: Session, *, deleted: bool = False) -> Sequence[Sheet]:
+    """The sheets that are there, or those in the trash, the one changed last first."""
+    there = Sheet.deleted_at.is_not(None) if deleted else Sheet.deleted_at.is_(None)
+    found = select(Sheet).where(there).order_by(Sheet.changed_at.desc(), Sheet.id)
+    return session.scalars(found).all()
+
+
+def find_sheet(session: Session, key: str, *, deleted: bool = False) -> Sheet:
+    """The sheet with this id; also one in the trash if asked. Raises `NotHere`."""
+    sheet = session.get(Sheet, key)
+    if sheet is None or (sheet.deleted_at is not None and not deleted):
+        raise NotHere("sheet", key)
+    return sheet
+
+
+def find_entry(
+    session: Session, sheet: Sheet, section: str, key: str, version: int | None = None
+) -> Kept:
+    """The entry with this id.
+
+    Raises:
+        NotHere: if there is none.
+        Stale: if ``version`` is given and is not the one it has.
+    """
+    row = session.get(SECTIONS[section], (sheet.id, key))
+    if row is None:
+        raise NotHere(_NAMES[section], key)
+    if version is not None and version != row.version:
+        raise Stale(version, row.version)
+    return kept(row)
+
+
+def next_position(session: Session, sheet: Sheet, section: str) -> int:
+    """The position behind all entries of a section."""
+    table = SECTIONS[section]
+    last = session.scalar(select(func.max(table.position)).where(table.sheet_id == sheet.id))
+    return 0 if last is None else last + 1
+
+
+def new_entry(
+    session: Session,
+    sheet: Sheet,
+    section: str,
+    record: dict[str, Any],
+    *,
+    key: str | None = None,
+    measurement: str | None = None,
+) -> Kept:
+    """An entry to be added behind the others of its section. Raises `TakenId`."""
+    key = key or new_id()
+    if session.get(SECTIONS[section], (sheet.id, key)):
+        raise TakenId(_NAMES[section], key)
+    if section != "observations":
+        record = {"id": key, **record}
+    return Kept(key, record, next_position(session, sheet, section), 1, measurement)

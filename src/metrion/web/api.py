@@ -1,0 +1,66 @@
+"""The API object, and the one shape that every error has."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from typing import Any
+
+from flask import Flask, Response, jsonify
+from flask_smorest import Api
+from werkzeug.exceptions import HTTPException, MethodNotAllowed
+
+from metrion.core.errors import MetrionError
+from metrion.formats.faults import Fault, Refused
+from metrion.store import NotHere, NothingToRedo, NothingToUndo, Stale, TakenId
+
+_STATUS: dict[type[MetrionError], int] = {
+    NotHere: 404,
+    TakenId: 409,
+    NothingToUndo: 409,
+    NothingToRedo: 409,
+    Stale: 412,
+}
+
+
+class MetrionApi(Api):
+    """Registers the handlers: ``{"message": …, "faults": [{"pointer": …, "message": …}]}``."""
+
+    def _register_error_handlers(self) -> None:
+        app: Flask = self._app
+        app.register_error_handler(HTTPException, _http_error)
+        app.register_error_handler(MetrionError, _metrion_error)
+
+
+def _shape(message: str, faults: list[Fault], status: int) -> Response:
+    listed = [{"pointer": fault.pointer, "message": fault.message} for fault in faults]
+    response = jsonify({"message": message, "faults": listed})
+    response.status_code = status
+    return response
+
+
+def _metrion_error(error: MetrionError) -> Response:
+    if isinstance(error, Refused):
+        count = len(error.faults)
+        message = error.faults[0].message if count == 1 else f"{count} things are wrong"
+        return _shape(message, list(error.faults), 422)
+    return _shape(str(error), [], _STATUS.get(type(error), 422))
+
+
+def _http_error(error: HTTPException) -> Response:
+    # webargs keeps what is wrong with each field of a body in ``data``.
+    found: dict[str, Any] = (getattr(error, "data", None) or {}).get("messages", {})
+    faults = list(_field_faults("", found.get("json", {})))
+    message = faults[0].message if len(faults) == 1 else str(error.description)
+    response = _shape(message, faults, error.code or 500)
+    if isinstance(error, MethodNotAllowed) and error.valid_methods:
+        response.headers["Allow"] = ", ".join(error.valid_methods)
+    return response
+
+
+def _field_faults(pointer: str, found: Any) -> Iterator[Fault]:
+    if isinstance(found, dict):
+        for name, inner in found.items():
+            yield from _field_faults(f"{pointer}/{name}", inner)
+    elif isinstance(found, list):
+        for message in found:
+            yield Fault(pointer, str(message))

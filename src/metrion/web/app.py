@@ -1,0 +1,40 @@
+"""The application factory."""
+
+from __future__ import annotations
+
+from pathlib import Path
+
+from flask import Flask
+
+from metrion import __version__
+from metrion.store import Store
+from metrion.web import desk, entries, front_end, instruments, settings, sheets
+from metrion.web.api import MetrionApi
+from metrion.web.guard import keep_to_this_host
+from metrion.web.notebook import Notebook
+
+_LARGEST_BODY = 64 * 1024 * 1024
+
+
+def create_app(data: Path) -> Flask:
+    """An application on a data folder.
+
+    Args:
+        data: where the database lies; made and brought up to date if need be.
+    """
+    app = Flask(__name__, static_folder=None)
+    app.config.update(
+        API_TITLE="Metrion",
+        API_VERSION=__version__,
+        OPENAPI_VERSION="3.1.0",
+        OPENAPI_URL_PREFIX="/api",
+        OPENAPI_JSON_PATH="openapi.json",
+        MAX_CONTENT_LENGTH=_LARGEST_BODY,
+    )
+    app.extensions["notebook"] = Notebook(Store(data))
+    keep_to_this_host(app)
+    api = MetrionApi(app)
+    for resource in (sheets, entries, instruments, desk, settings):
+        api.register_blueprint(resource.blueprint)
+    app.register_blueprint(front_end.blueprint)
+    return app

@@ -1,0 +1,208 @@
+"""``/api/sheets/<sheet>/…``: instruments, zero checks, quantities and readings, one by one.
+
+Every write answers with the whole sheet worked out. New entries may carry an id of the client's
+making; changes carry ``If-Match`` with the version of the entry; an ``Idempotency-Key`` makes
+sending twice harmless.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import replace
+from datetime import UTC, datetime
+from typing import Any
+
+from flask import abort, request
+from flask.views import MethodView
+from flask_smorest import Blueprint
+from sqlalchemy.orm import Session
+
+from metrion.store.commands import Change
+from metrion.store.documents import entries
+from metrion.store.models import Sheet
+from metrion.store.records import Kept
+from metrion.store.sheets import find_entry, new_entry
+from metrion.web.notebook import notebook
+from metrion.web.present import sheet_view
+from metrion.web.schemas import (
+    InstrumentFields,
+    NewInstrument,
+    NewQuantity,
+    NewReading,
+    NewZeroCheck,
+    QuantityFields,
+    ReadingPatch,
+    SheetSchema,
+    ZeroCheckFields,
+)
+
+blueprint = Blueprint("entries", __name__, url_prefix="/api/sheets/<sheet>")
+
+_SCALE = ("main", "fine", "second_turn")
+
+
+def _version() -> int:
+    """The version of an entry that the client has seen: 428 if it does not say."""
+    given = request.headers.get("If-Match", "").strip('"')
+    if not given.isdigit():
+        abort(428, "a change must say which version it changes (If-Match)")
+    return int(given)
+
+
+def _add(
+    sheet: str, section: str, body: dict[str, Any], title: str, measurement: str | None = None
+) -> dict[str, Any]:
+    """Add an entry behind its like."""
+    key = body.pop("id", None)
+    record = {name: value for name, value in body.items() if value is not None}
+
+    def build(session: Session, found: Sheet) -> list[Change]:
+        if measurement is not None:
+            find_entry(session, found, "measurements", measurement)
+        entry = new_entry(session, found, section, record, key=key, measurement=measurement)
+        return [Change(section, None, entry)]
+
+    return sheet_view(notebook().change(sheet, title, build))
+
+
+def _amend(sheet: str, section: str, key: str, body: dict[str, Any], title: str) -> dict[str, Any]:
+    """Change fields of an entry; a null takes a field away."""
+    version = _version()
+
+    def build(session: Session, found: Sheet) -> list[Change]:
+        before = find_entry(session, found, section, key, version)
+        return [Change(section, before, amended(before, body))]
+
+    return sheet_view(notebook().change(sheet, title, build))
+
+
+def amended(entry: Kept, fields: dict[str, Any]) -> Kept:
+    """An entry with changed fields; figures of a reading that change go into its history."""
+    changed = dict(fields)
+    why = changed.pop("why", "")
+    record = {**entry.record, **changed}
+    looks = [{n: r[n] for n in _SCALE if n in r} for r in (entry.record, record)]
+    if entry.measurement is not None and looks[0] != looks[1]:
+        earlier = {**looks[0], "at": _now(), "why": why}
+        history = entry.record.get("history")
+        record["history"] = [*(history if isinstance(history, list) else []), earlier]
+        # What was settled was settled for the old figures.
+        record.pop("looked_again", None)
+    return replace(entry, record={n: v for n, v in record.items() if v is not None})
+
+
+def _remove(sheet: str, section: str, key: str, title: str) -> dict[str, Any]:
+    """Take an entry away; a quantity takes its readings with it. Undo brings all back."""
+    version = _version()
+
+    def build(session: Session, found: Sheet) -> Sequence[Change]:
+        entry = find_entry(session, found, section, key, version)
+        readings = entries(session, found, "observations") if section == "measurements" else []
+        gone = [Change("observations", r, None) for r in readings if r.measurement == key]
+        return [*gone, Change(section, entry, None)]
+
+    return sheet_view(notebook().change(sheet, title, build))
+
+
+def _now() -> str:
+    return datetime.now(UTC).isoformat(timespec="seconds")
+
+
+@blueprint.post("/instruments")
+@blueprint.arguments(NewInstrument)
+@blueprint.response(201, SheetSchema)
+def add_instrument(body: dict[str, Any], sheet: str) -> dict[str, Any]:
+    """A new instrument. 422 if its numbers make no scale."""
+    return _add(sheet, "instruments", body, "add the instrument")
+
+
+@blueprint.route("/instruments/<path:key>")
+class InstrumentResource(MethodView):
+    """One instrument of a sheet."""
+
+    @blueprint.arguments(InstrumentFields)
+    @blueprint.response(200, SheetSchema)
+    def patch(self, body: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
+        """Describe it anew. 412 if changed meanwhile; 422 if what was read no longer fits."""
+        return _amend(sheet, "instruments", key, body, "change the instrument")
+
+    @blueprint.response(200, SheetSchema)
+    def delete(self, sheet: str, key: str) -> dict[str, Any]:
+        """Take it away. 422 while something refers to it."""
+        return _remove(sheet, "instruments", key, "remove the instrument")
+
+
+@blueprint.post("/zero_checks")
+@blueprint.arguments(NewZeroCheck)
+@blueprint.response(201, SheetSchema)
+def add_zero_check(body: dict[str, Any], sheet: str) -> dict[str, Any]:
+    """A new zero check. 422 if the scale cannot show it."""
+    return _add(sheet, "zero_checks", {**body, "at": _now()}, "add the zero check")
+
+
+@blueprint.route("/zero_checks/<path:key>")
+class ZeroCheckResource(MethodView):
+    """One zero check of a sheet."""
+
+    @blueprint.arguments(ZeroCheckFields)
+    @blueprint.response(200, SheetSchema)
+    def patch(self, body: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
+        """Change it; everything it corrects follows. 412 if changed meanwhile."""
+        return _amend(sheet, "zero_checks", key, body, "change the zero check")
+
+    @blueprint.response(200, SheetSchema)
+    def delete(self, sheet: str, key: str) -> dict[str, Any]:
+        """Take it away. 422 while a quantity names it."""
+        return _remove(sheet, "zero_checks", key, "remove the zero check")
+
+
+@blueprint.post("/quantities")
+@blueprint.arguments(NewQuantity)
+@blueprint.response(201, SheetSchema)
+def add_quantity(body: dict[str, Any], sheet: str) -> dict[str, Any]:
+    """A new quantity without readings."""
+    usual = {"convention": notebook().settings().get("convention", "half-division")}
+    return _add(sheet, "measurements", {**usual, **body}, "add the quantity")
+
+
+@blueprint.route("/quantities/<path:key>")
+class QuantityResource(MethodView):
+    """One quantity of a sheet."""
+
+    @blueprint.arguments(QuantityFields)
+    @blueprint.response(200, SheetSchema)
+    def patch(self, body: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
+        """Change it. 412 if changed meanwhile; 422 if its readings do not fit any more."""
+        return _amend(sheet, "measurements", key, body, "change the quantity")
+
+    @blueprint.response(200, SheetSchema)
+    def delete(self, sheet: str, key: str) -> dict[str, Any]:
+        """Take it away with its readings. 422 while something is derived from it."""
+        return _remove(sheet, "measurements", key, "remove the quantity")
+
+
+@blueprint.post("/readings")
+@blueprint.arguments(NewReading)
+@blueprint.response(201, SheetSchema)
+def add_reading(body: dict[str, Any], sheet: str) -> dict[str, Any]:
+    """A new reading of the quantity that ``quantity`` names. 422 if the scale cannot show it."""
+    quantity = body.pop("quantity")
+    return _add(sheet, "observations", {**body, "at": _now()}, "record the reading", quantity)
+
+
+@blueprint.route("/readings/<key>")
+class ReadingResource(MethodView):
+    """One reading of a sheet."""
+
+    @blueprint.arguments(ReadingPatch)
+    @blueprint.response(200, SheetSchema)
+    def patch(self, body: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
+        """Change it; figures that change stay in its history. 412 if changed meanwhile."""
+        titles = {"excluded": "set the reading aside", "looked_again": "settle the second look"}
+        named = [title for name, title in titles.items() if body.get(name)]
+        return _amend(sheet, "observations", key, body, (*named, "change the reading")[0])
+
+    @blueprint.response(200, SheetSchema)
+    def delete(self, sheet: str, key: str) -> dict[str, Any]:
+        """Take it away; for a reading that was made, setting aside is the honest way."""
+        return _remove(sheet, "observations", key, "remove the reading")

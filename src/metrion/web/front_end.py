@@ -1,0 +1,29 @@
+"""The built front end: its files, and its page for every address of its own."""
+
+from __future__ import annotations
+
+from pathlib import Path
+
+from flask import Blueprint, Response, abort, send_from_directory
+
+blueprint = Blueprint("front_end", __name__)
+
+_BUILT = Path(__file__).parent / "static"
+_YEAR = 365 * 24 * 3600
+
+
+@blueprint.get("/", defaults={"path": ""})
+@blueprint.get("/<path:path>")
+def page(path: str) -> Response:
+    """A file of the front end, or its page. 404 below ``api/``; 503 while it is not built."""
+    if path.startswith("api/"):
+        abort(404, "there is no such address in the API")
+    if not (_BUILT / "index.html").is_file():
+        abort(503, "the front end is not built; run `make setup`")
+    if path and (_BUILT / path).is_file():
+        # Built files bear a hash of their content in their name.
+        lasting = _YEAR if path.startswith("assets/") else None
+        return send_from_directory(_BUILT, path, max_age=lasting)
+    if path.startswith("assets/"):
+        abort(404, "there is no such file")
+    return send_from_directory(_BUILT, "index.html", max_age=0)

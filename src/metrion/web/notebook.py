@@ -1,0 +1,122 @@
+"""The notebook behind the API: sheets with their worked results, remembered while they hold."""
+
+from __future__ import annotations
+
+from collections import OrderedDict
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass
+from threading import Lock
+from typing import Any, cast
+
+from flask import current_app, request
+from sqlalchemy import select
+from sqlalchemy.orm import Session
+
+from metrion.core.logbook import Results, reduce_logbook
+from metrion.formats.logbook import parse_logbook
+from metrion.store import Store
+from metrion.store.commands import Change, carry_out, undoable, was_done
+from metrion.store.documents import entries, sheet_document
+from metrion.store.models import SECTIONS, SettingRow, Sheet
+from metrion.store.records import Kept
+from metrion.store.sheets import find_sheet, new_id
+
+_REMEMBERED = 256
+
+
+@dataclass(frozen=True)
+class Worked:
+    """A sheet with everything it comes to.
+
+    Attributes:
+        id, title, version: of the sheet.
+        changed_at: when it was last changed, ISO 8601 in UTC.
+        entries: its entries by section.
+        results: worked out from them.
+        undo, redo: what undo and redo would do next; None for nothing.
+    """
+
+    id: str
+    title: str
+    version: int
+    changed_at: str
+    entries: dict[str, list[Kept]]
+    results: Results
+    undo: str | None
+    redo: str | None
+
+
+class Notebook:
+    """A store, with the results of the sheets that were asked for last."""
+
+    def __init__(self, store: Store) -> None:
+        self.store = store
+        self._lock = Lock()
+        self._worked: OrderedDict[tuple[str, int], Worked] = OrderedDict()
+
+    def worked(self, session: Session, sheet: Sheet) -> Worked:
+        """A sheet worked out; from memory if it has not changed."""
+        key = (sheet.id, sheet.version)
+        with self._lock:
+            if found := self._worked.get(key):
+                self._worked.move_to_end(key)
+                return found
+        found = _work_out(session, sheet)
+        with self._lock:
+            self._worked[key] = found
+            while len(self._worked) > _REMEMBERED:
+                self._worked.popitem(last=False)
+        return found
+
+    def sheet(self, key: str) -> Worked:
+        """The sheet with this id, worked out. Raises `NotHere`."""
+        with self.store.reading() as session:
+            return self.worked(session, find_sheet(session, key))
+
+    def change(
+        self, key: str, title: str, build: Callable[[Session, Sheet], Sequence[Change]]
+    ) -> Worked:
+        """Carry out one command on a sheet, once for each idempotency key.
+
+        Args:
+            key: id of the sheet.
+            title: what undo calls it.
+            build: finds out what is to change, inside the transaction.
+        """
+        with self.store.writing() as session:
+            sheet = find_sheet(session, key)
+            command = request.headers.get("Idempotency-Key") or new_id()
+            if not was_done(session, sheet, command):
+                carry_out(session, sheet, command, title, build(session, sheet))
+        return self.sheet(key)
+
+    def settings(self) -> dict[str, Any]:
+        """The settings of the notebook by name."""
+        with self.store.reading() as session:
+            return {row.name: row.value for row in session.scalars(select(SettingRow))}
+
+    def set(self, values: dict[str, Any]) -> None:
+        """Change settings."""
+        with self.store.writing() as session:
+            for name, value in values.items():
+                session.merge(SettingRow(name=name, value=value))
+
+
+def notebook() -> Notebook:
+    """The notebook of the application at work."""
+    return cast(Notebook, current_app.extensions["notebook"])
+
+
+def _work_out(session: Session, sheet: Sheet) -> Worked:
+    document = sheet_document(session, sheet)
+    undo, redo = undoable(session, sheet)
+    return Worked(
+        sheet.id,
+        sheet.title,
+        sheet.version,
+        sheet.changed_at.isoformat(),
+        {section: entries(session, sheet, section) for section in SECTIONS},
+        reduce_logbook(parse_logbook(document)),
+        undo,
+        redo,
+    )

@@ -1,0 +1,7 @@
+"""Sheets, instruments and quantities as the API shows them: texts ready to read, floats to draw."""
+
+from metrion.web.present.instruments import instrument_view
+from metrion.web.present.quantities import open_looks
+from metrion.web.present.sheets import sheet_summary, sheet_view
+
+__all__ = ["instrument_view", "open_looks", "sheet_summary", "sheet_view"]

@@ -1,0 +1,169 @@
+"""Quantities with their readings, result, working and second looks as the API shows them."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import replace
+from fractions import Fraction
+from typing import Any
+
+from metrion.core.desk import zero_words
+from metrion.core.logbook import Reviewed
+from metrion.core.measurements import Measurement, MeasurementResult, reduce_measurement
+from metrion.core.numbers import to_text
+from metrion.core.observations import Observation, Sort
+from metrion.core.review import Flag, Level
+from metrion.report import working
+from metrion.store.records import Kept
+from metrion.web.present.instruments import shown, steps_view
+
+_OVERRULED = "looked_again"
+
+
+def quantity_view(reviewed: Reviewed, entry: Kept, readings: Sequence[Kept]) -> dict[str, Any]:
+    """A quantity, whole."""
+    result, measurement = reviewed.result, reviewed.result.measurement
+    instrument = measurement.instrument
+    return {
+        "id": measurement.id,
+        "version": entry.version,
+        "name": measurement.name,
+        "symbol": measurement.symbol,
+        "instrument": instrument.id,
+        "unit": instrument.unit,
+        "face": measurement.face,
+        "items": measurement.items,
+        "sort": str(measurement.sort),
+        "zero": [check.id for check in measurement.checks],
+        "zero_exact": entry.record.get("zero_exact") is True,
+        "zero_error": float(measurement.zero_error),
+        "zero_text": shown(instrument.value_text(measurement.zero_error)),
+        "zero_words": zero_words(instrument, measurement.effective_checks),
+        "convention": measurement.convention.id,
+        "convention_name": measurement.convention.name,
+        "readings": [
+            reading_view(measurement, index, reading) for index, reading in enumerate(readings)
+        ],
+        "result": result_view(result),
+        "working": steps_view(working(result)),
+        "flags": flags_view(reviewed, entry, readings),
+    }
+
+
+def reading_view(measurement: Measurement, index: int, entry: Kept) -> dict[str, Any]:
+    """One reading: marks and lines, read, corrected, and its place on the axis."""
+    observation, instrument = measurement.observations[index], measurement.instrument
+    corrected = measurement.corrected[index]
+    return {
+        "id": entry.id,
+        "version": entry.version,
+        "place": observation.place,
+        "excluded": observation.excluded,
+        "main": " / ".join(shown(instrument.main_text(look.main)) for look in observation.looks),
+        "line": " / ".join(to_text(Fraction(look.line)) for look in observation.looks),
+        "position": float(measurement.observed[index]),
+        "read": shown(instrument.value_text(measurement.observed[index])),
+        "corrected": _with_decimals(measurement, corrected),
+        "value": float(corrected),
+        "at": entry.record.get("at"),
+        "history": _history(entry.record),
+    }
+
+
+def _with_decimals(measurement: Measurement, value: Fraction) -> str:
+    return shown(measurement.instrument.value_text(value))
+
+
+def _history(record: dict[str, Any]) -> list[dict[str, str]]:
+    """Earlier figures; entries that other programs wrote in another form are passed over."""
+    history = record.get("history")
+    if not isinstance(history, list):
+        return []
+    return [
+        {
+            "main": shown(str(earlier.get("main", ""))),
+            "line": str(earlier.get("fine", "")),
+            "at": str(earlier.get("at", "")),
+            "why": str(earlier.get("why", "")),
+        }
+        for earlier in history
+        if isinstance(earlier, dict)
+    ]
+
+
+def result_view(result: MeasurementResult) -> dict[str, Any]:
+    """Mean and uncertainty: the sentence to read, floats to draw the band."""
+    measurement = result.measurement
+    count = len(measurement.counting)
+    view: dict[str, Any] = {
+        "count": count,
+        "sentence": None,
+        "mean": None,
+        "low": None,
+        "high": None,
+        "relative_percent": None,
+    }
+    if result.mean is None or result.uncertainty is None or result.rounded is None:
+        return view
+    # The band is drawn where the readings stand: before a stack is divided.
+    middle, half = (
+        float(number * measurement.divisor) for number in (result.mean, result.uncertainty.size)
+    )
+    percent = result.relative_percent
+    return view | {
+        "sentence": shown(result.rounded.text),
+        "mean": middle,
+        "low": middle - half,
+        "high": middle + half,
+        "relative_percent": None if percent is None else f"{float(percent):.2g}",
+    }
+
+
+def flags_view(reviewed: Reviewed, entry: Kept, readings: Sequence[Kept]) -> list[dict[str, Any]]:
+    """Every flag, with what the result would be without the reading it is about."""
+    measurement = reviewed.result.measurement
+    return [
+        {
+            "code": flag.code,
+            "level": str(flag.level),
+            "message": flag.message,
+            "observation": flag.observation,
+            "suggestion": dict(flag.suggestion),
+            "settled": _is_settled(flag, measurement, entry, readings),
+            "without": _without(measurement, flag),
+        }
+        for flag in reviewed.flags
+    ]
+
+
+def open_looks(reviewed: Reviewed, entry: Kept, readings: Sequence[Kept]) -> int:
+    """How many warnings are neither settled nor about something set aside."""
+    measurement = reviewed.result.measurement
+    return sum(
+        flag.level is Level.WARNING and not _is_settled(flag, measurement, entry, readings)
+        for flag in reviewed.flags
+    )
+
+
+def _is_settled(
+    flag: Flag, measurement: Measurement, entry: Kept, readings: Sequence[Kept]
+) -> bool:
+    """Whether the student looked again, took the zero as exact, or set the reading aside."""
+    if flag.code == "zero-unchecked" and entry.record.get("zero_exact") is True:
+        return True
+    about = entry
+    if flag.observation is not None:
+        if measurement.observations[flag.observation].excluded:
+            return True
+        about = readings[flag.observation]
+    looked = about.record.get(_OVERRULED)
+    return isinstance(looked, list) and flag.code in looked
+
+
+def _without(measurement: Measurement, flag: Flag) -> str | None:
+    if flag.observation is None or measurement.sort is not Sort.SINGLE:
+        return None
+    observations: list[Observation] = list(measurement.observations)
+    observations[flag.observation] = replace(observations[flag.observation], excluded="tried")
+    result = reduce_measurement(replace(measurement, observations=tuple(observations)))
+    return shown(result.rounded.text) if result.rounded else None

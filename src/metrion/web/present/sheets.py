@@ -1,0 +1,82 @@
+"""Sheets as the API shows them."""
+
+from __future__ import annotations
+
+from collections import defaultdict
+from typing import Any
+
+from metrion.store.records import Kept
+from metrion.web.notebook import Worked
+from metrion.web.present.instruments import instrument_view, zero_check_view
+from metrion.web.present.quantities import open_looks, quantity_view, result_view
+
+
+def sheet_view(worked: Worked) -> dict[str, Any]:
+    """A sheet, whole."""
+    logbook = worked.results.logbook
+    instruments = {instrument.id: instrument for instrument in logbook.instruments}
+    readings = _readings(worked)
+    return {
+        **_head(worked),
+        "undo": worked.undo,
+        "redo": worked.redo,
+        "instruments": [
+            instrument_view(instrument, entry)
+            for instrument, entry in zip(
+                logbook.instruments, worked.entries["instruments"], strict=True
+            )
+        ],
+        "zero_checks": [
+            zero_check_view(check, instruments[check.instrument], entry)
+            for check, entry in zip(
+                logbook.zero_checks, worked.entries["zero_checks"], strict=True
+            )
+        ],
+        "quantities": [
+            quantity_view(reviewed, entry, readings[entry.id])
+            for reviewed, entry in zip(
+                worked.results.measurements, worked.entries["measurements"], strict=True
+            )
+        ],
+        "derived": [
+            {"id": found.derived.id, "name": found.derived.name,
+             "sentence": found.rounded and found.rounded.text}
+            for found in worked.results.derived
+        ],
+    }  # fmt: skip
+
+
+def sheet_summary(worked: Worked) -> dict[str, Any]:
+    """A sheet as the notebook lists it: its result sentences and its open second looks."""
+    readings = _readings(worked)
+    pairs = list(zip(worked.results.measurements, worked.entries["measurements"], strict=True))
+    return {
+        **_head(worked),
+        "results": [
+            {
+                "id": entry.id,
+                "name": reviewed.result.measurement.name,
+                "symbol": reviewed.result.measurement.symbol,
+                "open_looks": open_looks(reviewed, entry, readings[entry.id]),
+                **result_view(reviewed.result),
+            }
+            for reviewed, entry in pairs
+        ],
+        "instruments": [i.name for i in worked.results.logbook.instruments],
+    }
+
+
+def _head(worked: Worked) -> dict[str, Any]:
+    return {
+        "id": worked.id,
+        "title": worked.title,
+        "version": worked.version,
+        "changed_at": worked.changed_at,
+    }
+
+
+def _readings(worked: Worked) -> dict[str, list[Kept]]:
+    found: dict[str, list[Kept]] = defaultdict(list)
+    for entry in worked.entries["observations"]:
+        found[entry.measurement or ""].append(entry)
+    return found

@@ -1,0 +1,409 @@
+"""What goes over the wire. The front end's types are made from these."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from marshmallow import Schema, fields, validate
+
+_NAME = validate.Length(min=1, max=200)
+_ID = validate.Length(min=1, max=200)
+
+
+def _text(**more: Any) -> fields.String:
+    return fields.String(required=True, **more)
+
+
+def _maybe_text(**more: Any) -> fields.String:
+    return fields.String(required=True, allow_none=True, **more)
+
+
+def _number(**more: Any) -> fields.Float:
+    return fields.Float(required=True, **more)
+
+
+def _many(schema: type[Schema]) -> fields.List[Any]:
+    return fields.List(fields.Nested(schema), required=True)
+
+
+class SpanSchema(Schema):
+    """A piece of a line of working."""
+
+    text = _text()
+    tint = _text(validate=validate.OneOf(["plain", "main", "fine", "zero", "result"]))
+
+
+class StepSchema(Schema):
+    """One line of working."""
+
+    label = _text()
+    spans = _many(SpanSchema)
+
+
+class NumeralSchema(Schema):
+    """A numeral printed at a fine line."""
+
+    line = fields.Integer(required=True)
+    text = _text()
+
+
+class LinesSchema(Schema):
+    """Where the lines of an instrument lie, in its unit."""
+
+    division = _number()
+    least_count = _number()
+    fine_divisions = fields.Integer(required=True)
+    extended = fields.Boolean(required=True)
+    places = fields.List(fields.Float(), required=True)
+    worths = fields.List(fields.Float(), required=True)
+    main_every = fields.Integer(required=True)
+    main_step = _number()
+    main_unit = _text()
+    fine_numerals = _many(NumeralSchema)
+    low = _number(allow_none=True)
+    high = _number(allow_none=True)
+
+
+class InstrumentSchema(Schema):
+    """An instrument, its least count and its lines."""
+
+    id = _text()
+    version = fields.Integer(required=True)
+    name = _text()
+    kind = _text(validate=validate.OneOf(["vernier", "screw", "angular"]))
+    unit = _text()
+    main_division = _text()
+    fine_divisions = fields.Integer(required=True)
+    span = fields.Integer(required=True, allow_none=True)
+    range = fields.List(fields.String(), required=True, allow_none=True)
+    maker_limit = _maybe_text()
+    numerals = _text(validate=validate.OneOf(["mm", "cm"]))
+    fine_as = _text(validate=validate.OneOf(["line", "numeral", "worth"]))
+    least_count = _text()
+    pattern = _text()
+    derivation = _many(StepSchema)
+    lines = fields.Nested(LinesSchema, required=True)
+
+
+class ZeroCheckSchema(Schema):
+    """A zero check and the error it shows."""
+
+    id = _text()
+    version = fields.Integer(required=True)
+    instrument = _text()
+    face = _text()
+    phase = _text(validate=validate.OneOf(["before", "after"]))
+    main = _text()
+    line = _text()
+    reference = _maybe_text()
+    error = _number()
+    error_text = _text()
+    correction_text = _text()
+    at = _maybe_text()
+
+
+class EarlierSchema(Schema):
+    """Figures of a reading before it was changed."""
+
+    main = _text()
+    line = _text()
+    at = _text()
+    why = _text()
+
+
+class ReadingSchema(Schema):
+    """One reading."""
+
+    id = _text()
+    version = fields.Integer(required=True)
+    place = _text()
+    excluded = _text()
+    main = _text()
+    line = _text()
+    position = _number()
+    read = _text()
+    corrected = _text()
+    value = _number()
+    at = _maybe_text()
+    history = _many(EarlierSchema)
+
+
+class ResultSchema(Schema):
+    """What a quantity comes to; None until a reading counts."""
+
+    count = fields.Integer(required=True)
+    sentence = _maybe_text()
+    mean = _number(allow_none=True)
+    low = _number(allow_none=True)
+    high = _number(allow_none=True)
+    relative_percent = _maybe_text()
+
+
+class FlagSchema(Schema):
+    """Something that deserves a second look."""
+
+    code = _text()
+    level = _text(validate=validate.OneOf(["info", "warning"]))
+    message = _text()
+    observation = fields.Integer(required=True, allow_none=True)
+    suggestion = fields.Dict(keys=fields.String(), values=fields.Raw(), required=True)
+    settled = fields.Boolean(required=True)
+    without = _maybe_text()
+
+
+class QuantitySchema(Schema):
+    """A quantity with its readings, result, working and second looks."""
+
+    id = _text()
+    version = fields.Integer(required=True)
+    name = _text()
+    symbol = _text()
+    instrument = _text()
+    unit = _text()
+    face = _text()
+    items = fields.Integer(required=True)
+    sort = _text()
+    zero = fields.List(fields.String(), required=True)
+    zero_exact = fields.Boolean(required=True)
+    zero_error = _number()
+    zero_text = _text()
+    zero_words = _text()
+    convention = _text()
+    convention_name = _text()
+    readings = _many(ReadingSchema)
+    result = fields.Nested(ResultSchema, required=True)
+    working = _many(StepSchema)
+    flags = _many(FlagSchema)
+
+
+class DerivedSchema(Schema):
+    """A derived quantity of a sheet."""
+
+    id = _text()
+    name = _text()
+    sentence = _maybe_text()
+
+
+class SheetHeadSchema(Schema):
+    """What every answer about a sheet begins with."""
+
+    id = _text()
+    title = _text()
+    version = fields.Integer(required=True)
+    changed_at = _text()
+
+
+class SheetSchema(SheetHeadSchema):
+    """A sheet, whole."""
+
+    undo = _maybe_text()
+    redo = _maybe_text()
+    instruments = _many(InstrumentSchema)
+    zero_checks = _many(ZeroCheckSchema)
+    quantities = _many(QuantitySchema)
+    derived = _many(DerivedSchema)
+
+
+class SummaryResultSchema(ResultSchema):
+    """A result as the notebook lists it."""
+
+    id = _text()
+    name = _text()
+    symbol = _text()
+    open_looks = fields.Integer(required=True)
+
+
+class SheetSummarySchema(SheetHeadSchema):
+    """A sheet as the notebook lists it."""
+
+    results = _many(SummaryResultSchema)
+    instruments = fields.List(fields.String(), required=True)
+
+
+class SheetListSchema(Schema):
+    """The notebook: sheets, and those in the trash."""
+
+    sheets = _many(SheetSummarySchema)
+    trash = _many(SheetHeadSchema)
+
+
+class NewSheetSchema(Schema):
+    """A new, empty sheet."""
+
+    id = fields.String(validate=_ID)
+    title = _text(validate=_NAME)
+
+
+class SheetPatchSchema(Schema):
+    """A new title."""
+
+    title = _text(validate=_NAME)
+
+
+class InstrumentFields(Schema):
+    """An instrument as the student describes it; what its numbers must be is the core's to say."""
+
+    name = fields.String(validate=_NAME)
+    kind = fields.String()
+    unit = fields.String()
+    main_division = fields.String()
+    pitch = fields.String()
+    fine_divisions = fields.Integer(strict=True)
+    span = fields.Integer(strict=True)
+    numbering = fields.String()
+    range = fields.List(fields.String(), allow_none=True)
+    maker_limit = fields.String(allow_none=True)
+    numerals = fields.String(validate=validate.OneOf(["mm", "cm"]))
+    fine_as = fields.String(validate=validate.OneOf(["line", "numeral", "worth"]))
+
+
+class ZeroCheckFields(Schema):
+    """A zero check; ``main`` and ``fine`` as they would stand in a logbook file."""
+
+    instrument = fields.String()
+    face = fields.String(allow_none=True)
+    main = fields.String()
+    fine = fields.Raw(metadata={"type": ["integer", "string"]})
+    reference = fields.String(allow_none=True)
+    phase = fields.String(validate=validate.OneOf(["before", "after"]))
+
+
+class QuantityFields(Schema):
+    """A quantity; a null takes a field away."""
+
+    name = fields.String(validate=_NAME)
+    symbol = fields.String(validate=validate.Length(max=20))
+    instrument = fields.String()
+    face = fields.String(allow_none=True)
+    items = fields.Integer(strict=True)
+    zero = fields.List(fields.String())
+    zero_exact = fields.Boolean(allow_none=True)
+    convention = fields.String()
+    looked_again = fields.List(fields.String())
+
+
+class ReadingFields(Schema):
+    """A reading; ``main`` and ``fine`` as they would stand in a logbook file."""
+
+    main = fields.String()
+    fine = fields.Raw(metadata={"type": ["integer", "string"]})
+    second_turn = fields.Boolean(allow_none=True)
+    place = fields.String(allow_none=True, validate=validate.Length(max=100))
+    excluded = fields.String(allow_none=True, validate=validate.Length(max=500))
+    note = fields.String(allow_none=True, validate=validate.Length(max=1000))
+    looked_again = fields.List(fields.String())
+
+
+class ReadingPatch(ReadingFields):
+    """A change to a reading; ``why`` goes into its history if its figures change."""
+
+    why = fields.String(validate=validate.Length(max=500))
+
+
+class QuantityReading(ReadingFields):
+    """A reading with the quantity it is one of."""
+
+    quantity = _text()
+
+
+def _new(schema: type[Schema], name: str) -> type[Schema]:
+    """The schema for a new entry: the client makes the id, so that sending twice adds once."""
+    return type(name, (schema,), {"id": fields.String(validate=_ID)})
+
+
+NewInstrument = _new(InstrumentFields, "NewInstrument")
+NewZeroCheck = _new(ZeroCheckFields, "NewZeroCheck")
+NewQuantity = _new(QuantityFields, "NewQuantity")
+NewReading = _new(QuantityReading, "NewReading")
+
+
+class TypedSchema(Schema):
+    """What has been typed so far, or where the slider stands (``position``)."""
+
+    seq = fields.Integer(required=True)
+    instrument = _text()
+    main = fields.String(load_default="")
+    fine = fields.String(load_default="")
+    fine_as = fields.String(
+        load_default="line", validate=validate.OneOf(["line", "numeral", "worth"])
+    )
+    position = fields.Float(allow_none=True, load_default=None)
+    zero = fields.List(fields.String(), load_default=list)
+
+
+class NeighbourSchema(Schema):
+    """A line beside the coinciding one."""
+
+    line = fields.Integer(required=True)
+    mark = _number()
+    miss = _number()
+    words = _text()
+
+
+class FigureSchema(Schema):
+    """One blank of the equation: its value as a file would hold it, or what is wrong."""
+
+    value = _maybe_text()
+    fault = _text()
+
+
+class FineFigureSchema(FigureSchema):
+    """The fine blank, with the other two ways to say the same."""
+
+    numeral = _maybe_text()
+    worth = _maybe_text()
+
+
+class AnswerSchema(Schema):
+    """What the desk knows of an entry."""
+
+    seq = fields.Integer(required=True)
+    main = fields.Nested(FigureSchema, required=True)
+    fine = fields.Nested(FineFigureSchema, required=True)
+    read = _maybe_text()
+    corrected = _maybe_text()
+    position = _number(allow_none=True)
+    bounds = fields.List(fields.String(), required=True, allow_none=True)
+    meets = _number(allow_none=True)
+    neighbours = _many(NeighbourSchema)
+    sentences = fields.List(fields.String(), required=True)
+
+
+class PatternSchema(Schema):
+    """A common fine scale to start from."""
+
+    id = _text()
+    title = _text()
+    description = _text()
+    instrument = fields.Nested(InstrumentSchema, required=True)
+    record = fields.Dict(keys=fields.String(), values=fields.Raw(), required=True)
+
+
+class ConventionSchema(Schema):
+    """A convention that can be chosen, in words."""
+
+    id = _text()
+    name = _text()
+    words = fields.List(fields.String(), required=True)
+
+
+class SettingsSchema(Schema):
+    """The settings of the notebook."""
+
+    theme = fields.String(validate=validate.OneOf(["light", "dark", "system"]))
+    decimal_sign = fields.String(validate=validate.OneOf(["point", "comma"]))
+    single_keys = fields.Boolean()
+
+
+class FaultSchema(Schema):
+    """One thing that is wrong, and where."""
+
+    pointer = _text()
+    message = _text()
+
+
+class ErrorSchema(Schema):
+    """The shape of every error."""
+
+    message = _text()
+    faults = _many(FaultSchema)

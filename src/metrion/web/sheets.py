@@ -1,0 +1,142 @@
+"""``/api/sheets``: the notebook, its sheets as wholes, and their files."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Callable
+from datetime import UTC, datetime
+from typing import Any
+
+from flask import Response, request
+from flask_smorest import Blueprint
+from sqlalchemy.orm import Session
+
+from metrion.formats.strict_json import read_json, write_json
+from metrion.store.commands import redo, undo
+from metrion.store.documents import sheet_document
+from metrion.store.models import Sheet
+from metrion.store.sheets import add_sheet, all_sheets, find_sheet, take_in
+from metrion.web.notebook import Worked, notebook
+from metrion.web.present import sheet_summary, sheet_view
+from metrion.web.schemas import (
+    NewSheetSchema,
+    SheetListSchema,
+    SheetPatchSchema,
+    SheetSchema,
+)
+
+blueprint = Blueprint("sheets", __name__, url_prefix="/api/sheets")
+
+
+@blueprint.get("")
+@blueprint.response(200, SheetListSchema)
+def list_sheets() -> dict[str, Any]:
+    """All sheets with their results, and what is in the trash."""
+    with notebook().store.reading() as session:
+        return {
+            "sheets": [
+                sheet_summary(notebook().worked(session, sheet)) for sheet in all_sheets(session)
+            ],
+            "trash": [_head(sheet) for sheet in all_sheets(session, deleted=True)],
+        }
+
+
+def _head(sheet: Sheet) -> dict[str, Any]:
+    return {
+        "id": sheet.id,
+        "title": sheet.title,
+        "version": sheet.version,
+        "changed_at": sheet.changed_at.isoformat(),
+    }
+
+
+@blueprint.post("")
+@blueprint.arguments(NewSheetSchema)
+@blueprint.response(201, SheetSchema)
+def create_sheet(body: dict[str, Any]) -> dict[str, Any]:
+    """A new, empty sheet. 409 if its id is taken."""
+    with notebook().store.writing() as session:
+        key = add_sheet(session, body["title"], body.get("id")).id
+    return sheet_view(notebook().sheet(key))
+
+
+@blueprint.post("/import")
+@blueprint.response(201, SheetSchema)
+def import_sheet() -> dict[str, Any]:
+    """A new sheet from a logbook file, sent as the body. 422 with all faults of the file."""
+    document = read_json(request.get_data())
+    with notebook().store.writing() as session:
+        key = take_in(session, document).id
+    return sheet_view(notebook().sheet(key))
+
+
+@blueprint.get("/<key>")
+@blueprint.response(200, SheetSchema)
+def get_sheet(key: str) -> dict[str, Any]:
+    """A sheet with everything it comes to. 404 if there is none."""
+    return sheet_view(notebook().sheet(key))
+
+
+@blueprint.patch("/<key>")
+@blueprint.arguments(SheetPatchSchema)
+@blueprint.response(200, SheetSchema)
+def rename_sheet(body: dict[str, Any], key: str) -> dict[str, Any]:
+    """A new title. 404 if there is no such sheet."""
+    with notebook().store.writing() as session:
+        sheet = find_sheet(session, key)
+        sheet.title = body["title"]
+        sheet.version += 1
+        sheet.changed_at = datetime.now(UTC)
+    return sheet_view(notebook().sheet(key))
+
+
+@blueprint.delete("/<key>")
+@blueprint.response(204)
+def delete_sheet(key: str) -> None:
+    """Into the trash. 404 if there is no such sheet."""
+    with notebook().store.writing() as session:
+        find_sheet(session, key).deleted_at = datetime.now(UTC)
+
+
+@blueprint.post("/<key>/restore")
+@blueprint.response(200, SheetSchema)
+def restore_sheet(key: str) -> dict[str, Any]:
+    """Out of the trash again. 404 if there is no such sheet."""
+    with notebook().store.writing() as session:
+        find_sheet(session, key, deleted=True).deleted_at = None
+    return sheet_view(notebook().sheet(key))
+
+
+@blueprint.post("/<key>/undo")
+@blueprint.response(200, SheetSchema)
+def undo_last(key: str) -> dict[str, Any]:
+    """Take the last change back. 409 if there is none."""
+    return sheet_view(_step(key, undo))
+
+
+@blueprint.post("/<key>/redo")
+@blueprint.response(200, SheetSchema)
+def redo_last(key: str) -> dict[str, Any]:
+    """Make the change again that was taken back last. 409 if there is none."""
+    return sheet_view(_step(key, redo))
+
+
+def _step(key: str, direction: Callable[[Session, Sheet], str]) -> Worked:
+    with notebook().store.writing() as session:
+        direction(session, find_sheet(session, key))
+    return notebook().sheet(key)
+
+
+@blueprint.get("/<key>/logbook")
+@blueprint.response(200, content_type="application/json")
+def download_logbook(key: str) -> Response:
+    """The sheet as a ``metrion-logbook`` file. 404 if there is none."""
+    with notebook().store.reading() as session:
+        sheet = find_sheet(session, key)
+        text = write_json(sheet_document(session, sheet)) + "\n"
+        name = re.sub(r"[^A-Za-z0-9]+", "-", sheet.title).strip("-").lower() or "sheet"
+    return Response(
+        text,
+        mimetype="application/json",
+        headers={"Content-Disposition": f'attachment; filename="{name}.metrion.json"'},
+    )
