@@ -14,7 +14,8 @@ from metrion.core.scales import Line, Look, VernierScale
 from metrion.core.scales.numerals import Numerals
 
 _GLYPHS = {"½": "1/2", "¼": "1/4", "¾": "3/4"}
-_MIXED = re.compile(r"(-?)([0-9]*) *(½|¼|¾|[0-9]+/[0-9]+)")
+_MIXED = re.compile(r"(-?)(?:([0-9]+) +)?([0-9]+/[0-9]+)|(-?)([0-9]*) *([½¼¾])")
+_OPEN = re.compile(r"(-?)(?:\.([0-9]+)|([0-9]+)\.)")
 _SEVERAL = re.compile(r"([0-9]+) *(?:-|–|\.\.) *([0-9]+)")
 _ANGLE = re.compile(r"(-?[0-9]+) *[°: ] *([0-9]{1,2}) *[′']?")
 
@@ -57,11 +58,13 @@ def typed_number(text: str) -> Fraction:
     """
     plain = text.strip().replace(",", ".").replace("−", "-")
     if match := _MIXED.fullmatch(plain):
-        sign, whole, part = match.groups()
+        sign, whole, part = match.groups()[:3] if match[3] else match.groups()[3:]
         size = parse_exact(whole or "0") + parse_exact(_GLYPHS.get(part, part))
         return -size if sign else size
-    plain = re.sub(r"^(-?)\.", r"\g<1>0.", plain)
-    return parse_exact(plain.removesuffix(".") if plain.endswith(".") else plain)
+    if match := _OPEN.fullmatch(plain):
+        sign, decimals, whole = match.groups()
+        return parse_exact(f"{sign}{whole or 0}.{decimals or 0}")
+    return parse_exact(plain)
 
 
 def typed_main(instrument: Instrument, text: str) -> Fraction:

@@ -94,7 +94,7 @@ def parse_unit(text: str) -> Unit:
         )
     factor: Number = Fraction(1)
     dimension = NONE
-    for sign, name, power in re.findall(r"([*/]?)(?<![a-z*])([a-z]+)(?:\*\*(-?[0-9]+))?", text):
+    for sign, name, power in re.findall(rf"([*/]?){_FACTOR}", text):
         if name not in _UNITS:
             raise UnitError(f"{name} is no unit known here; known are {', '.join(_UNITS)}")
         exponent = int(power or 1) * (-1 if sign == "/" else 1)

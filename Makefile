@@ -1,0 +1,83 @@
+# Metrion: `make demo` to try it, `make test` before a change lands. See CONTRIBUTING.md.
+
+SHELL := /bin/bash
+.DELETE_ON_ERROR:
+
+PYTHON ?= python3
+VENV := .venv
+BIN := $(VENV)/bin
+STAMPS := .stamps
+CHROME = $$(scripts/find_chromium.sh)
+
+FRONT_SOURCES := $(shell find frontend/src frontend/public frontend/index.html frontend/vite.config.ts frontend/tsconfig.json -type f 2>/dev/null)
+
+.PHONY: setup demo test check format types screenshots benchmarks clean chromium
+.PHONY: check-python check-front test-python test-front test-browser
+
+setup: $(STAMPS)/python $(STAMPS)/front
+
+demo: setup
+	@exec $(BIN)/metrion demo
+
+test: setup check test-python test-front test-browser
+
+check: check-python check-front
+
+$(STAMPS):
+	@mkdir -p $@
+
+$(STAMPS)/python: requirements.txt requirements-dev.txt pyproject.toml | $(STAMPS)
+	@scripts/need_python.sh "$(PYTHON)"
+	$(PYTHON) -m venv $(VENV)
+	$(BIN)/python -m pip install --quiet --disable-pip-version-check uv==0.13.9
+	VIRTUAL_ENV=$(CURDIR)/$(VENV) $(BIN)/uv pip install --quiet --require-hashes -r requirements-dev.txt
+	VIRTUAL_ENV=$(CURDIR)/$(VENV) $(BIN)/uv pip install --quiet --no-deps --no-build-isolation -e .
+	@touch $@
+
+$(STAMPS)/node_modules: frontend/package-lock.json frontend/package.json | $(STAMPS)
+	@scripts/need_node.sh
+	cd frontend && npm ci --no-fund --no-audit --loglevel=error
+	@touch $@
+
+$(STAMPS)/front: $(STAMPS)/node_modules $(FRONT_SOURCES) | $(STAMPS)
+	cd frontend && npm run --silent build
+	@touch $@
+
+check-python: $(STAMPS)/python
+	$(BIN)/ruff format --check src tests scripts benchmarks
+	$(BIN)/ruff check src tests scripts benchmarks
+	$(BIN)/mypy
+	$(BIN)/lint-imports
+
+check-front: $(STAMPS)/python $(STAMPS)/node_modules
+	cd frontend && npm run --silent format && npm run --silent lint && npx tsc --noEmit
+	$(BIN)/python scripts/write_openapi.py var/openapi.json
+	cd frontend && npx openapi-typescript ../var/openapi.json --check -o src/api/schema.d.ts >/dev/null 2>&1 \
+		|| { echo "frontend/src/api/schema.d.ts is not current: run make types"; exit 1; }
+
+test-python: $(STAMPS)/python
+	$(BIN)/pytest -q --ignore tests/browser
+
+test-front: $(STAMPS)/node_modules
+	cd frontend && npm run --silent test
+
+test-browser: setup
+	@chrome="$(CHROME)" && echo "Browser: $$chrome" && CHROMIUM="$$chrome" $(BIN)/pytest -q tests/browser
+
+format: $(STAMPS)/python $(STAMPS)/node_modules
+	$(BIN)/ruff format src tests scripts benchmarks
+	$(BIN)/ruff check --fix src tests scripts benchmarks
+	cd frontend && npm run --silent format:write
+
+types: $(STAMPS)/python $(STAMPS)/node_modules
+	$(BIN)/python scripts/write_openapi.py var/openapi.json
+	cd frontend && npm run --silent types
+
+screenshots: setup
+	@chrome="$(CHROME)" && CHROMIUM="$$chrome" $(BIN)/python scripts/take_screenshots.py docs/screenshots
+
+benchmarks: setup
+	@chrome="$(CHROME)" && CHROMIUM="$$chrome" $(BIN)/python benchmarks/typing.py
+
+clean:
+	rm -rf $(VENV) $(STAMPS) frontend/node_modules src/metrion/web/static var

@@ -1,0 +1,77 @@
+import createClient from "openapi-fetch";
+
+import type { components, paths } from "./schema";
+
+export type Schemas = components["schemas"];
+export type Sheet = Schemas["Sheet"];
+export type SheetSummary = Schemas["SheetSummary"];
+export type Instrument = Schemas["Instrument"];
+export type Lines = Schemas["Lines"];
+export type ZeroCheck = Schemas["ZeroCheck"];
+export type Quantity = Schemas["Quantity"];
+export type Reading = Schemas["Reading"];
+export type Flag = Schemas["Flag"];
+export type Step = Schemas["Step"];
+export type Answer = Schemas["Answer"];
+export type Neighbour = Schemas["Neighbour"];
+export type Pattern = Schemas["Pattern"];
+export type Settings = Schemas["Settings"];
+export type FineAs = Instrument["fine_as"];
+
+export const client = createClient<paths>({ baseUrl: window.location.origin });
+
+export interface Fault {
+  pointer: string;
+  message: string;
+}
+
+/** The server refused, or could not be reached; `faults` says what is wrong and where. */
+export class ApiError extends Error {
+  readonly faults: Fault[];
+  readonly status: number;
+
+  constructor(message: string, faults: Fault[], status: number) {
+    super(message);
+    this.faults = faults;
+    this.status = status;
+  }
+
+  /** Whether nothing was heard of the server at all. */
+  get away(): boolean {
+    return this.status === 0;
+  }
+}
+
+interface Outcome<T> {
+  data?: T;
+  error?: unknown;
+  response: Response;
+}
+
+/** The body of an answer, or an `ApiError`. */
+export async function body<T>(call: Promise<Outcome<T>>): Promise<T> {
+  let outcome: Outcome<T>;
+  try {
+    outcome = await call;
+  } catch {
+    throw new ApiError("Metrion does not answer; nothing typed is lost.", [], 0);
+  }
+  if (!outcome.response.ok) throw asError(outcome.error, outcome.response.status);
+  return outcome.data as T;
+}
+
+/** The `ApiError` for what a server sent instead of an answer. */
+export function asError(sent: unknown, status: number): ApiError {
+  const error = (typeof sent === "object" && sent !== null ? sent : {}) as Partial<ApiError>;
+  return new ApiError(
+    error.message ?? `The server answered ${status}.`,
+    error.faults ?? [],
+    status,
+  );
+}
+
+/** An id that no other entry has. */
+export function newId(): string {
+  const random = crypto.getRandomValues(new Uint8Array(16));
+  return Array.from(random, (byte) => byte.toString(16).padStart(2, "0")).join("");
+}

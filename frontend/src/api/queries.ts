@@ -1,0 +1,182 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+
+import { asError, body, client, newId, type Schemas, type Sheet } from "./client";
+
+const SHEETS = ["sheets"] as const;
+const SETTINGS = ["settings"] as const;
+const sheetKey = (id: string) => ["sheet", id] as const;
+
+export function useSheets() {
+  return useQuery({ queryKey: SHEETS, queryFn: () => body(client.GET("/api/sheets")) });
+}
+
+export function useSheet(id: string) {
+  return useQuery({
+    queryKey: sheetKey(id),
+    queryFn: () => body(client.GET("/api/sheets/{key}", { params: { path: { key: id } } })),
+  });
+}
+
+export function useShelf() {
+  return useQuery({
+    queryKey: ["shelf"],
+    queryFn: () => body(client.GET("/api/instruments/shelf")),
+    staleTime: Infinity,
+  });
+}
+
+export function useSettingsQuery() {
+  return useQuery({ queryKey: SETTINGS, queryFn: () => body(client.GET("/api/settings")) });
+}
+
+export function useChangeSettings() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (settings: Schemas["Settings"]) =>
+      body(client.PATCH("/api/settings", { body: settings })),
+    onSuccess: (settings) => queries.setQueryData(SETTINGS, settings),
+  });
+}
+
+/** Something that changes a sheet and answers with the sheet as it is then. */
+function useSheetChange<Given>(change: (given: Given) => Promise<Sheet>) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: change,
+    onSuccess: (sheet) => {
+      queries.setQueryData(sheetKey(sheet.id), sheet);
+      void queries.invalidateQueries({ queryKey: SHEETS });
+    },
+  });
+}
+
+export function useNewSheet() {
+  return useSheetChange((title: string) =>
+    body(client.POST("/api/sheets", { body: { id: newId(), title } })),
+  );
+}
+
+export function useImport() {
+  return useSheetChange(async (file: File) => {
+    const response = await fetch("/api/sheets/import", { method: "POST", body: file });
+    const sent: unknown = await response.json();
+    if (!response.ok) throw asError(sent, response.status);
+    return sent as Sheet;
+  });
+}
+
+export function useRename(id: string) {
+  return useSheetChange((title: string) =>
+    body(client.PATCH("/api/sheets/{key}", { params: { path: { key: id } }, body: { title } })),
+  );
+}
+
+export function useRestore() {
+  return useSheetChange((id: string) =>
+    body(client.POST("/api/sheets/{key}/restore", { params: { path: { key: id } } })),
+  );
+}
+
+export function useTrash() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (id: string) =>
+      body(client.DELETE("/api/sheets/{key}", { params: { path: { key: id } } })),
+    onSuccess: () => queries.invalidateQueries({ queryKey: SHEETS }),
+  });
+}
+
+export function useUndo(id: string) {
+  return useSheetChange((direction: "undo" | "redo") => {
+    const params = { path: { key: id } };
+    return body(
+      direction === "undo"
+        ? client.POST("/api/sheets/{key}/undo", { params })
+        : client.POST("/api/sheets/{key}/redo", { params }),
+    );
+  });
+}
+
+export function useAddInstrument(sheet: string) {
+  return useSheetChange((instrument: Schemas["NewInstrument"]) =>
+    body(
+      client.POST("/api/sheets/{sheet}/instruments", {
+        params: { path: { sheet } },
+        body: instrument,
+      }),
+    ),
+  );
+}
+
+export function useAddZeroCheck(sheet: string) {
+  return useSheetChange((check: Schemas["NewZeroCheck"]) =>
+    body(
+      client.POST("/api/sheets/{sheet}/zero_checks", { params: { path: { sheet } }, body: check }),
+    ),
+  );
+}
+
+export function useAddQuantity(sheet: string) {
+  return useSheetChange((quantity: Schemas["NewQuantity"]) =>
+    body(
+      client.POST("/api/sheets/{sheet}/quantities", {
+        params: { path: { sheet } },
+        body: quantity,
+      }),
+    ),
+  );
+}
+
+export function useAddReading(sheet: string) {
+  return useSheetChange((reading: Schemas["NewReading"]) =>
+    body(
+      client.POST("/api/sheets/{sheet}/readings", { params: { path: { sheet } }, body: reading }),
+    ),
+  );
+}
+
+/** An entry of a sheet as it was seen: what a change has to start from. */
+export interface Seen {
+  id: string;
+  version: number;
+}
+
+const at = (sheet: string, seen: Seen) => ({
+  params: { path: { sheet, key: seen.id } },
+  headers: { "If-Match": `"${seen.version}"` },
+});
+
+export function useAmendInstrument(sheet: string) {
+  return useSheetChange(({ seen, ...change }: { seen: Seen } & Schemas["InstrumentFields"]) =>
+    body(
+      client.PATCH("/api/sheets/{sheet}/instruments/{key}", { ...at(sheet, seen), body: change }),
+    ),
+  );
+}
+
+export function useAmendQuantity(sheet: string) {
+  return useSheetChange(({ seen, ...change }: { seen: Seen } & Schemas["QuantityFields"]) =>
+    body(
+      client.PATCH("/api/sheets/{sheet}/quantities/{key}", { ...at(sheet, seen), body: change }),
+    ),
+  );
+}
+
+export function useAmendReading(sheet: string) {
+  return useSheetChange(({ seen, ...change }: { seen: Seen } & Schemas["ReadingPatch"]) =>
+    body(client.PATCH("/api/sheets/{sheet}/readings/{key}", { ...at(sheet, seen), body: change })),
+  );
+}
+
+export function useRemove(sheet: string) {
+  return useSheetChange(
+    ({ section, seen }: { section: "instruments" | "zero_checks" | "quantities"; seen: Seen }) => {
+      const options = at(sheet, seen);
+      if (section === "instruments")
+        return body(client.DELETE("/api/sheets/{sheet}/instruments/{key}", options));
+      if (section === "zero_checks")
+        return body(client.DELETE("/api/sheets/{sheet}/zero_checks/{key}", options));
+      return body(client.DELETE("/api/sheets/{sheet}/quantities/{key}", options));
+    },
+  );
+}

@@ -1,0 +1,43 @@
+import { App as AntApp, ConfigProvider } from "antd";
+import { useEffect, useMemo, useSyncExternalStore, type ReactNode } from "react";
+
+import type { Chosen } from "./settings";
+import { antdTheme, cssVariables, DARK, LIGHT } from "./tokens";
+
+const REMEMBERED = "metrion-theme";
+const prefersDark = window.matchMedia("(prefers-color-scheme: dark)");
+
+function useSystemDark(): boolean {
+  return useSyncExternalStore(
+    (changed) => {
+      prefersDark.addEventListener("change", changed);
+      return () => prefersDark.removeEventListener("change", changed);
+    },
+    () => prefersDark.matches,
+  );
+}
+
+/** The theme chosen last on this machine: known before the server has answered. */
+export function rememberedTheme(): Chosen["theme"] {
+  const kept = localStorage.getItem(REMEMBERED);
+  return kept === "light" || kept === "dark" ? kept : "system";
+}
+
+export function Theme({ choice, children }: { choice: Chosen["theme"]; children: ReactNode }) {
+  const systemDark = useSystemDark();
+  const dark = choice === "dark" || (choice === "system" && systemDark);
+  const palette = dark ? DARK : LIGHT;
+  useEffect(() => {
+    localStorage.setItem(REMEMBERED, choice);
+    const root = document.documentElement;
+    root.dataset.theme = dark ? "dark" : "light";
+    for (const [name, value] of Object.entries(cssVariables(palette)))
+      root.style.setProperty(name, value);
+  }, [choice, dark, palette]);
+  const config = useMemo(() => antdTheme(palette, dark), [palette, dark]);
+  return (
+    <ConfigProvider theme={config}>
+      <AntApp>{children}</AntApp>
+    </ConfigProvider>
+  );
+}

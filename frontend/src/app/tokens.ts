@@ -1,0 +1,108 @@
+import { theme as antd, type ThemeConfig } from "antd";
+
+/** Hues of one theme. Text on `panel` and on the plates passes WCAG AA (checked in a test). */
+export interface Palette {
+  page: string;
+  panel: string;
+  ink: string;
+  quiet: string;
+  rule: string;
+  steel: string;
+  steelDeep: string;
+  brass: string;
+  brassDeep: string;
+  main: string;
+  fine: string;
+  zero: string;
+  result: string;
+  look: string;
+  lookEdge: string;
+  fault: string;
+  band: string;
+}
+
+export const LIGHT: Palette = {
+  page: "#E9EDEC",
+  panel: "#FBFCFA",
+  ink: "#17212B",
+  quiet: "#53606B",
+  rule: "#C6CFCE",
+  steel: "#DCE1E4",
+  steelDeep: "#C8D0D2",
+  brass: "#F1EADC",
+  brassDeep: "#DED3BD",
+  main: "#24419A",
+  fine: "#8A4B00",
+  zero: "#0A6A5F",
+  result: "#7B1E4E",
+  look: "#FCEFD8",
+  lookEdge: "#DDB877",
+  fault: "#A3242B",
+  band: "#EFE6E9",
+};
+
+export const DARK: Palette = {
+  page: "#0F1518",
+  panel: "#182024",
+  ink: "#E9EDEA",
+  quiet: "#A3B0B4",
+  rule: "#36434A",
+  steel: "#28333A",
+  steelDeep: "#3A474F",
+  brass: "#352E20",
+  brassDeep: "#4B4230",
+  main: "#9DB6FF",
+  fine: "#F0B565",
+  zero: "#63D3C1",
+  result: "#F3A3C7",
+  look: "#3A2F18",
+  lookEdge: "#7A6230",
+  fault: "#FF9A94",
+  band: "#33242D",
+};
+
+const SANS = '"Barlow", "DejaVu Sans", system-ui, sans-serif';
+const NARROW = '"Barlow Semi Condensed", "Barlow", "DejaVu Sans Condensed", sans-serif';
+
+/** The palette and type as CSS custom properties, for everything we draw ourselves. */
+export function cssVariables(palette: Palette): Record<string, string> {
+  const hues = Object.entries(palette).map(([name, hue]: [string, string]) => [
+    `--${name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`)}`,
+    hue,
+  ]);
+  return Object.fromEntries([...hues, ["--sans", SANS], ["--narrow", NARROW]]) as Record<
+    string,
+    string
+  >;
+}
+
+/** The same look for Ant Design's components. */
+export function antdTheme(palette: Palette, dark: boolean): ThemeConfig {
+  return {
+    algorithm: dark ? antd.darkAlgorithm : antd.defaultAlgorithm,
+    token: {
+      fontFamily: SANS,
+      fontSize: 15,
+      borderRadius: 4,
+      controlHeight: 36,
+      colorPrimary: dark ? palette.main : palette.ink,
+      colorLink: palette.main,
+      colorText: palette.ink,
+      colorTextSecondary: palette.quiet,
+      colorTextPlaceholder: palette.quiet,
+      colorBgContainer: palette.panel,
+      colorBgElevated: palette.panel,
+      colorBgLayout: palette.page,
+      colorBorder: palette.rule,
+      colorBorderSecondary: palette.rule,
+      colorError: palette.fault,
+      colorTextLightSolid: dark ? palette.page : palette.panel,
+      boxShadow: "none",
+      wireframe: false,
+    },
+    components: {
+      Button: { fontWeight: 600, primaryShadow: "none", defaultShadow: "none" },
+      Modal: { titleFontSize: 20 },
+    },
+  };
+}

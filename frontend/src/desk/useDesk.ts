@@ -1,0 +1,177 @@
+import { useCallback, useEffect, useReducer, useRef } from "react";
+
+import { body, client, type Answer, type FineAs, type Instrument } from "../api";
+
+/** What is being entered: typed figures, or a place the slider was dragged to. */
+export interface Entry {
+  main: string;
+  fine: string;
+  /** Where the fine zero is held, while it is dragged. */
+  position: number | null;
+}
+
+interface State {
+  seq: number;
+  entry: Entry;
+  answer: Answer | null;
+  away: boolean;
+  /** Whether the slide was let go and comes to rest with the next answer. */
+  resting: boolean;
+  fineAs: FineAs;
+}
+
+type Event =
+  | { type: "typed"; entry: Partial<Pick<Entry, "main" | "fine">> }
+  | { type: "moved"; position: number }
+  | { type: "released" }
+  | { type: "cleared" }
+  | { type: "answered"; answer: Answer }
+  | { type: "away" };
+
+export const EMPTY: Entry = { main: "", fine: "", position: null };
+
+export function isEmpty(entry: Entry): boolean {
+  return entry.main.trim() === "" && entry.fine.trim() === "" && entry.position === null;
+}
+
+/** What stands in the fine blank for an answer, the way the student writes it. */
+export function fineText(answer: Answer, fineAs: FineAs): string {
+  const { value, numeral, worth } = answer.fine;
+  return { line: value, numeral, worth }[fineAs] ?? "";
+}
+
+export function step(state: State, event: Event): State {
+  switch (event.type) {
+    case "typed":
+      return {
+        ...state,
+        seq: state.seq + 1,
+        entry: { ...state.entry, ...event.entry, position: null },
+      };
+    case "moved":
+      return {
+        ...state,
+        seq: state.seq + 1,
+        resting: false,
+        entry: { ...state.entry, position: event.position },
+      };
+    case "released":
+      return rested({ ...state, resting: true });
+    case "cleared":
+      return { ...state, seq: state.seq + 1, entry: EMPTY, answer: null };
+    case "away":
+      return { ...state, away: true };
+    case "answered":
+      return answered(state, event.answer);
+  }
+}
+
+function answered(state: State, answer: Answer): State {
+  if (answer.seq < (state.answer?.seq ?? 0) || isEmpty(state.entry))
+    return { ...state, away: false };
+  const dragged = state.entry.position !== null;
+  const figures = dragged
+    ? { main: answer.main.value ?? "", fine: fineText(answer, state.fineAs) }
+    : {};
+  return rested({ ...state, away: false, answer, entry: { ...state.entry, ...figures } });
+}
+
+/** A slide that was let go lies at the nearest place the scale can show, once that is known. */
+function rested(state: State): State {
+  if (!state.resting || state.answer?.seq !== state.seq) return state;
+  return { ...state, resting: false, entry: { ...state.entry, position: null } };
+}
+
+export interface Desk {
+  entry: Entry;
+  /** The answer to what is entered now, or to what was entered a moment ago. */
+  answer: Answer | null;
+  /** Whether `answer` belongs to exactly what is entered. */
+  settled: boolean;
+  away: boolean;
+  type: (entry: Partial<Pick<Entry, "main" | "fine">>) => void;
+  move: (position: number) => void;
+  release: () => void;
+  clear: () => void;
+}
+
+/**
+ * The reading desk: sends what is typed or where the slider stands, numbered, one request at a
+ * time, and keeps the latest answer.
+ */
+export function useDesk(
+  sheet: string,
+  instrument: Instrument,
+  zero: string[],
+  fineAs: FineAs = instrument.fine_as,
+): Desk {
+  const [state, dispatch] = useReducer(step, {
+    seq: 0,
+    entry: EMPTY,
+    answer: null,
+    away: false,
+    resting: false,
+    fineAs,
+  });
+  const busy = useRef(false);
+  const latest = useRef(state);
+  useEffect(() => {
+    latest.current = state;
+  });
+  const zeroKey = JSON.stringify(zero);
+
+  const ask = useCallback(async () => {
+    if (busy.current) return;
+    busy.current = true;
+    try {
+      for (;;) {
+        const { seq, entry } = latest.current;
+        if (isEmpty(entry)) return;
+        const answer = await body(
+          client.POST("/api/sheets/{sheet}/look", {
+            params: { path: { sheet } },
+            body: {
+              seq,
+              instrument: instrument.id,
+              main: entry.main,
+              fine: entry.fine,
+              fine_as: fineAs,
+              position: entry.position,
+              zero: JSON.parse(zeroKey) as string[],
+            },
+          }),
+        );
+        dispatch({ type: "answered", answer });
+        if (latest.current.seq === seq) return;
+      }
+    } catch {
+      dispatch({ type: "away" });
+    } finally {
+      busy.current = false;
+    }
+  }, [sheet, instrument.id, fineAs, zeroKey]);
+
+  useEffect(() => {
+    void ask();
+  }, [state.seq, ask]);
+
+  const { away } = state;
+  useEffect(() => {
+    if (!away) return undefined;
+    const again = setInterval(() => void ask(), 2000);
+    return () => {
+      clearInterval(again);
+    };
+  }, [away, ask]);
+
+  return {
+    entry: state.entry,
+    answer: isEmpty(state.entry) ? null : state.answer,
+    settled: state.answer?.seq === state.seq && !isEmpty(state.entry),
+    away,
+    type: useCallback((entry) => dispatch({ type: "typed", entry }), []),
+    move: useCallback((position) => dispatch({ type: "moved", position }), []),
+    release: useCallback(() => dispatch({ type: "released" }), []),
+    clear: useCallback(() => dispatch({ type: "cleared" }), []),
+  };
+}

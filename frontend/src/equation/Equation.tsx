@@ -1,0 +1,190 @@
+import { useImperativeHandle, useRef, type KeyboardEvent, type ReactNode, type Ref } from "react";
+
+import type { FineAs, Instrument } from "../api";
+import { useShow } from "../app/settings";
+import type { Desk } from "../desk/useDesk";
+import "./equation.css";
+
+export interface EquationHandle {
+  /** Put the cursor into the main blank; with a text, as if it had been typed there. */
+  begin: (text?: string) => void;
+}
+
+export interface EquationProps {
+  desk: Desk;
+  instrument: Instrument;
+  fineAs: FineAs;
+  /** What stands for the zero; null where the zero itself is looked at. */
+  zero: ReactNode;
+  onEnter: () => void;
+  children?: ReactNode;
+  ref?: Ref<EquationHandle>;
+}
+
+const FINE_LABEL = { line: "line that meets", numeral: "numeral that meets", worth: "fine part" };
+
+/** The working line: its blanks are the input, the rest is worked out as they fill. */
+export function Equation({ ref, zero, children, ...props }: EquationProps) {
+  const { desk, instrument, fineAs, onEnter } = props;
+  const show = useShow();
+  const main = useRef<HTMLInputElement>(null);
+  const fine = useRef<HTMLInputElement>(null);
+  useImperativeHandle(ref, () => ({
+    begin(text) {
+      if (text !== undefined) desk.type({ main: text });
+      main.current?.focus();
+    },
+  }));
+  const { entry, answer, settled } = desk;
+
+  function move(blank: "main" | "fine", marks: number) {
+    const { division, least_count } = instrument.lines;
+    const from = answer?.position ?? 0;
+    const width = blank === "main" ? division : least_count;
+    desk.move(from + marks * width);
+    desk.release();
+  }
+  function keys(blank: "main" | "fine") {
+    return (event: KeyboardEvent<HTMLInputElement>) => {
+      const many = event.shiftKey ? 10 : 1;
+      if (event.key === "ArrowUp" || event.key === "ArrowDown") {
+        event.preventDefault();
+        move(blank, event.key === "ArrowUp" ? many : -many);
+      } else if (blank === "main" && (event.key === " " || event.key === "+")) {
+        event.preventDefault();
+        fine.current?.focus();
+        fine.current?.select();
+      } else if (blank === "fine" && event.key === " " && fineAs !== "numeral") {
+        event.preventDefault();
+      } else if (event.key === "Enter") {
+        event.preventDefault();
+        if (blank === "main" && entry.fine.trim() === "") fine.current?.focus();
+        else onEnter();
+      } else if (event.key === "Escape") {
+        desk.clear();
+        main.current?.focus();
+      } else if (event.key === "Backspace" && blank === "fine" && entry.fine === "") {
+        main.current?.focus();
+      }
+    };
+  }
+
+  const waiting = desk.away && !settled;
+  const figure = (text: string | null | undefined) => (text == null ? "" : show(text));
+  return (
+    <div className="equation" data-settled={settled}>
+      <div className="equation-line">
+        <Term label="main reading" part="main" fault={answer?.main.fault ?? ""}>
+          <input
+            ref={main}
+            className="blank"
+            aria-label="main reading"
+            inputMode="decimal"
+            autoComplete="off"
+            value={show(entry.main)}
+            size={Math.max(3, entry.main.length)}
+            onChange={(event) => desk.type({ main: event.target.value })}
+            onKeyDown={keys("main")}
+          />
+          <span>{instrument.unit}</span>
+        </Term>
+        <Sign>+</Sign>
+        <Term label={FINE_LABEL[fineAs]} part="fine" fault={answer?.fine.fault ?? ""}>
+          <input
+            ref={fine}
+            className="blank"
+            aria-label={FINE_LABEL[fineAs]}
+            inputMode={fineAs === "line" ? "numeric" : "decimal"}
+            autoComplete="off"
+            value={show(entry.fine)}
+            size={Math.max(3, entry.fine.length)}
+            onChange={(event) => desk.type({ fine: event.target.value })}
+            onKeyDown={keys("fine")}
+          />
+          <FineFactor fineAs={fineAs} instrument={instrument} worth={figure(answer?.fine.worth)} />
+        </Term>
+        <Sign>=</Sign>
+        <Term label={zero === null ? "read with closed faces" : "read"} part="read">
+          <output aria-live="polite">{waiting ? "waiting" : figure(answer?.read) || "…"}</output>
+          {zero === null && <span>{instrument.unit}</span>}
+        </Term>
+        {zero !== null && (
+          <>
+            <Sign>−</Sign>
+            <Term label="zero error" part="zero">
+              {zero}
+            </Term>
+            <Sign>=</Sign>
+            <Term label="corrected" part="result">
+              <output aria-live="polite">
+                {waiting ? "waiting" : figure(answer?.corrected) || "…"}
+              </output>
+              <span>{instrument.unit}</span>
+            </Term>
+          </>
+        )}
+        <div className="equation-act">{children}</div>
+      </div>
+      <p className="equation-words">{words(desk, instrument, show)}</p>
+    </div>
+  );
+}
+
+function words(desk: Desk, instrument: Instrument, show: (text: string) => string): string {
+  if (desk.away) return "Metrion does not answer at the moment; what you typed stays here.";
+  if (desk.answer?.sentences.length) return show(desk.answer.sentences.join(" "));
+  return show(
+    `Type the last mark the zero line has passed, then the line that meets: 6 space 3 Enter. ` +
+      `Or drag the slide until it looks like yours. One line is worth ${instrument.least_count} ${instrument.unit}.`,
+  );
+}
+
+interface TermProps {
+  label: string;
+  part: "main" | "fine" | "read" | "zero" | "result";
+  fault?: string;
+  children: ReactNode;
+}
+
+function Term({ label, part, fault, children }: TermProps) {
+  const show = useShow();
+  return (
+    <div className={`term part-${part}`} data-faulty={Boolean(fault)}>
+      <span className="term-label">{label}</span>
+      <span className="term-body">{children}</span>
+      {fault && (
+        <span className="term-fault" role="alert">
+          {show(fault)}
+        </span>
+      )}
+    </div>
+  );
+}
+
+function Sign({ children }: { children: string }) {
+  return <span className="sign">{children}</span>;
+}
+
+interface FactorProps {
+  fineAs: FineAs;
+  instrument: Instrument;
+  worth: string;
+}
+
+function FineFactor({ fineAs, instrument, worth }: FactorProps) {
+  const show = useShow();
+  if (fineAs === "worth") return <span>{instrument.unit}</span>;
+  if (fineAs === "numeral")
+    return (
+      <span>
+        = {worth || "…"} {instrument.unit}
+      </span>
+    );
+  if (instrument.pattern === "direct" || instrument.pattern === "screw")
+    return <span>{show(`× ${instrument.least_count} ${instrument.unit}`)}</span>;
+  return (
+    <span>
+      → {worth || "…"} {instrument.unit}
+    </span>
+  );
+}

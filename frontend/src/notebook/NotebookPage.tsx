@@ -1,0 +1,202 @@
+import { App, Button, Input, Skeleton } from "antd";
+import { useRef, useState } from "react";
+import { Link, useNavigate } from "react-router";
+
+import {
+  ApiError,
+  useImport,
+  useNewSheet,
+  useRestore,
+  useSheets,
+  useTrash,
+  type SheetSummary,
+} from "../api";
+import { useShow } from "../app/settings";
+import "./notebook.css";
+
+/** All sheets with their result sentences and open second looks. */
+export function NotebookPage() {
+  const { data, error, isLoading } = useSheets();
+  const [wanted, setWanted] = useState("");
+  const navigate = useNavigate();
+  const create = useNewSheet();
+  const begin = () =>
+    create.mutate("New sheet", { onSuccess: ({ id }) => void navigate(`/sheets/${id}`) });
+  const sheets = (data?.sheets ?? []).filter((sheet) => speaksOf(sheet, wanted));
+  return (
+    <div className="page">
+      <div className="page-head">
+        <h1>Notebook</h1>
+        <div className="page-acts">
+          <Input
+            allowClear
+            className="notebook-search"
+            placeholder="Find a sheet, a quantity, a tool"
+            aria-label="Find a sheet, a quantity, a tool"
+            value={wanted}
+            onChange={(event) => setWanted(event.target.value)}
+          />
+          <LoadButton />
+          <Button type="primary" onClick={begin} loading={create.isPending}>
+            New sheet
+          </Button>
+        </div>
+      </div>
+      {isLoading && <Skeleton active />}
+      {error && <p role="alert">{error.message}</p>}
+      {data && sheets.length === 0 && (
+        <div className="card notebook-empty">
+          {wanted ? (
+            <p>No sheet speaks of “{wanted}”.</p>
+          ) : (
+            <p>
+              No sheet yet. A new one asks for your tool first, then for its zero, then you read.
+            </p>
+          )}
+        </div>
+      )}
+      <ul className="notebook">
+        {sheets.map((sheet) => (
+          <SheetCard key={sheet.id} sheet={sheet} />
+        ))}
+      </ul>
+      <Trash sheets={data?.trash ?? []} />
+    </div>
+  );
+}
+
+function speaksOf(sheet: SheetSummary, wanted: string): boolean {
+  const texts = [sheet.title, ...sheet.instruments, ...sheet.results.map(({ name }) => name)];
+  return texts.join(" ").toLowerCase().includes(wanted.trim().toLowerCase());
+}
+
+function SheetCard({ sheet }: { sheet: SheetSummary }) {
+  const show = useShow();
+  const trash = useTrash();
+  const restore = useRestore();
+  const { message } = App.useApp();
+  function discard() {
+    trash.mutate(sheet.id, {
+      onSuccess: () => {
+        const key = `trash ${sheet.id}`;
+        const undo = () => restore.mutate(sheet.id, { onSettled: () => message.destroy(key) });
+        void message.open({
+          key,
+          duration: 8,
+          content: (
+            <>
+              “{sheet.title}” is in the trash.{" "}
+              <Button type="link" onClick={undo}>
+                Undo
+              </Button>
+            </>
+          ),
+        });
+      },
+      onError: (problem) => void message.error(problem.message),
+    });
+  }
+  return (
+    <li className="card sheet-card">
+      <div className="sheet-card-head">
+        <h2>
+          <Link to={`/sheets/${sheet.id}`}>{sheet.title || "Untitled sheet"}</Link>
+        </h2>
+        <span className="quiet">{sheet.instruments.join(", ") || "no tool yet"}</span>
+        <Button type="text" className="discard" onClick={discard}>
+          Trash
+        </Button>
+      </div>
+      {sheet.results.map((result) => (
+        <Link
+          key={result.id}
+          className="sheet-result"
+          to={`/sheets/${sheet.id}/quantities/${encodeURIComponent(result.id)}`}
+        >
+          <span>{result.name}</span>
+          <span className="sheet-sentence">
+            {result.sentence
+              ? `${result.symbol ? `${result.symbol} = ` : ""}${show(result.sentence)}`
+              : "no reading yet"}
+          </span>
+          <span className="sheet-looks">
+            {result.open_looks > 0 &&
+              `${result.open_looks} second look${result.open_looks > 1 ? "s" : ""} open`}
+          </span>
+        </Link>
+      ))}
+      {sheet.results.length === 0 && <p className="quiet sheet-bare">Nothing measured yet.</p>}
+    </li>
+  );
+}
+
+/** Loads a logbook file as a new sheet; what is wrong with it is told in full. */
+function LoadButton() {
+  const input = useRef<HTMLInputElement>(null);
+  const navigate = useNavigate();
+  const load = useImport();
+  const { modal } = App.useApp();
+  function take(file: File | undefined) {
+    if (!file) return;
+    load.mutate(file, {
+      onSuccess: ({ id }) => void navigate(`/sheets/${id}`),
+      onError: (problem) => {
+        const faults = problem instanceof ApiError ? problem.faults : [];
+        modal.error({
+          title: `“${file.name}” was not loaded`,
+          width: 640,
+          content: (
+            <>
+              <p>Nothing was stored. {faults.length > 0 ? "What is wrong:" : problem.message}</p>
+              <ul className="faults">
+                {faults.map((fault) => (
+                  <li key={`${fault.pointer} ${fault.message}`}>
+                    <code>{fault.pointer || "whole file"}</code> {fault.message}
+                  </li>
+                ))}
+              </ul>
+            </>
+          ),
+        });
+      },
+    });
+  }
+  return (
+    <>
+      <input
+        ref={input}
+        type="file"
+        hidden
+        accept=".json,application/json"
+        aria-label="logbook file"
+        onChange={(event) => {
+          take(event.target.files?.[0]);
+          event.target.value = "";
+        }}
+      />
+      <Button onClick={() => input.current?.click()} loading={load.isPending}>
+        Load a file
+      </Button>
+    </>
+  );
+}
+
+function Trash({ sheets }: { sheets: { id: string; title: string }[] }) {
+  const restore = useRestore();
+  if (sheets.length === 0) return null;
+  return (
+    <details className="trash">
+      <summary>In the trash: {sheets.length}</summary>
+      <ul>
+        {sheets.map((sheet) => (
+          <li key={sheet.id}>
+            {sheet.title}{" "}
+            <Button type="link" onClick={() => restore.mutate(sheet.id)}>
+              Bring back
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}

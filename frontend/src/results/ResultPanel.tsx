@@ -1,0 +1,75 @@
+import { Button, Drawer } from "antd";
+import { useState } from "react";
+
+import type { Quantity } from "../api";
+import { useShow } from "../app/settings";
+import "./results.css";
+import { Working } from "./Working";
+
+const NUMBERS = ["no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine"];
+const inWords = (count: number) => NUMBERS[count] ?? String(count);
+
+/** Steps that every reading repeats, or that the instrument card already shows. */
+const LONG = /^(reading \d|least count|by division|zero)/;
+
+/** The sentence, how it came about in short, and the whole working on request. */
+export function ResultPanel({ quantity }: { quantity: Quantity }) {
+  const show = useShow();
+  const [whole, setWhole] = useState(false);
+  const { result } = quantity;
+  const looks = quantity.flags.filter((flag) => flag.level === "warning" && !flag.settled);
+  const about = looks.filter((flag) => flag.observation !== null);
+  const general = quantity.flags.filter((flag) => flag.observation === null && !flag.settled);
+  const short = quantity.working.filter((step) => !LONG.test(step.label));
+  return (
+    <section className="result-panel" aria-label="result">
+      <p className="result-head">
+        {result.count === 0
+          ? "no reading yet, so no result"
+          : `result of ${inWords(result.count)} reading${result.count === 1 ? "" : "s"}` +
+            (looks.length > 0
+              ? `, ${inWords(looks.length)} second look${looks.length === 1 ? "" : "s"} open`
+              : "")}
+      </p>
+      <p className="result-sentence" data-testid="sentence">
+        {result.sentence ? (
+          <span className="mark-result">
+            {quantity.symbol && `${quantity.symbol} = `}
+            {show(result.sentence)}
+          </span>
+        ) : (
+          "…"
+        )}
+      </p>
+      {result.sentence && <Working steps={short} />}
+      {about.map(
+        (flag) =>
+          flag.without && (
+            <p key={`${flag.code} ${flag.observation}`} className="result-without">
+              Without reading {(flag.observation ?? 0) + 1}: {show(flag.without)}
+            </p>
+          ),
+      )}
+      {general.map((flag) => (
+        <p key={flag.code} className={`result-note ${flag.level}`}>
+          {show(flag.message)}
+        </p>
+      ))}
+      <p className="result-foot">
+        {result.relative_percent !== null &&
+          show(`The uncertainty is ${result.relative_percent} % of the value. `)}
+        <Button type="link" onClick={() => setWhole(true)}>
+          Whole working
+        </Button>
+      </p>
+      <Drawer
+        title={`Working: ${quantity.name}`}
+        open={whole}
+        onClose={() => setWhole(false)}
+        size="large"
+      >
+        <Working steps={quantity.working} />
+      </Drawer>
+    </section>
+  );
+}

@@ -1,0 +1,122 @@
+import { App, Form, Input, InputNumber, Modal, Select } from "antd";
+import { useState } from "react";
+
+import { newId, useAddQuantity, type Sheet } from "../api";
+import { useShow } from "../app/settings";
+import { InstrumentDialog } from "../instruments/InstrumentDialog";
+
+interface Props {
+  sheet: Sheet;
+  onAdded: (id: string) => void;
+  onClose: () => void;
+}
+
+interface Answers {
+  name: string;
+  symbol?: string;
+  instrument: string;
+  items: number;
+}
+
+/** What is to be measured, and with which tool. */
+export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
+  const show = useShow();
+  const { message } = App.useApp();
+  const [form] = Form.useForm<Answers>();
+  const [describing, setDescribing] = useState(sheet.instruments.length === 0);
+  const add = useAddQuantity(sheet.id);
+
+  function keep({ name, symbol, instrument, items }: Answers) {
+    const id = newId();
+    // Zero checks made on these faces before are taken over: looking once is enough.
+    const zero = sheet.zero_checks
+      .filter((check) => check.instrument === instrument && check.face === "outside")
+      .map((check) => check.id);
+    add.mutate(
+      {
+        id,
+        name: name.trim(),
+        symbol: symbol?.trim() ?? "",
+        instrument,
+        face: "outside",
+        items,
+        zero,
+      },
+      {
+        onSuccess: () => onAdded(id),
+        onError: (problem) => void message.error(problem.message),
+      },
+    );
+  }
+
+  if (describing)
+    return (
+      <InstrumentDialog
+        sheet={sheet}
+        onClose={sheet.instruments.length === 0 ? onClose : () => setDescribing(false)}
+        onAdded={(id) => {
+          setDescribing(false);
+          form.setFieldValue("instrument", id);
+        }}
+      />
+    );
+  return (
+    <Modal
+      open
+      title="New quantity"
+      okText="Measure it"
+      confirmLoading={add.isPending}
+      onOk={() => form.submit()}
+      onCancel={onClose}
+    >
+      <Form
+        form={form}
+        layout="vertical"
+        requiredMark={false}
+        onFinish={keep}
+        initialValues={{ items: 1, instrument: sheet.instruments.at(-1)?.id }}
+      >
+        <Form.Item
+          name="name"
+          label="What is measured"
+          rules={[
+            {
+              required: true,
+              whitespace: true,
+              message: "Give it a name, such as “Lower spreader, outside”.",
+            },
+          ]}
+        >
+          <Input autoFocus maxLength={200} placeholder="Lower spreader, outside" />
+        </Form.Item>
+        <Form.Item name="symbol" label="Its letter, if it has one">
+          <Input maxLength={20} placeholder="D" />
+        </Form.Item>
+        <Form.Item name="instrument" label="Measured with">
+          <Select
+            options={[
+              ...sheet.instruments.map((instrument) => ({
+                value: instrument.id,
+                label: show(`${instrument.name}, ${instrument.least_count} ${instrument.unit}`),
+              })),
+              { value: "", label: "Another tool…" },
+            ]}
+            onChange={(value: string) => {
+              if (value === "") {
+                form.setFieldValue("instrument", sheet.instruments.at(-1)?.id);
+                setDescribing(true);
+              }
+            }}
+          />
+        </Form.Item>
+        <Form.Item
+          name="items"
+          label="How many alike lie in one stack"
+          extra="1 for a single thing. Value and uncertainty are divided by it."
+        >
+          <InputNumber min={1} max={100000} precision={0} />
+        </Form.Item>
+      </Form>
+    </Modal>
+  );
+}

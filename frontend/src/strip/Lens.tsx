@@ -1,0 +1,122 @@
+import type { Answer, Lines } from "../api";
+import { useShow } from "../app/settings";
+import { lensPower, numeralOf } from "./geometry";
+import { useWidth } from "./useWidth";
+
+const HEIGHT = 92;
+const EDGE = 46;
+/** Below this width of a cell in px the words go under the lens. */
+const TIGHT = 165;
+
+interface Cell {
+  line: number;
+  mark: number;
+  miss: number;
+  words: string;
+  kind: "meets" | "misses";
+}
+
+/** The coincidence and its neighbours, large enough to see on which side each line misses. */
+export function Lens({ lines, answer }: { lines: Lines; answer: Answer | null }) {
+  const [ref, width] = useWidth();
+  const show = useShow();
+  const cells = cellsOf(answer);
+  const each = width / Math.max(cells.length, 1);
+  const power = lensPower(lines, each);
+  const tight = each < TIGHT;
+  return (
+    <>
+      <div className="lens" ref={ref} data-empty={cells.length === 0}>
+        {cells.length === 0 ? (
+          <p>The lens shows the line that meets, once it is told.</p>
+        ) : (
+          <svg width={width} height={HEIGHT} role="img" aria-label={show(spoken(cells))}>
+            <rect className="steel" width={width} height={EDGE - 1} />
+            <rect className="brass" y={EDGE + 1} width={width} height={HEIGHT - EDGE} />
+            {cells.map((cell, index) => (
+              <LensCell
+                key={cell.line}
+                cell={cell}
+                lines={lines}
+                middle={each * (index + 0.5)}
+                edge={index > 0 ? each * index : null}
+                power={power}
+                worded={!tight}
+                numeral={
+                  cell.kind === "meets" ? (answer?.fine.numeral ?? "") : printed(lines, cell)
+                }
+              />
+            ))}
+          </svg>
+        )}
+      </div>
+      {tight && cells.length > 0 && <p className="lens-below">{show(spoken(cells))}.</p>}
+    </>
+  );
+}
+
+interface CellProps {
+  cell: Cell;
+  lines: Lines;
+  middle: number;
+  edge: number | null;
+  power: number;
+  worded: boolean;
+  numeral: string;
+}
+
+function LensCell({ cell, lines, middle, edge, power, worded, numeral }: CellProps) {
+  const show = useShow();
+  const x = middle + cell.miss * power;
+  const meets = cell.kind === "meets";
+  const label = numeral === String(cell.line) || !numeral ? "" : ` = ${numeral}`;
+  return (
+    <g className={`lens-cell ${cell.kind}`}>
+      {edge !== null && <path className="lens-break" d={`M${edge} 0V${HEIGHT}`} />}
+      {!meets && (
+        <rect
+          className="misfit"
+          x={Math.min(x, middle)}
+          y={EDGE - 7}
+          width={Math.abs(x - middle)}
+          height={14}
+        />
+      )}
+      <text className="lens-mark" x={middle} y={16}>
+        {show(numeralOf(lines, Math.round(cell.mark / lines.division)))}
+      </text>
+      <line className="mark-line" x1={middle} x2={middle} y1={21} y2={EDGE} />
+      <line className="fine-line" x1={x} x2={x} y1={EDGE} y2={66} />
+      <text className="lens-line" x={x} y={82}>
+        {`line ${cell.line}${show(label)}`}
+      </text>
+      {!meets && worded && (
+        <text
+          className="lens-words"
+          x={cell.miss > 0 ? middle - 6 : middle + 6}
+          y={62}
+          textAnchor={cell.miss > 0 ? "end" : "start"}
+        >
+          {show(cell.words)}
+        </text>
+      )}
+    </g>
+  );
+}
+
+function cellsOf(answer: Answer | null): Cell[] {
+  if (answer?.meets == null || answer.fine.value === null) return [];
+  const line = Number(answer.fine.value);
+  const own: Cell = { line, mark: answer.meets, miss: 0, words: "", kind: "meets" };
+  const others = answer.neighbours.map((n): Cell => ({ ...n, kind: "misses" }));
+  return [...others, own].sort((a, b) => a.line - b.line);
+}
+
+const printed = (lines: Lines, cell: Cell) =>
+  lines.fine_numerals.find(({ line }) => line === cell.line)?.text ?? "";
+
+function spoken(cells: Cell[]): string {
+  const one = (cell: Cell) =>
+    cell.kind === "meets" ? `line ${cell.line} meets a mark` : `line ${cell.line} is ${cell.words}`;
+  return cells.map(one).join(", ");
+}

@@ -1,0 +1,97 @@
+import type { Lines } from "../api";
+
+/** Which stretch of the beam is drawn: lengths in the unit of the instrument, places in px. */
+export interface Frame {
+  start: number;
+  perUnit: number;
+  width: number;
+}
+
+export interface Mark {
+  x: number;
+  index: number;
+  tier: "long" | "middle" | "short";
+  numeral: string | null;
+}
+
+export interface FineLine {
+  x: number;
+  line: number;
+  numeral: string | null;
+}
+
+const LEAST_DIVISIONS = 30;
+const ROOM = 1.32;
+const ZERO_AT = 0.2;
+const BEFORE_MAIN_ZERO = 0.12;
+const OVERHANG = 4;
+
+const fineLength = (lines: Lines) => Math.max(...lines.places.map(Math.abs));
+
+/** How much of the beam fits: the fine scale with room on both sides, and some marks at least. */
+export function viewLength(lines: Lines): number {
+  return Math.max(fineLength(lines) * ROOM, LEAST_DIVISIONS * lines.division);
+}
+
+/** The frame that shows the fine scale when its zero stands at `position`. */
+export function frameAt(lines: Lines, position: number, width: number): Frame {
+  const length = viewLength(lines);
+  const start = Math.max((lines.low ?? 0) - BEFORE_MAIN_ZERO * length, position - ZERO_AT * length);
+  return { start, perUnit: width / length, width };
+}
+
+/** The frame moved as little as keeps the fine zero in sight: for dragging without a jump. */
+export function frameKept(frame: Frame, position: number): Frame {
+  const length = frame.width / frame.perUnit;
+  const lowest = position - 0.7 * length;
+  const highest = position - 0.03 * length;
+  return { ...frame, start: Math.min(Math.max(frame.start, lowest), highest) };
+}
+
+export const xOf = (frame: Frame, value: number): number => (value - frame.start) * frame.perUnit;
+
+/** The numeral that belongs to a mark, also where none is engraved. */
+export function numeralOf(lines: Lines, index: number): string {
+  const value = (index / lines.main_every) * lines.main_step;
+  return String(Number(value.toFixed(6))).replace("-", "−");
+}
+
+/** The main marks in sight. */
+export function marksInView(lines: Lines, frame: Frame): Mark[] {
+  const { division, main_every: every } = lines;
+  const first = Math.max(
+    Math.ceil(frame.start / division),
+    lines.low === null ? 0 : Math.round(lines.low / division),
+  );
+  const end = frame.start + frame.width / frame.perUnit;
+  const beamEnd = lines.high === null ? Infinity : lines.high / division + OVERHANG;
+  const last = Math.min(Math.floor(end / division), beamEnd);
+  const marks: Mark[] = [];
+  for (let index = first; index <= last; index++) {
+    const numbered = index % every === 0;
+    const half = every % 2 === 0 && index % (every / 2) === 0;
+    marks.push({
+      x: xOf(frame, index * division),
+      index,
+      tier: numbered ? "long" : half ? "middle" : "short",
+      numeral: numbered ? numeralOf(lines, index) : null,
+    });
+  }
+  return marks;
+}
+
+/** All fine lines with the fine zero at `position`. */
+export function fineLinesAt(lines: Lines, frame: Frame, position: number): FineLine[] {
+  const numerals = new Map(lines.fine_numerals.map(({ line, text }) => [line, text]));
+  return lines.places.map((place, line) => ({
+    x: xOf(frame, position + place),
+    line,
+    numeral: numerals.get(line) ?? null,
+  }));
+}
+
+/** Lens: px per unit, so that one least count is plain to see. */
+export function lensPower(lines: Lines, cell: number): number {
+  const leastCountPx = Math.max(8, Math.min(16, cell / 9));
+  return leastCountPx / lines.least_count;
+}

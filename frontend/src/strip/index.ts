@@ -1,0 +1,2 @@
+export { Strip } from "./Strip";
+export type { StripProps } from "./Strip";

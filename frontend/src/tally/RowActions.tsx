@@ -1,0 +1,51 @@
+import { MoreOutlined } from "@ant-design/icons";
+import { Button, Popover } from "antd";
+import { useState } from "react";
+
+import type { Reading } from "../api";
+import type { LookActions } from "./SecondLook";
+import { SetAside } from "./SetAside";
+
+interface Props {
+  reading: Reading;
+  index: number;
+  actions: LookActions;
+}
+
+/** What can be done with a row: look, change, set aside or count again. */
+export function RowActions({ reading, index, actions }: Props) {
+  const [open, setOpen] = useState(false);
+  const then = (act: () => void) => () => {
+    setOpen(false);
+    act();
+  };
+  const menu = (
+    <div className="row-menu">
+      <Button type="text" onClick={then(() => actions.lookAgain(reading))}>
+        Show it on the scales
+      </Button>
+      <Button type="text" onClick={then(() => actions.change(reading))}>
+        Change its figures
+      </Button>
+      {reading.excluded ? (
+        <Button type="text" onClick={then(() => actions.countAgain(reading))}>
+          Count it again
+        </Button>
+      ) : (
+        <SetAside
+          onReason={(reason) => {
+            setOpen(false);
+            actions.setAside(reading, reason);
+          }}
+        >
+          <Button type="text">Set aside…</Button>
+        </SetAside>
+      )}
+    </div>
+  );
+  return (
+    <Popover content={menu} trigger="click" open={open} onOpenChange={setOpen} placement="left">
+      <Button type="text" icon={<MoreOutlined />} aria-label={`Actions for reading ${index + 1}`} />
+    </Popover>
+  );
+}

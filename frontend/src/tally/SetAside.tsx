@@ -1,0 +1,47 @@
+import { Button, Input, Popover } from "antd";
+import { useState, type ReactNode } from "react";
+
+interface Props {
+  onReason: (reason: string) => void;
+  children: ReactNode;
+}
+
+/** Asks for the reason before a reading is set aside: without one it is not. */
+export function SetAside({ onReason, children }: Props) {
+  const [open, setOpen] = useState(false);
+  const [reason, setReason] = useState("");
+  const given = reason.trim();
+  function settle() {
+    if (!given) return;
+    setOpen(false);
+    onReason(given);
+  }
+  const form = (
+    <form
+      className="set-aside"
+      onSubmit={(event) => {
+        event.preventDefault();
+        settle();
+      }}
+    >
+      <label>
+        Why does it not count? The reading stays in the record, struck through.
+        <Input
+          autoFocus
+          value={reason}
+          maxLength={500}
+          placeholder="a burr stood between the jaws"
+          onChange={(event) => setReason(event.target.value)}
+        />
+      </label>
+      <Button type="primary" htmlType="submit" disabled={!given}>
+        Set aside
+      </Button>
+    </form>
+  );
+  return (
+    <Popover content={form} trigger="click" open={open} onOpenChange={setOpen} destroyOnHidden>
+      {children}
+    </Popover>
+  );
+}

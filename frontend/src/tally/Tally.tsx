@@ -1,0 +1,170 @@
+import { useEffect, useRef } from "react";
+
+import type { Flag, Instrument, Quantity, Reading } from "../api";
+import { useShow } from "../app/settings";
+import { axisOf, shareOf, type Axis } from "./axis";
+import { RowActions } from "./RowActions";
+import { SecondLook, type LookActions } from "./SecondLook";
+import "./tally.css";
+
+export interface TallyProps {
+  quantity: Quantity;
+  instrument: Instrument;
+  /** The reading that is being looked at again or changed. */
+  at: string | null;
+  actions: LookActions;
+}
+
+const COMPACT_BEYOND = 6;
+
+/** Readings as rows and as dots on one axis, with what deserves a second look beside its row. */
+export function Tally({ quantity, instrument, at, actions }: TallyProps) {
+  const show = useShow();
+  const axis = axisOf(quantity, instrument.lines.least_count);
+  const body = useRef<HTMLDivElement>(null);
+  const count = quantity.readings.length;
+  useEffect(() => {
+    body.current?.scrollTo({ top: body.current.scrollHeight });
+  }, [count]);
+  if (count === 0) return <EmptyTally />;
+  const decimals = decimalsOf(instrument.least_count);
+  return (
+    <div className="tally" ref={body} data-compact={count > COMPACT_BEYOND} tabIndex={0}>
+      <table>
+        <thead>
+          <tr>
+            <th className="figure">no.</th>
+            <th>place</th>
+            <th className="figure">
+              <span className="part-main mark-main">main</span>
+            </th>
+            <th className="figure">
+              <span className="part-fine mark-fine">line</span>
+            </th>
+            <th className="figure">reads, {quantity.unit}</th>
+            <th className="figure">
+              <span className="part-result mark-result">corrected, {quantity.unit}</span>
+            </th>
+            <th className="axis-head">
+              <span>{axis && show(axis.low.toFixed(decimals)).replace("-", "−")}</span>
+              <span>{axis && show(axis.high.toFixed(decimals)).replace("-", "−")}</span>
+            </th>
+            <th aria-label="actions" />
+          </tr>
+        </thead>
+        <tbody>
+          {quantity.readings.map((reading, index) => (
+            <Row
+              key={reading.id}
+              {...{ reading, index, quantity, axis, actions }}
+              looked={reading.id === at}
+              flags={quantity.flags.filter(
+                (flag) => flag.observation === index && flag.level === "warning" && !flag.settled,
+              )}
+            />
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function EmptyTally() {
+  return (
+    <div className="tally-empty">
+      <p>
+        No reading yet. Each one you record becomes a row here, and a dot that shows how they
+        scatter.
+      </p>
+    </div>
+  );
+}
+
+interface RowProps {
+  reading: Reading;
+  index: number;
+  quantity: Quantity;
+  axis: Axis | null;
+  flags: Flag[];
+  looked: boolean;
+  actions: LookActions;
+}
+
+function Row({ reading, index, quantity, axis, flags, looked, actions }: RowProps) {
+  const show = useShow();
+  const earlier = reading.history.at(-1);
+  const state = reading.excluded ? "excluded" : flags.length > 0 ? "flagged" : "";
+  return (
+    <>
+      <tr className={`reading ${state}`} aria-current={looked}>
+        <td className="figure quiet">{index + 1}</td>
+        <td>{reading.place}</td>
+        <td className="figure part-main">
+          {earlier && earlier.main !== reading.main && <s>{show(earlier.main)} </s>}
+          <span className="figures">{show(reading.main)}</span>
+        </td>
+        <td className="figure part-fine">
+          {earlier && earlier.line !== reading.line && <s>{show(earlier.line)} </s>}
+          <span className="figures">{show(reading.line)}</span>
+        </td>
+        <td className="figure quiet">
+          <span className="figures">{show(reading.read)}</span>
+        </td>
+        <td className="figure part-result">
+          <span className="figures">{show(reading.corrected)}</span>
+        </td>
+        <td className="axis-cell">
+          {axis && <Dot axis={axis} reading={reading} quantity={quantity} />}
+        </td>
+        <td className="row-actions">
+          <RowActions reading={reading} index={index} actions={actions} />
+        </td>
+      </tr>
+      {reading.excluded && (
+        <tr className="reason">
+          <td />
+          <td colSpan={7}>set aside: {reading.excluded}</td>
+        </tr>
+      )}
+      {flags.map((flag) => (
+        <tr key={flag.code} className="second-look">
+          <td colSpan={8}>
+            <SecondLook flag={flag} reading={reading} actions={actions} />
+          </td>
+        </tr>
+      ))}
+    </>
+  );
+}
+
+interface DotProps {
+  axis: Axis;
+  reading: Reading;
+  quantity: Quantity;
+}
+
+function Dot({ axis, reading, quantity }: DotProps) {
+  const show = useShow();
+  const { low, high, mean } = quantity.result;
+  const at = (value: number) => `${(shareOf(axis, value).share * 100).toFixed(2)}%`;
+  const { share, off } = shareOf(axis, reading.value);
+  return (
+    <div className="axis">
+      {low !== null && high !== null && (
+        <span className="band" style={{ left: at(low), right: `calc(100% - ${at(high)})` }} />
+      )}
+      {mean !== null && shareOf(axis, mean).off === "" && (
+        <span className="mean-line" style={{ left: at(mean) }} />
+      )}
+      {off === "" ? (
+        <span className="dot" style={{ left: `${(share * 100).toFixed(2)}%` }} />
+      ) : (
+        <span className={`off-axis ${off}`} title="off the axis">
+          {off === "high" ? `${show(reading.corrected)} ›` : `‹ ${show(reading.corrected)}`}
+        </span>
+      )}
+    </div>
+  );
+}
+
+const decimalsOf = (text: string) => text.split(".")[1]?.length ?? 0;

@@ -1,0 +1,2 @@
+export { Tally } from "./Tally";
+export type { LookActions } from "./SecondLook";

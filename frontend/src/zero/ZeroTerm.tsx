@@ -1,0 +1,79 @@
+import { Button, Checkbox, Popover } from "antd";
+import { useState } from "react";
+
+import { useAmendQuantity, type Instrument, type Quantity, type Sheet } from "../api";
+import { useShow } from "../app/settings";
+import { ZeroDialog } from "./ZeroDialog";
+import "./zero.css";
+
+interface Props {
+  sheet: Sheet;
+  quantity: Quantity;
+  instrument: Instrument;
+}
+
+/** The zero of the equation: what it is, and a tap away from being looked at. */
+export function ZeroTerm({ sheet, quantity, instrument }: Props) {
+  const show = useShow();
+  const [open, setOpen] = useState(false);
+  const [looking, setLooking] = useState(false);
+  const amend = useAmendQuantity(sheet.id);
+  const checks = sheet.zero_checks.filter((check) => check.instrument === instrument.id);
+
+  function use(zero: string[], exact: boolean) {
+    amend.mutate({ seen: quantity, zero, zero_exact: exact ? true : null });
+  }
+  const menu = (
+    <div className="zero-menu">
+      <p>{show(quantity.zero_words)}</p>
+      {checks.map((check) => {
+        const used = quantity.zero.includes(check.id);
+        return (
+          <Checkbox
+            key={check.id}
+            checked={used}
+            onChange={() =>
+              use(
+                used ? quantity.zero.filter((id) => id !== check.id) : [...quantity.zero, check.id],
+                false,
+              )
+            }
+          >
+            {show(`${check.error_text} ${instrument.unit}, looked at ${check.phase}`)}
+            {check.face && `, ${check.face} faces`}
+          </Checkbox>
+        );
+      })}
+      <Button
+        type="primary"
+        onClick={() => {
+          setOpen(false);
+          setLooking(true);
+        }}
+      >
+        Look at the zero
+      </Button>
+      <Checkbox checked={quantity.zero_exact} onChange={(event) => use([], event.target.checked)}>
+        Take it as exact
+      </Checkbox>
+    </div>
+  );
+  const state = quantity.zero_exact ? "exact" : "not looked at";
+  return (
+    <>
+      <Popover content={menu} trigger="click" open={open} onOpenChange={setOpen}>
+        <button type="button" className="zero-term" aria-label="zero error, tap to change">
+          {quantity.zero.length > 0 ? show(`(${quantity.zero_text})`) : <small>{state}</small>}
+        </button>
+      </Popover>
+      {looking && (
+        <ZeroDialog
+          sheet={sheet}
+          instrument={instrument}
+          quantity={quantity}
+          onClose={() => setLooking(false)}
+        />
+      )}
+    </>
+  );
+}

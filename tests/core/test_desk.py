@@ -1,0 +1,192 @@
+"""The desk: what is typed at the bench, and what is answered while it is typed."""
+
+from fractions import Fraction
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from metrion.core.desk import consider, consider_position
+from metrion.core.drawing import (
+    Appearance,
+    PrintedUnit,
+    appearance_of,
+    fine_numerals,
+    line_places,
+    line_worths,
+    main_numerals,
+)
+from metrion.core.errors import NotExact
+from metrion.core.instruments import Instrument, Kind
+from metrion.core.scales import Look, ScrewScale, VernierScale
+from metrion.core.scales.numerals import Numerals, usual_numerals
+from metrion.core.typed import FineAs, typed_number
+from metrion.core.zero import ZeroCheck
+from tests.strategies import verniers
+
+CALIPER = Instrument(
+    "cal", "Caliper A", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39),
+    range=(Fraction(0), Fraction(150)),
+)  # fmt: skip
+SCREW = Instrument(
+    "screw", "Screw gauge B", Kind.SCREW, "mm", ScrewScale(Fraction(1, 2), 50, Fraction(1, 2))
+)
+ZERO = ZeroCheck("z", "cal", Look(Fraction(-1), 17))
+
+
+@pytest.mark.parametrize(
+    ("text", "value"),
+    [
+        ("6,5", "13/2"), (" 6.5 ", "13/2"), (".5", "1/2"), ("-,5", "-1/2"), ("6.", "6"),
+        ("1½", "3/2"), ("½", "1/2"), ("1 1/2", "3/2"), ("3/4", "3/4"), ("11/2", "11/2"), ("−1", "-1"),
+    ],
+)  # fmt: skip
+def test_numbers_as_people_type_them(text: str, value: str) -> None:
+    assert typed_number(text) == Fraction(value)
+
+
+@pytest.mark.parametrize("text", ["6..5", "six", "1/0", "6.5.1", "", "."])
+def test_what_is_no_number_is_said_to_be_none(text: str) -> None:
+    with pytest.raises(NotExact):
+        typed_number(text)
+
+
+def test_a_complete_entry() -> None:
+    answer = consider(CALIPER, "6", "3", checks=[ZERO])
+    assert (answer.read, answer.corrected) == (Fraction("6.15"), Fraction("6.30"))
+    assert answer.bounds == (6, 7)
+    assert answer.meets == 12
+    assert [neighbour.words for neighbour in answer.neighbours] == [
+        "0.05 right of 10",
+        "0.05 left of 14",
+    ]
+    assert answer.sentences[0] == "Line 3 is printed 1½ and worth 0.15 mm."
+    assert "too little: the correction adds it" in answer.sentences[-1]
+
+
+@pytest.mark.parametrize(
+    ("fine", "fine_as"),
+    [("3", FineAs.LINE), ("1½", FineAs.NUMERAL), ("1,5", FineAs.NUMERAL), ("0.15", FineAs.WORTH)],
+)
+def test_three_ways_to_say_the_fine_reading(fine: str, fine_as: FineAs) -> None:
+    assert consider(CALIPER, "6", fine, fine_as).line == 3
+
+
+@pytest.mark.parametrize(("fine", "line"), [("12-14", 13), ("12–14", 13), ("3 - 3", 3), ("0-2", 1)])
+def test_of_several_lines_that_seem_to_meet_the_middle_is_taken(fine: str, line: int) -> None:
+    assert consider(CALIPER, "6", fine).line == line
+
+
+@pytest.mark.parametrize(
+    ("fine", "says"),
+    [
+        ("21", "has no line 21; its lines run from 0 to 20"),
+        ("-3", "has no line -3"),
+        ("12-15", "look again whether 13 or 14 meets"),
+        ("14-12", "lower first"),
+        ("3.5", "does not estimate"),
+        ("x", "is not a number"),
+    ],
+)
+def test_a_line_that_cannot_be_is_explained(fine: str, says: str) -> None:
+    answer = consider(CALIPER, "6", fine)
+    assert answer.line is None
+    assert says in answer.line_fault
+    assert answer.main == 6
+
+
+def test_a_main_reading_between_marks_names_the_mark_passed() -> None:
+    answer = consider(CALIPER, "6.4", "3")
+    assert answer.main_fault == (
+        "6.4 is not a mark of Caliper A, whose marks are 1 mm apart. The last mark passed is 6."
+    )
+    assert answer.read is None
+
+
+def test_an_entry_outside_the_range_is_warned_of_and_not_refused() -> None:
+    answer = consider(CALIPER, "151", "0")
+    assert answer.read == 151
+    assert any("outside the range" in sentence for sentence in answer.sentences)
+
+
+def test_line_zero_says_that_the_last_line_meets_too() -> None:
+    assert "so does the last line" in consider(CALIPER, "6", "0").sentences[0]
+
+
+def test_nothing_typed_is_no_fault() -> None:
+    answer = consider(CALIPER, "", " ")
+    assert (answer.main_fault, answer.line_fault, answer.read) == ("", "", None)
+    assert answer.sentences == ()
+
+
+def test_a_screw_has_no_neighbours_that_meet_marks() -> None:
+    answer = consider(SCREW, "4.5", "38")
+    assert (answer.read, answer.neighbours) == (Fraction("4.88"), ())
+
+
+@given(verniers(), st.fractions(-1, 60, max_denominator=999))
+def test_a_dragged_position_and_its_figures_say_the_same(
+    scale: VernierScale, position: Fraction
+) -> None:
+    instrument = Instrument("i", "I", Kind.VERNIER, "mm", scale)
+    dragged = consider_position(instrument, position)
+    assert dragged.main is not None
+    typed = consider(instrument, str(dragged.main), str(dragged.line))
+    assert typed == dragged
+
+
+@given(verniers())
+def test_neighbours_of_an_ordered_scale_miss_by_one_least_count(scale: VernierScale) -> None:
+    if not scale.estimable() or scale.fine_divisions < 3:
+        return
+    answer = consider(Instrument("i", "I", Kind.VERNIER, "mm", scale), "0", "1")
+    assert {abs(neighbour.miss) for neighbour in answer.neighbours} == {scale.least_count}
+
+
+@pytest.mark.parametrize(
+    ("lines", "tenths", "line", "text"),
+    [
+        (20, True, 3, "1½"), (10, True, 7, "7"), (50, True, 12, "2.4"), (50, False, 12, "12"),
+        (25, True, 5, "5"), (8, True, 3, "3"), (20, True, 0, "0"), (20, True, 1, "½"),
+    ],
+)  # fmt: skip
+def test_numerals_at_the_fine_lines(lines: int, tenths: bool, line: int, text: str) -> None:
+    assert usual_numerals(lines, tenths=tenths).text(line) == text
+
+
+@given(st.integers(1, 10), st.integers(1, 5), st.integers(0, 100))
+def test_a_numeral_leads_back_to_its_line(every: int, step: int, line: int) -> None:
+    numerals = Numerals(every, Fraction(step))
+    assert numerals.line(numerals.at(line)) == line
+
+
+@pytest.mark.parametrize(
+    ("unit", "division", "numerals", "every", "step"),
+    [
+        ("mm", "1", PrintedUnit.MM, 10, "10"),
+        ("mm", "1", PrintedUnit.CM, 10, "1"),
+        ("mm", "0.5", PrintedUnit.MM, 20, "10"),
+        ("cm", "0.1", PrintedUnit.CM, 10, "1"),
+        ("in", "1/40", PrintedUnit.MM, 4, "1/10"),
+        ("in", "1/16", PrintedUnit.MM, 8, "1/2"),
+    ],
+)
+def test_numerals_of_the_main_scale(
+    unit: str, division: str, numerals: PrintedUnit, every: int, step: str
+) -> None:
+    scale = VernierScale(Fraction(division), 10, 9)
+    found = main_numerals(Instrument("i", "I", Kind.VERNIER, unit, scale), Appearance(numerals))
+    assert (found.every, found.step) == (every, Fraction(step))
+
+
+def test_the_lines_of_an_instrument() -> None:
+    assert line_places(CALIPER)[:3] == [0, Fraction("1.95"), Fraction("3.9")]
+    assert line_worths(CALIPER)[:3] == [0, Fraction("0.05"), Fraction("0.1")]
+    assert len(line_worths(SCREW)) == 50
+    assert line_places(SCREW) == []
+    assert fine_numerals(CALIPER).printed(20)[20] == "10"
+
+
+@pytest.mark.parametrize("record", [{}, {"numerals": 5, "fine_as": None}, {"numerals": "ell"}])
+def test_an_appearance_nobody_knows_is_the_usual_one(record: dict[str, object]) -> None:
+    assert appearance_of(record) == Appearance()

@@ -1,0 +1,157 @@
+"""Formulas: what parses, what units combine, and slopes against an independent package."""
+
+import math
+from fractions import Fraction
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+from uncertainties import ufloat, umath
+
+from metrion.core.errors import FormulaError, UnitError
+from metrion.core.formula import parse_formula, resolve
+from metrion.core.slopes import NoValue, evaluate
+from metrion.core.units import ANGLE, LENGTH, MASS, NONE, Dimension, parse_unit
+
+
+def value_of(text: str, **inputs: Fraction | float) -> object:
+    formula, _ = resolve(parse_formula(text), dict.fromkeys(inputs, NONE))
+    return evaluate(formula, inputs).value
+
+
+@pytest.mark.parametrize(
+    ("text", "value"),
+    [
+        ("2 + 3*4", 14),
+        ("-2**2", -4),
+        ("2**-1", Fraction(1, 2)),
+        ("2**3**2", None),  # the exponent would be 9: allowed, and right associative
+        ("(1 + 2)/4", Fraction(3, 4)),
+        ("+0.10", Fraction(1, 10)),
+        ("4**(1/2)", 2.0),
+        ("4**-0.5", 0.5),
+        ("6/2/3", 1),
+        ("asin(1)*0 + 1*(1)", None),
+    ],
+)
+def test_precedence_is_that_of_python(text: str, value: object) -> None:
+    expected = {"2**3**2": 512}.get(text, value)
+    if expected is None:
+        with pytest.raises(UnitError):  # an angle and a bare number do not add
+            value_of(text)
+    else:
+        assert value_of(text) == expected
+
+
+@pytest.mark.parametrize(
+    "text",
+    [
+        "", "D +", "D d", "2D", "1e3", "1_000", "D // 2", "D % 2", "D^2", "f(D)", "sin",
+        "sin(D, D)", "D if d else 1", "D.real", "[D]", "D ** x", "D ** 10", "D ** 0.25",
+        "D ** (1/0)", "lambda: 1", "0x10", "1.", ".5", "D ** pi", "D == 1", "é + 1",
+        "9**9**9**9", "(" * 300 + "1" + ")" * 300,
+    ],
+)  # fmt: skip
+def test_what_is_no_formula_is_refused(text: str) -> None:
+    with pytest.raises(FormulaError):
+        parse_formula(text)
+
+
+def test_a_symbol_may_be_a_word_of_python() -> None:
+    assert value_of("in + True + lambda", **{"in": 1.0, "True": 2.0, "lambda": 3.0}) == 6.0
+
+
+def test_a_long_sum_is_not_too_deep() -> None:
+    assert value_of("+".join(["D"] * 400), D=Fraction(1)) == 400
+
+
+@pytest.mark.parametrize(
+    ("text", "dimension"),
+    [
+        ("L*L", LENGTH * LENGTH),
+        ("m/L**3", MASS / LENGTH ** Fraction(3)),
+        ("sqrt(L**2)", LENGTH),
+        ("L**0.5*L**0.5", LENGTH),
+        ("asin(L/L)", ANGLE),
+        ("sin(A)", NONE),
+        ("sin(2)", NONE),
+        ("A/2", ANGLE),
+    ],
+)
+def test_units_combine(text: str, dimension: Dimension) -> None:
+    known = {"L": LENGTH, "m": MASS, "A": ANGLE}
+    assert resolve(parse_formula(text), known)[1] == dimension
+
+
+@pytest.mark.parametrize("text", ["L + m", "L - 1", "sin(L)", "asin(A)", "A + 1", "atan(L)"])
+def test_units_that_do_not_combine_are_refused(text: str) -> None:
+    with pytest.raises(UnitError):
+        resolve(parse_formula(text), {"L": LENGTH, "m": MASS, "A": ANGLE})
+
+
+@pytest.mark.parametrize(
+    "text", ["1/x", "sqrt(y)", "tan(h)", "asin(t)", "sqrt(x)", "x**-2", "acos(o)", "b**9*b**9"]
+)
+def test_where_value_or_slope_do_not_exist_there_is_none(text: str) -> None:
+    inputs = {"x": 0.0, "y": -1.0, "h": math.pi / 2, "t": 2.0, "o": 1.0, "b": 1e200}
+    used = {name: inputs[name] for name in parse_formula(text).names}
+    with pytest.raises(NoValue):
+        value_of(text, **used)
+
+
+def test_a_constant_needs_no_slope() -> None:
+    formula, _ = resolve(parse_formula("sqrt(0) + 1"), {})
+    assert evaluate(formula, {}).value == 1
+
+
+FORMULAS = [
+    "(x - y)/2", "x*y*pi/4", "x**2*y**-1.5", "sqrt(x**2 + y**2)", "sin(x)*cos(y)", "tan(x/(1+y))",
+    "asin(x/(x+y))/atan(y)", "acos(x/(x+y))*acos(y/(x+y))", "-x/(y - 9)", "x**0.5*y**3",
+]  # fmt: skip
+
+
+@given(st.sampled_from(FORMULAS), st.floats(0.1, 1.4), st.floats(0.1, 1.4))
+def test_value_and_slopes_agree_with_the_uncertainties_package(
+    text: str, x: float, y: float
+) -> None:
+    formula, _ = resolve(parse_formula(text), {"x": NONE, "y": NONE})
+    found = evaluate(formula, {"x": x, "y": y})
+    a, b = ufloat(x, 1), ufloat(y, 1)
+    names = {
+        name: getattr(umath, name) for name in ("sqrt", "sin", "cos", "tan", "asin", "acos", "atan")
+    }
+    expected = eval(text, {**names, "pi": math.pi, "x": a, "y": b})
+    # Angles are worked with in arc minutes here, bare numbers there are radians.
+    scale = 180 * 60 / math.pi
+    factor = {"asin(x/(x+y))/atan(y)": 1.0, "acos(x/(x+y))*acos(y/(x+y))": scale**2}.get(text, 1.0)
+    assert math.isclose(
+        float(found.value), expected.nominal_value * factor, rel_tol=1e-9, abs_tol=1e-12
+    )
+    for name, variable in (("x", a), ("y", b)):
+        slope = expected.derivatives[variable] * factor
+        assert math.isclose(float(found.slopes[name]), slope, rel_tol=1e-8, abs_tol=1e-9)
+
+
+@pytest.mark.parametrize(
+    ("text", "factor", "dimension"),
+    [
+        ("mm", 1, LENGTH),
+        ("cm**3", 1000, LENGTH ** Fraction(3)),
+        ("kg/m**3", Fraction(1, 10**6), MASS / LENGTH ** Fraction(3)),
+        ("1", 1, NONE),
+        ("g*mm**-2", 1, MASS / LENGTH ** Fraction(2)),
+        ("deg", 60, ANGLE),
+        ("in*in/mm", Fraction(127, 5) ** 2, LENGTH),
+    ],
+)
+def test_units(text: str, factor: Fraction, dimension: Dimension) -> None:
+    unit = parse_unit(text)
+    assert (unit.factor, unit.dimension) == (factor, dimension)
+
+
+@pytest.mark.parametrize(
+    "text", ["", "ft", "mm ", "mm^2", "1/mm", "mm*", "mm**", "mm**2.5", "mm*1", "MM"]
+)
+def test_what_is_no_unit_is_refused(text: str) -> None:
+    with pytest.raises(UnitError):
+        parse_unit(text)

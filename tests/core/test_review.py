@@ -1,0 +1,141 @@
+"""Second looks: which series raise which flags, and which do not."""
+
+from fractions import Fraction
+
+import pytest
+
+from metrion.core.conventions import BUILT_IN
+from metrion.core.instruments import Instrument, Kind
+from metrion.core.measurements import Measurement
+from metrion.core.observations import Observation
+from metrion.core.review import Flag, review
+from metrion.core.scales import Look, ScrewScale, VernierScale
+from metrion.core.zero import Phase, ZeroCheck
+
+CALIPER = Instrument(
+    "cal", "Caliper A", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39),
+    range=(Fraction(0), Fraction(150)),
+)  # fmt: skip
+SCREW = Instrument(
+    "screw", "Screw gauge B", Kind.SCREW, "mm", ScrewScale(Fraction(1, 2), 50, Fraction(1))
+)
+FINER = Instrument(
+    "screw", "Screw gauge C", Kind.SCREW, "mm", ScrewScale(Fraction(1), 50, Fraction(1, 2))
+)
+ZERO = ZeroCheck("z", "cal", Look(Fraction(0), 0), face="outside")
+
+
+def measured(
+    readings: list[tuple[object, ...]], instrument: Instrument = CALIPER, **more: object
+) -> Measurement:
+    observations = tuple(
+        Observation(
+            (Look(Fraction(str(main)), line, bool(rest[1]) if len(rest) > 1 else False),),
+            place=str(rest[0]) if rest else "",
+        )
+        for main, line, *rest in readings
+    )  # type: ignore[misc]
+    fields: dict[str, object] = {"checks": (ZERO,), "face": "outside", **more}
+    return Measurement(
+        "m", "D", instrument, BUILT_IN["half-division"], observations, **fields  # type: ignore[arg-type]
+    )  # fmt: skip
+
+
+def codes(measurement: Measurement) -> list[tuple[str, int | None]]:
+    return [(flag.code, flag.observation) for flag in review(measurement)]
+
+
+def only(measurement: Measurement, code: str) -> Flag:
+    (flag,) = [flag for flag in review(measurement) if flag.code == code]
+    return flag
+
+
+def test_a_clean_series_raises_nothing() -> None:
+    assert codes(measured([(6, 3), (6, 4), (6, 3), (6, 5)])) == []
+
+
+def test_one_mark_too_many_is_found_and_the_mark_suggested() -> None:
+    flag = only(measured([(6, 3), (6, 4), (6, 3), (7, 3)]), "main-mark-slip")
+    assert (flag.observation, flag.suggestion) == (3, {"main": "6"})
+    assert flag.message == (
+        "Reading 4 stands one mark above the others. Had the zero line really passed 7?"
+    )
+
+
+def test_one_mark_too_few_is_found() -> None:
+    flag = only(measured([(6, 3), (5, 4), (6, 3)]), "main-mark-slip")
+    assert flag.suggestion == {"main": "6"}
+
+
+def test_with_three_readings_two_can_qualify() -> None:
+    found = codes(measured([(6, 3), (7, 3), (8, 3)]))
+    assert ("main-mark-slip", 0) not in found
+    assert codes(measured([(6, 3), (6, 3), (7, 3)])) == [("main-mark-slip", 2)]
+
+
+def test_scatter_of_more_than_half_a_mark_hides_a_slip() -> None:
+    assert codes(measured([(6, 0), (6, 12), (6, 6), (7, 6)])) == []
+
+
+def test_a_turn_missed_on_a_sleeve_with_every_second_turn_marked() -> None:
+    flag = only(
+        measured([(4, 38), (4, 39), (4, 38, "", True), (4, 37)], SCREW, checks=()),
+        "main-mark-slip",
+    )
+    assert (flag.observation, flag.suggestion) == (2, {"main": "4", "second_turn": False})
+
+
+@pytest.mark.parametrize("main", ["62", "0"])
+def test_centimetres_read_as_millimetres(main: str) -> None:
+    line = 0 if main == "62" else 12
+    assert ("unit-slip", 2) in codes(measured([(6, 3), (6, 4), (main, line)]))
+
+
+def test_an_outlier_is_named_once_and_only_where_no_slip_explains_it() -> None:
+    base: list[tuple[object, ...]] = [(6, 3), (6, 4), (6, 3), (6, 4), (6, 3), (6, 4)]
+    assert codes(measured([*base, (6, 12)])) == [("outlier", 6)]
+    assert codes(measured([*base, (7, 3)])) == [("main-mark-slip", 6)]
+
+
+def test_equal_and_few_readings() -> None:
+    assert codes(measured([(6, 3)] * 3)) == [("identical-readings", None)]
+    assert codes(measured([(6, 3), (6, 4)])) == [("few-readings", None)]
+
+
+def test_the_zero() -> None:
+    readings: list[tuple[object, ...]] = [(6, 3), (6, 4), (6, 3)]
+    after = ZeroCheck("y", "cal", Look(Fraction(0), 2), face="outside", phase=Phase.AFTER)
+    inside = ZeroCheck("x", "cal", Look(Fraction(0), 0), face="inside")
+    assert codes(measured(readings, checks=())) == [("zero-unchecked", None)]
+    assert codes(measured(readings, checks=(ZERO, after))) == [("zero-drift", None)]
+    flag = only(measured(readings, checks=(inside,)), "zero-other-face")
+    assert "inside" in flag.message
+    assert "outside" in flag.message
+
+
+def test_places_that_differ_for_good() -> None:
+    oval = [(6, 3, "0°"), (6, 4, "0°"), (6, 10, "90°"), (6, 11, "90°")]
+    assert codes(measured(oval)) == [("place-effect", None)]  # type: ignore[arg-type]
+    scattered = [(6, 3, "0°"), (6, 9, "0°"), (6, 10, "90°"), (6, 5, "90°")]
+    assert codes(measured(scattered)) == []  # type: ignore[arg-type]
+
+
+def test_outside_the_range() -> None:
+    assert codes(measured([(150, 3), (150, 0), (150, 0)])) == [("out-of-range", 0)]
+
+
+def test_a_mark_that_contradicts_the_thimble() -> None:
+    flag = only(
+        measured([("4.5", 12), (4, 12), (4, 13)], FINER, checks=()), "mark-contradicts-line"
+    )
+    assert (flag.observation, flag.suggestion) == (0, {"main": "4"})
+
+
+def test_the_line_that_was_seen_to_meet_another_mark() -> None:
+    look = Look(Fraction(6), 3)
+    agreeing, disagreeing = (Observation((look,), meets=Fraction(mark)) for mark in (12, 13))
+    plain = Observation((Look(Fraction(6), 4),))
+    measurement = Measurement(
+        "m", "D", CALIPER, BUILT_IN["half-division"], (agreeing, disagreeing, plain), (ZERO,)
+    )
+    assert codes(measurement) == [("lines-disagree", 1)]
