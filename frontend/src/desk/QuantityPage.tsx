@@ -89,7 +89,6 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
     begin: (text) => equation.current?.begin(text),
     onProblem: fail,
   });
-  useEffect(() => equation.current?.begin(), []);
 
   const actions: LookActions = {
     lookAgain: (reading) => {
@@ -146,6 +145,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
           desk={desk}
           instrument={instrument}
           fineAs={instrument.fine_as}
+          autoFocus
           zero={<ZeroTerm {...{ sheet, quantity, instrument }} />}
           onEnter={record}
         >

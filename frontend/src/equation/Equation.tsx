@@ -17,6 +17,8 @@ export interface EquationProps {
   /** What stands for the zero; null where the zero itself is looked at. */
   zero: ReactNode;
   onEnter: () => void;
+  /** Whether the cursor waits in the main blank from the first. */
+  autoFocus?: boolean;
   children?: ReactNode;
   ref?: Ref<EquationHandle>;
 }
@@ -77,6 +79,7 @@ export function Equation({ ref, zero, children, ...props }: EquationProps) {
         <Term label="main reading" part="main" fault={answer?.main.fault ?? ""}>
           <input
             ref={main}
+            autoFocus={props.autoFocus}
             className="blank"
             aria-label="main reading"
             inputMode="decimal"

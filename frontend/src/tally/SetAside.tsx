@@ -9,19 +9,31 @@ interface Props {
 /** Asks for the reason before a reading is set aside: without one it is not. */
 export function SetAside({ onReason, children }: Props) {
   const [open, setOpen] = useState(false);
+  const form = (
+    <ReasonForm
+      onReason={(reason) => {
+        setOpen(false);
+        onReason(reason);
+      }}
+    />
+  );
+  return (
+    <Popover content={form} trigger="click" open={open} onOpenChange={setOpen} destroyOnHidden>
+      {children}
+    </Popover>
+  );
+}
+
+/** Keeps its text itself: a popover that is still opening shows its content as it was at first. */
+function ReasonForm({ onReason }: { onReason: (reason: string) => void }) {
   const [reason, setReason] = useState("");
   const given = reason.trim();
-  function settle() {
-    if (!given) return;
-    setOpen(false);
-    onReason(given);
-  }
-  const form = (
+  return (
     <form
       className="set-aside"
       onSubmit={(event) => {
         event.preventDefault();
-        settle();
+        if (given) onReason(given);
       }}
     >
       <label>
@@ -38,10 +50,5 @@ export function SetAside({ onReason, children }: Props) {
         Set aside
       </Button>
     </form>
-  );
-  return (
-    <Popover content={form} trigger="click" open={open} onOpenChange={setOpen} destroyOnHidden>
-      {children}
-    </Popover>
   );
 }

@@ -1,5 +1,5 @@
 import { App, Button, Modal, Segmented } from "antd";
-import { useEffect, useRef, useState } from "react";
+import { useRef, useState } from "react";
 
 import {
   newId,
@@ -37,8 +37,6 @@ export function ZeroDialog({ sheet, instrument, quantity, onClose }: Props) {
   const position = entry.position ?? answer?.position ?? 0;
   const error = answer?.read == null ? null : (answer.position ?? 0);
   const below = `-${instrument.main_division}`;
-
-  useEffect(() => equation.current?.begin(), []);
 
   function choose(side: Side) {
     const main = side === "left" ? below : "0";
@@ -105,6 +103,7 @@ export function ZeroDialog({ sheet, instrument, quantity, onClose }: Props) {
         desk={desk}
         instrument={instrument}
         fineAs="line"
+        autoFocus
         zero={null}
         onEnter={() => void keep()}
       >

@@ -23,7 +23,7 @@ _DIGITS: tuple[Digits, ...] = (1, 2, "1-or-2")
 def parse_convention(fields: Fields) -> Convention | None:
     """A convention, or None with its faults noted."""
     key = fields.record.get("id")
-    if key in BUILT_IN:
+    if isinstance(key, str) and key in BUILT_IN:
         fields.fault("id", f'"{key}" is built in; a convention of your own needs another id')
     name = fields.text("name")
     family = fields.choice("family", Family, required=True)

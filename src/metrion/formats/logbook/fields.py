@@ -152,4 +152,6 @@ def _shown(value: Any) -> str:
         return "a list"
     if isinstance(value, str):
         return f'"{value}"' if len(value) <= 40 else f'"{value[:40]}…"'
-    return {True: "true", False: "false", None: "null"}.get(value, str(value)[:40])
+    if value is None or isinstance(value, bool):
+        return {None: "null", True: "true", False: "false"}[value]
+    return str(value)[:40]

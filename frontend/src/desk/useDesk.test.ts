@@ -1,0 +1,91 @@
+import { describe, expect, it } from "vitest";
+
+import type { Answer } from "../api";
+import { EMPTY, fineText, isEmpty, step } from "./useDesk";
+
+const answer = (seq: number, main: string, fine: string): Answer => ({
+  seq,
+  main: { value: main, fault: "" },
+  fine: { value: fine, fault: "", numeral: "1½", worth: "0.15" },
+  read: "6.15",
+  corrected: "6.30",
+  position: 6.15,
+  bounds: ["6", "7"],
+  meets: 12,
+  neighbours: [],
+  sentences: [],
+});
+
+const START = {
+  seq: 0,
+  entry: EMPTY,
+  answer: null,
+  away: false,
+  resting: false,
+  fineAs: "line" as const,
+};
+
+describe("typing", () => {
+  it("is numbered, and keeps the answer before until the next one comes", () => {
+    const typed = step(START, { type: "typed", entry: { main: "6" } });
+    const answered = step(typed, { type: "answered", answer: answer(1, "6", "3") });
+    const more = step(answered, { type: "typed", entry: { fine: "3" } });
+    expect(more.seq).toBe(2);
+    expect(more.answer?.seq).toBe(1);
+    expect(more.entry).toEqual({ main: "6", fine: "3", position: null });
+  });
+
+  it("is not overwritten by an answer", () => {
+    const typed = step(START, { type: "typed", entry: { main: "6,0" } });
+    const answered = step(typed, { type: "answered", answer: answer(1, "6", "3") });
+    expect(answered.entry.main).toBe("6,0");
+  });
+
+  it("ignores an answer that is older than the one it has", () => {
+    let state = step(START, { type: "typed", entry: { main: "6" } });
+    state = step(state, { type: "typed", entry: { main: "61" } });
+    state = step(state, { type: "answered", answer: answer(2, "61", "3") });
+    expect(step(state, { type: "answered", answer: answer(1, "6", "3") }).answer?.seq).toBe(2);
+  });
+});
+
+describe("dragging", () => {
+  const moved = step(START, { type: "moved", position: 6.137 });
+
+  it("fills the blanks from the answer and stays where the hand is", () => {
+    const answered = step(moved, { type: "answered", answer: answer(1, "6", "3") });
+    expect(answered.entry).toEqual({ main: "6", fine: "3", position: 6.137 });
+  });
+
+  it("comes to rest when it is let go after the answer", () => {
+    const answered = step(moved, { type: "answered", answer: answer(1, "6", "3") });
+    expect(step(answered, { type: "released" }).entry.position).toBeNull();
+  });
+
+  it("comes to rest with the answer when it is let go before it", () => {
+    const released = step(moved, { type: "released" });
+    expect(released.entry.position).toBe(6.137);
+    const answered = step(released, { type: "answered", answer: answer(1, "6", "3") });
+    expect(answered.entry.position).toBeNull();
+  });
+});
+
+describe("clearing", () => {
+  it("forgets an answer that is still on its way", () => {
+    const typed = step(START, { type: "typed", entry: { main: "6" } });
+    const cleared = step(typed, { type: "cleared" });
+    const late = step(cleared, { type: "answered", answer: answer(1, "6", "3") });
+    expect(late.answer).toBeNull();
+    expect(isEmpty(late.entry)).toBe(true);
+  });
+});
+
+describe("the fine blank", () => {
+  it.each([
+    ["line", "3"],
+    ["numeral", "1½"],
+    ["worth", "0.15"],
+  ] as const)("takes the %s", (fineAs, text) => {
+    expect(fineText(answer(1, "6", "3"), fineAs)).toBe(text);
+  });
+});

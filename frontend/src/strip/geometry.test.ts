@@ -1,0 +1,112 @@
+import { describe, expect, it } from "vitest";
+
+import type { Lines } from "../api";
+import {
+  fineLinesAt,
+  frameAt,
+  frameKept,
+  lensPower,
+  marksInView,
+  numeralOf,
+  viewLength,
+  xOf,
+} from "./geometry";
+
+/** Twenty fine lines over 39 mm. */
+const EXTENDED: Lines = {
+  division: 1,
+  least_count: 0.05,
+  fine_divisions: 20,
+  extended: true,
+  places: Array.from({ length: 21 }, (_, line) => line * 1.95),
+  worths: Array.from({ length: 21 }, (_, line) => (line % 20) * 0.05),
+  main_every: 10,
+  main_step: 10,
+  main_unit: "mm",
+  fine_numerals: [
+    { line: 0, text: "0" },
+    { line: 2, text: "1" },
+  ],
+  low: 0,
+  high: 150,
+};
+
+describe("the frame", () => {
+  it.each([0, 6.15, 64.85, 150])("holds the whole fine scale at %s mm", (position) => {
+    const frame = frameAt(EXTENDED, position, 1216);
+    expect(xOf(frame, position)).toBeGreaterThan(0);
+    expect(xOf(frame, position + 39)).toBeLessThanOrEqual(1216);
+  });
+
+  it("shows some of the beam before zero when the jaws are closed", () => {
+    expect(frameAt(EXTENDED, 0, 1216).start).toBeLessThan(0);
+  });
+
+  it("stays where it is while the slide is dragged inside it", () => {
+    const frame = frameAt(EXTENDED, 20, 1216);
+    expect(frameKept(frame, 22).start).toBe(frame.start);
+  });
+
+  it("follows the slide when it is dragged out of it", () => {
+    const frame = frameAt(EXTENDED, 20, 1216);
+    for (const position of [120, 0]) {
+      const x = xOf(frameKept(frame, position), position);
+      expect(x).toBeGreaterThanOrEqual(0);
+      expect(x).toBeLessThanOrEqual(1216);
+    }
+  });
+});
+
+describe("the marks", () => {
+  const frame = frameAt(EXTENDED, 6.15, 1216);
+
+  it("are one division apart, the first at zero", () => {
+    const marks = marksInView(EXTENDED, frame);
+    expect(marks[0]?.index).toBe(0);
+    const gaps = marks.slice(1).map((mark, i) => mark.x - (marks[i]?.x ?? NaN));
+    for (const gap of gaps) expect(gap).toBeCloseTo(frame.perUnit, 9);
+  });
+
+  it("bear a numeral at every centimetre and are longer there", () => {
+    const numbered = marksInView(EXTENDED, frame).filter(({ numeral }) => numeral !== null);
+    expect(numbered.map(({ numeral }) => numeral)).toEqual(["0", "10", "20", "30", "40"]);
+    expect(numbered.every(({ tier }) => tier === "long")).toBe(true);
+  });
+
+  it("end shortly after the range", () => {
+    const last = marksInView(EXTENDED, frameAt(EXTENDED, 150, 1216)).at(-1);
+    expect(last?.index).toBe(154);
+  });
+
+  it("can be numbered in centimetres", () => {
+    expect(numeralOf({ ...EXTENDED, main_step: 1 }, 20)).toBe("2");
+    expect(numeralOf(EXTENDED, -10)).toBe("−10");
+  });
+});
+
+describe("the fine lines", () => {
+  it("meet a mark just where the coinciding line is", () => {
+    const frame = frameAt(EXTENDED, 6.15, 1216);
+    const misfit = fineLinesAt(EXTENDED, frame, 6.15).map(({ x }) => {
+      const place = x / frame.perUnit + frame.start;
+      return Math.abs(place - Math.round(place));
+    });
+    expect(misfit.indexOf(Math.min(...misfit))).toBe(3);
+  });
+
+  it("bear their numerals", () => {
+    const lines = fineLinesAt(EXTENDED, frameAt(EXTENDED, 0, 1216), 0);
+    expect(lines.map(({ numeral }) => numeral).filter(Boolean)).toEqual(["0", "1"]);
+  });
+});
+
+describe("the lens", () => {
+  it.each([60, 120, 180, 400])("shows a least count as 8 px at least in cells of %s px", (cell) => {
+    expect(lensPower(EXTENDED, cell) * EXTENDED.least_count).toBeGreaterThanOrEqual(8 - 1e-9);
+  });
+
+  it("fits at least thirty divisions or the fine scale with room", () => {
+    expect(viewLength(EXTENDED)).toBeGreaterThan(39);
+    expect(viewLength({ ...EXTENDED, places: [0, 0.9, 9] })).toBe(30);
+  });
+});

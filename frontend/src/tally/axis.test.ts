@@ -1,0 +1,44 @@
+import { describe, expect, it } from "vitest";
+
+import type { Flag, Quantity, Reading } from "../api";
+import { axisOf, shareOf, singledOut } from "./axis";
+
+const reading = (value: number, excluded = "") => ({ value, excluded }) as Reading;
+const flag = (observation: number | null, level: Flag["level"] = "warning") =>
+  ({ observation, level }) as Flag;
+const quantity = (readings: Reading[], flags: Flag[] = []) => ({ readings, flags }) as Quantity;
+
+describe("the axis", () => {
+  it("is framed on the readings that belong together", () => {
+    const axis = axisOf(
+      quantity([reading(6.3), reading(6.35), reading(6.3), reading(7.3)], [flag(3)]),
+      0.05,
+    );
+    expect(axis?.low).toBeCloseTo(6.2);
+    expect(axis?.high).toBeCloseTo(6.45);
+  });
+
+  it("leaves out what was set aside", () => {
+    const axis = axisOf(quantity([reading(6.3), reading(9, "a burr")]), 0.05);
+    expect(axis?.high).toBeLessThan(7);
+  });
+
+  it("is there even if every reading is singled out, and not without readings", () => {
+    expect(axisOf(quantity([reading(6), reading(7)], [flag(0), flag(1)]), 0.05)).not.toBeNull();
+    expect(axisOf(quantity([]), 0.05)).toBeNull();
+  });
+
+  it("does not single out readings for hints that are no warnings", () => {
+    expect(singledOut([flag(0, "info"), flag(null), flag(2)])).toEqual(new Set([2]));
+  });
+});
+
+describe("a place on the axis", () => {
+  it.each([
+    [1, 0.5, ""],
+    [-1, 0, "low"],
+    [5, 1, "high"],
+  ] as const)("%s", (value, share, off) => {
+    expect(shareOf({ low: 0, high: 2 }, value)).toEqual({ share, off });
+  });
+});

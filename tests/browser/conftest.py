@@ -1,0 +1,90 @@
+"""A real server on a real database, and Debian's headless Chromium."""
+
+import os
+import re
+import subprocess
+import sys
+from collections.abc import Iterator
+from pathlib import Path
+from typing import Any
+
+import pytest
+from playwright.sync_api import Page, expect
+
+SWITCHES = [
+    "--headless",
+    "--no-sandbox",
+    "--disable-gpu",
+    "--disable-quic",
+    "--no-first-run",
+    "--disable-background-networking",
+    "--disable-component-update",
+    "--disable-sync",
+]
+COMMAND = [sys.executable, "-c", "from metrion.cli import main; main()"]
+expect.set_options(timeout=10_000)
+
+
+@pytest.fixture(scope="session")
+def browser_type_launch_args() -> dict[str, Any]:
+    """The browser that the tests were told to use."""
+    return {"executable_path": os.environ.get("CHROMIUM", "/usr/bin/chromium"), "args": SWITCHES}
+
+
+@pytest.fixture
+def browser_context_args() -> dict[str, Any]:
+    """The size that the interface is laid out for."""
+    return {"viewport": {"width": 1280, "height": 800}, "reduced_motion": "reduce"}
+
+
+@pytest.fixture
+def server(tmp_path: Path) -> Iterator[str]:
+    """The address of a Metrion with demo data of its own."""
+    with running(tmp_path) as address:
+        yield address
+
+
+@pytest.fixture(scope="session")
+def unchanged(tmp_path_factory: pytest.TempPathFactory) -> Iterator[str]:
+    """The address of a Metrion on demo data that tests only look at."""
+    with running(tmp_path_factory.mktemp("unchanged")) as address:
+        yield address
+
+
+class running:  # noqa: N801 - reads as a phrase
+    """A Metrion server as a process, ended at the end."""
+
+    def __init__(self, folder: Path) -> None:
+        environment = {**os.environ, "METRION_DATA": str(folder), "METRION_PORT": "0"}
+        self.process = subprocess.Popen(
+            [*COMMAND, "demo"], stdout=subprocess.PIPE, text=True, env=environment
+        )
+
+    def __enter__(self) -> str:
+        assert self.process.stdout is not None
+        found = re.search(r"(http://\S+?)/ ", self.process.stdout.readline())
+        assert found is not None
+        return found[1]
+
+    def __exit__(self, *_: object) -> None:
+        self.process.terminate()
+        self.process.wait()
+        assert self.process.stdout is not None
+        self.process.stdout.close()
+
+
+@pytest.fixture
+def page(page: Page) -> Iterator[Page]:
+    """A page on which no script may fail unnoticed."""
+    problems: list[str] = []
+    page.on("pageerror", lambda error: problems.append(str(error)))
+    page.on(
+        "console",
+        lambda message: (
+            problems.append(message.text)
+            if message.type == "error" and "Failed to load resource" not in message.text
+            else None
+        ),
+    )
+    yield page
+    assert problems == []

@@ -1,0 +1,65 @@
+"""What can be seen and reached: sizes, both themes, names for everything."""
+
+import pytest
+from axe_playwright_python.sync_playwright import Axe
+from playwright.sync_api import Browser, Page, expect
+
+VIEWS = ["/", "/sheets/spare-parts", "/sheets/spare-parts/quantities/spreader", "/settings"]
+
+
+@pytest.mark.parametrize("scheme", ["light", "dark"])
+@pytest.mark.parametrize("view", VIEWS)
+def test_no_barrier_is_found(page: Page, unchanged: str, view: str, scheme: str) -> None:
+    page.emulate_media(color_scheme="light" if scheme == "light" else "dark")
+    page.goto(unchanged + view)
+    expect(page.locator("h1")).to_be_visible()
+    page.wait_for_load_state("networkidle")
+    found = Axe().run(page)
+    serious = [
+        (violation["id"], [node["html"][:120] for node in violation["nodes"]])
+        for violation in found.response["violations"]
+        if violation["impact"] in ("serious", "critical")
+    ]
+    assert serious == []
+
+
+def test_strip_equation_and_tally_are_in_sight_without_scrolling(
+    page: Page, unchanged: str
+) -> None:
+    page.goto(f"{unchanged}/sheets/spare-parts/quantities/spreader")
+    for selector in (".strip-drawing", ".equation", ".tally", ".result-sentence", ".look-acts"):
+        box = page.locator(selector).first.bounding_box()
+        assert box is not None
+        assert box["y"] + box["height"] <= 800, selector
+    assert page.evaluate("document.documentElement.scrollHeight") <= 800
+
+
+@pytest.mark.parametrize("view", VIEWS)
+@pytest.mark.parametrize(("width", "height"), [(390, 844), (1920, 1080)])
+def test_nothing_scrolls_sideways(
+    browser: Browser, unchanged: str, view: str, width: int, height: int
+) -> None:
+    context = browser.new_context(viewport={"width": width, "height": height})
+    page = context.new_page()
+    page.goto(unchanged + view)
+    expect(page.locator("h1")).to_be_visible()
+    assert page.evaluate("document.documentElement.scrollWidth") <= width
+    context.close()
+
+
+def test_a_reading_by_touch_on_a_phone(browser: Browser, server: str) -> None:
+    context = browser.new_context(viewport={"width": 390, "height": 844}, has_touch=True)
+    page = context.new_page()
+    page.goto(f"{server}/sheets/spare-parts/quantities/ferrule")
+    page.get_by_label("main reading").tap()
+    page.keyboard.type("8")
+    page.get_by_label("line that meets").tap()
+    page.keyboard.type("12")
+    record = page.get_by_role("button", name="Record")
+    expect(record).to_be_enabled()
+    box = record.bounding_box()
+    assert box is not None
+    assert box["height"] >= 44
+    record.tap()
+    expect(page.locator("tr.reading")).to_have_count(4)
+    context.close()

@@ -1,0 +1,236 @@
+"""Sheets in the database: taken in and given back whole, changed, undone and brought up to date."""
+
+import json
+import shutil
+import sqlite3
+from collections.abc import Iterator
+from pathlib import Path
+from tempfile import TemporaryDirectory
+from typing import Any
+
+import pytest
+from hypothesis import HealthCheck, given, settings
+
+from metrion.formats.faults import Refused
+from metrion.store import NotHere, NothingToRedo, NothingToUndo, Stale, Store, TakenId
+from metrion.store.commands import Change, carry_out, redo, undo, undoable, was_done
+from metrion.store.database import FILE_NAME
+from metrion.store.documents import entries, sheet_document
+from metrion.store.records import Kept
+from metrion.store.sheets import add_sheet, all_sheets, find_entry, find_sheet, new_entry, take_in
+from tests.strategies import logbooks
+
+SAMPLES = sorted(Path(__file__).parent.glob("samples/*.sqlite"))
+
+DOCUMENT: dict[str, Any] = {
+    "format": "metrion-logbook", "version": 1, "title": "Kites",
+    "instruments": [
+        {"id": "cal", "kind": "vernier", "unit": "mm", "main_division": "1",
+         "fine_divisions": 20, "span": 39, "pitch": ["not", "a", "number"], "of_ours": None},
+    ],
+    "zero_checks": [{"id": "z", "instrument": "cal", "main": "-1", "fine": 17}],
+    "conventions": [],
+    "measurements": [
+        {"id": "m", "instrument": "cal", "zero": ["z"], "convention": "half-division",
+         "observations": [
+             {"main": "6.0", "fine": 3, "excluded": None, "id": "theirs"},
+             {"main": "6", "fine": 4, "excluded": "a burr", "history": [{"main": "7"}]}]},
+    ],
+    "derived": [],
+    "written_by": {"name": "somebody else"},
+}  # fmt: skip
+
+
+@pytest.fixture
+def store(tmp_path: Path) -> Iterator[Store]:
+    opened = Store(tmp_path)
+    yield opened
+    opened.close()
+
+
+@pytest.fixture
+def sheet(store: Store) -> str:
+    with store.writing() as session:
+        return take_in(session, DOCUMENT).id
+
+
+def document(store: Store, key: str) -> dict[str, Any]:
+    with store.reading() as session:
+        return sheet_document(session, find_sheet(session, key))
+
+
+def change(store: Store, key: str, command: str, *changes: Change) -> None:
+    with store.writing() as session:
+        carry_out(session, find_sheet(session, key), command, "a change", changes)
+
+
+def added(store: Store, key: str, **record: Any) -> Change:
+    with store.reading() as session:
+        sheet = find_sheet(session, key)
+        entry = new_entry(session, sheet, "observations", record, measurement="m")
+        return Change("observations", None, entry)
+
+
+def test_a_logbook_comes_back_as_it_was_taken_in(store: Store, sheet: str) -> None:
+    assert document(store, sheet) == DOCUMENT
+
+
+@settings(suppress_health_check=[HealthCheck.too_slow], max_examples=40, deadline=None)
+@given(logbooks())
+def test_export_after_import_is_the_identity(given_document: dict[str, Any]) -> None:
+    with TemporaryDirectory() as folder:
+        opened = Store(Path(folder))
+        with opened.writing() as session:
+            key = take_in(session, given_document).id
+        first = document(opened, key)
+        with opened.writing() as session:
+            again = take_in(session, first).id
+        second = document(opened, again)
+        opened.close()
+    assert json.dumps(first) == json.dumps(second)
+    assert first == {"conventions": [], "derived": [], **given_document}
+
+
+def test_a_broken_logbook_leaves_nothing_behind(store: Store) -> None:
+    with pytest.raises(Refused), store.writing() as session:
+        take_in(session, {**DOCUMENT, "version": 2})
+    with store.reading() as session:
+        assert all_sheets(session) == []
+
+
+def test_the_same_file_can_be_taken_in_twice(store: Store, sheet: str) -> None:
+    with store.writing() as session:
+        other = take_in(session, DOCUMENT).id
+    assert other != sheet
+    assert document(store, other) == document(store, sheet)
+
+
+def test_a_change_is_kept_undone_and_done_again(store: Store, sheet: str) -> None:
+    change(store, sheet, "k1", added(store, sheet, main="7", fine=1))
+    assert len(document(store, sheet)["measurements"][0]["observations"]) == 3
+    with store.writing() as session:
+        assert undo(session, find_sheet(session, sheet)) == "a change"
+    assert document(store, sheet) == DOCUMENT
+    with store.writing() as session:
+        redo(session, find_sheet(session, sheet))
+    assert document(store, sheet)["measurements"][0]["observations"][2] == {"main": "7", "fine": 1}
+
+
+def test_a_new_change_drops_what_was_undone(store: Store, sheet: str) -> None:
+    change(store, sheet, "k1", added(store, sheet, main="7", fine=1))
+    with store.writing() as session:
+        undo(session, find_sheet(session, sheet))
+    change(store, sheet, "k2", added(store, sheet, main="8", fine=1))
+    with store.reading() as session:
+        assert undoable(session, find_sheet(session, sheet)) == ("a change", None)
+    with pytest.raises(NothingToRedo), store.writing() as session:
+        redo(session, find_sheet(session, sheet))
+
+
+def test_there_is_nothing_to_undo_on_a_fresh_sheet(store: Store, sheet: str) -> None:
+    with pytest.raises(NothingToUndo), store.writing() as session:
+        undo(session, find_sheet(session, sheet))
+
+
+def test_a_change_that_would_break_the_logbook_is_not_kept(store: Store, sheet: str) -> None:
+    with pytest.raises(Refused) as refused:
+        change(store, sheet, "k1", added(store, sheet, main="6.4", fine=1))
+    assert refused.value.faults[0].pointer == "/measurements/0/observations/2/main"
+    assert document(store, sheet) == DOCUMENT
+
+
+def test_what_is_referred_to_cannot_be_taken_away(store: Store, sheet: str) -> None:
+    with store.reading() as session:
+        check = find_entry(session, find_sheet(session, sheet), "zero_checks", "z")
+    with pytest.raises(Refused, match="no zero check"):
+        change(store, sheet, "k1", Change("zero_checks", check, None))
+    assert document(store, sheet) == DOCUMENT
+
+
+def test_a_command_is_known_by_its_key(store: Store, sheet: str) -> None:
+    change(store, sheet, "k1", added(store, sheet, main="7", fine=1))
+    with store.reading() as session:
+        found = find_sheet(session, sheet)
+        assert was_done(session, found, "k1")
+        assert not was_done(session, found, "k2")
+
+
+def test_every_step_is_a_new_version(store: Store, sheet: str) -> None:
+    with store.reading() as session:
+        found = find_sheet(session, sheet)
+        before = entries(session, found, "observations")[0]
+    after = Kept(before.id, {"main": "7", "fine": 3}, 0, 1, "m")
+    change(store, sheet, "k1", Change("observations", before, after))
+    with store.writing() as session:
+        undo(session, find_sheet(session, sheet))
+    with store.reading() as session:
+        found = find_sheet(session, sheet)
+        entry = find_entry(session, found, "observations", before.id)
+        assert (entry.version, entry.record) == (3, before.record)
+        assert found.version == 3
+        with pytest.raises(Stale):
+            find_entry(session, found, "observations", before.id, version=2)
+
+
+def test_what_is_not_there(store: Store, sheet: str) -> None:
+    with store.reading() as session:
+        with pytest.raises(NotHere, match="sheet"):
+            find_sheet(session, "nothing")
+        with pytest.raises(NotHere, match="reading"):
+            find_entry(session, find_sheet(session, sheet), "observations", "nothing")
+
+
+def test_an_id_is_given_once(store: Store, sheet: str) -> None:
+    with pytest.raises(TakenId), store.writing() as session:
+        add_sheet(session, "another", sheet)
+    with store.reading() as session, pytest.raises(TakenId):
+        new_entry(session, find_sheet(session, sheet), "instruments", {}, key="cal")
+
+
+def test_two_writers_wait_for_each_other(store: Store, sheet: str) -> None:
+    other = Store(store.path.parent)
+    change(store, sheet, "k1", added(store, sheet, main="7", fine=1))
+    change(other, sheet, "k2", added(other, sheet, main="8", fine=1))
+    other.close()
+    assert len(document(store, sheet)["measurements"][0]["observations"]) == 4
+
+
+def test_a_database_is_made_from_nothing_and_opened_again(tmp_path: Path) -> None:
+    Store(tmp_path / "new" / "folder").close()
+    path = tmp_path / "new" / "folder" / FILE_NAME
+    with sqlite3.connect(path) as connection:
+        tables = {row[0] for row in connection.execute("SELECT name FROM sqlite_master")}
+    connection.close()
+    assert {"sheets", "observations", "commands", "changes", "settings"} <= tables
+    Store(tmp_path / "new" / "folder").close()
+
+
+def test_the_migrations_make_just_the_tables_of_the_models(store: Store) -> None:
+    from alembic.autogenerate import compare_metadata
+    from alembic.migration import MigrationContext
+
+    from metrion.store.models import Base
+
+    with store.engine.connect() as connection:
+        context = MigrationContext.configure(connection, opts={"compare_type": False})
+        assert compare_metadata(context, Base.metadata) == []
+
+
+def test_there_is_a_sample_of_every_release() -> None:
+    assert [path.stem for path in SAMPLES] == ["0.1.0"]
+
+
+@pytest.mark.parametrize("sample", SAMPLES, ids=lambda path: path.stem)
+def test_a_database_of_an_earlier_release_opens_with_all_its_sheets(
+    sample: Path, tmp_path: Path
+) -> None:
+    shutil.copy(sample, tmp_path / FILE_NAME)
+    opened = Store(tmp_path)
+    with opened.writing() as session:
+        titles = {sheet.title for sheet in all_sheets(session)}
+        spare = find_sheet(session, "spare-parts")
+        readings = sheet_document(session, spare)["measurements"][0]["observations"]
+        undo(session, spare)
+    opened.close()
+    assert {"Two-line kite, spare parts", "Sail film, folded in sixteen"} <= titles
+    assert readings[-1]["excluded"] == "kept as a sample"

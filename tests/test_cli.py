@@ -1,0 +1,126 @@
+"""The command line, run as a person runs it."""
+
+import json
+import os
+import re
+import socket
+import subprocess
+import sys
+import urllib.request
+from pathlib import Path
+
+import pytest
+
+from metrion.demo import demo_file
+
+COMMAND = [sys.executable, "-c", "from metrion.cli import main; main()"]
+
+
+def run(*words: str, stdin: bytes = b"") -> subprocess.CompletedProcess[bytes]:
+    return subprocess.run([*COMMAND, *words], input=stdin, capture_output=True, check=False)
+
+
+@pytest.fixture
+def good(tmp_path: Path) -> str:
+    path = tmp_path / "good.json"
+    path.write_bytes(demo_file("spare-parts"))
+    return str(path)
+
+
+@pytest.fixture
+def broken(tmp_path: Path) -> str:
+    path = tmp_path / "broken.json"
+    document = json.loads(demo_file("spare-parts"))
+    document["measurements"][0]["observations"][0]["main"] = "6.4"
+    document["zero_checks"][0]["fine"] = 21
+    path.write_text(json.dumps(document))
+    return str(path)
+
+
+def test_a_file_is_worked_out(good: str) -> None:
+    done = run("reduce", good)
+    found = json.loads(done.stdout)
+    assert (done.returncode, done.stderr) == (0, b"")
+    assert found["format"] == "metrion-results"
+    assert found["measurements"][0]["text"] == "(6.6 ± 0.5) mm"
+
+
+def test_standard_input_is_read() -> None:
+    done = run("reduce", "-", stdin=demo_file("wing-tip-nocks"))
+    assert json.loads(done.stdout)["measurements"][0]["zero_error"] == "0.2"
+
+
+def test_faults_go_to_standard_error_one_a_line(broken: str) -> None:
+    done = run("reduce", broken)
+    assert (done.returncode, done.stdout) == (2, b"")
+    assert done.stderr.decode().splitlines() == [
+        "/zero_checks/0/fine: Caliper A has no line 21; its lines run from 0 to 20",
+        "/measurements/0/observations/0/main: "
+        "6.4 is not a mark of Caliper A, whose marks are 1 mm apart",
+    ]
+
+
+def test_a_file_that_cannot_be_read_is_a_fault(tmp_path: Path) -> None:
+    for name in (str(tmp_path / "nothing.json"), str(tmp_path)):
+        done = run("reduce", name)
+        assert (done.returncode, done.stdout) == (2, b"")
+        assert re.fullmatch(rf": {re.escape(name)} cannot be read: .+\n", done.stderr.decode())
+
+
+def test_several_files_give_a_line_each(good: str, broken: str, tmp_path: Path) -> None:
+    missing = str(tmp_path / "missing.json")
+    done = run("reduce", good, broken, missing, good)
+    lines = [json.loads(line) for line in done.stdout.decode().splitlines()]
+    assert (done.returncode, done.stderr) == (2, b"")
+    assert [line["format"] for line in lines] == [
+        "metrion-results",
+        "metrion-faults",
+        "metrion-faults",
+        "metrion-results",
+    ]
+    assert lines[1]["file"] == broken
+    assert lines[1]["faults"][0]["pointer"] == "/zero_checks/0/fine"
+    assert lines[2]["faults"][0]["pointer"] == ""
+
+
+def test_several_good_files_exit_with_0(good: str) -> None:
+    assert run("reduce", good, good).returncode == 0
+
+
+@pytest.mark.parametrize(
+    "content", [b"", b"\xff", b"[1", b'{"format": "metrion-logbook"}', b"null"]
+)
+def test_junk_is_refused_without_a_traceback(content: bytes) -> None:
+    done = run("reduce", "-", stdin=content)
+    assert (done.returncode, done.stdout) == (2, b"")
+    assert b"Traceback" not in done.stderr
+    assert done.stderr
+
+
+def test_a_port_in_use_gives_one_sentence(tmp_path: Path) -> None:
+    with socket.socket() as taken:
+        taken.bind(("127.0.0.1", 0))
+        taken.listen()
+        port = taken.getsockname()[1]
+        done = run("serve", "--data", str(tmp_path), "--port", str(port))
+    assert done.returncode == 1
+    (line,) = done.stderr.decode().splitlines()
+    assert line.startswith(f"Port {port} on 127.0.0.1 cannot be used")
+
+
+def test_the_demo_keeps_apart_from_a_users_data(tmp_path: Path) -> None:
+    environment = {**os.environ, "METRION_DATA": str(tmp_path), "METRION_PORT": "0"}
+    (tmp_path / "metrion.sqlite").write_bytes(b"a user's data")
+    with subprocess.Popen(
+        [*COMMAND, "demo"], stdout=subprocess.PIPE, env=environment, text=True
+    ) as process:
+        assert process.stdout is not None
+        line = process.stdout.readline()
+        address = re.search(r"http://\S+", line)
+        assert address is not None
+        with urllib.request.urlopen(f"{address[0]}api/sheets", timeout=10) as answer:
+            titles = [sheet["title"] for sheet in json.load(answer)["sheets"]]
+        process.terminate()
+    assert "Two-line kite, spare parts" in titles
+    assert (tmp_path / "metrion.sqlite").read_bytes() == b"a user's data"
+    assert (tmp_path / "demo" / "metrion.sqlite").exists()

@@ -1,0 +1,307 @@
+"""The API as the front end uses it."""
+
+import json
+from typing import Any
+
+import pytest
+from flask import Flask
+from flask.testing import FlaskClient
+
+from metrion.core.logbook import reduce_logbook
+from metrion.demo import demo_file
+from metrion.formats.logbook import read_logbook
+from metrion.formats.results import results_document
+
+SHEET = "/api/sheets/spare-parts"
+READING = {"quantity": "spreader", "main": "6", "fine": 5}
+
+
+def sheet_of(client: FlaskClient, key: str = "spare-parts") -> Any:
+    return client.get(f"/api/sheets/{key}").json
+
+
+def spreader(sheet: Any) -> Any:
+    return next(quantity for quantity in sheet["quantities"] if quantity["id"] == "spreader")
+
+
+def if_match(entry: Any) -> dict[str, str]:
+    return {"If-Match": f'"{entry["version"]}"'}
+
+
+def look(client: FlaskClient, **typed: Any) -> Any:
+    body = {"seq": 1, "instrument": "cal-a", "zero": ["z-outside"], **typed}
+    return client.post(f"{SHEET}/look", json=body).json
+
+
+def test_the_notebook_lists_sheets_with_their_sentences(client: FlaskClient) -> None:
+    sheets = client.get("/api/sheets").json["sheets"]
+    first = sheets[0]
+    assert first["title"] == "Two-line kite, spare parts"
+    assert [(r["sentence"], r["open_looks"]) for r in first["results"]] == [
+        ("(6.6 ± 0.5) mm", 1),
+        ("(8.72 ± 0.03) mm", 0),
+    ]
+
+
+def test_a_sheet_comes_with_its_instruments_drawn_and_worked_out(client: FlaskClient) -> None:
+    (instrument,) = sheet_of(client)["instruments"]
+    assert (instrument["least_count"], instrument["pattern"]) == ("0.05", "direct")
+    assert instrument["lines"]["places"][:3] == [0.0, 1.95, 3.9]
+    derivation = ["".join(s["text"] for s in step["spans"]) for step in instrument["derivation"]]
+    assert derivation == ["2 × 1 − 1.95 = 0.05 mm", "1 / 20 = 0.05 mm"]
+
+
+def test_a_second_look_says_what_the_result_would_be_without(client: FlaskClient) -> None:
+    quantity = spreader(sheet_of(client))
+    (flag,) = quantity["flags"]
+    assert (flag["observation"], flag["without"]) == (3, "(6.32 ± 0.03) mm")
+    assert quantity["result"]["sentence"] == "(6.6 ± 0.5) mm"
+
+
+def test_a_reading_is_recorded_and_changes_the_result(client: FlaskClient) -> None:
+    answer = client.post(f"{SHEET}/readings", json={"id": "new", "place": "end B", **READING})
+    reading = spreader(answer.json)["readings"][-1]
+    assert answer.status_code == 201
+    assert (reading["id"], reading["read"], reading["corrected"]) == ("new", "6.25", "6.40")
+    assert reading["at"].endswith("+00:00")
+    assert sheet_of(client) == answer.json
+
+
+def test_the_same_entry_sent_twice_arrives_once(client: FlaskClient) -> None:
+    for _ in range(2):
+        client.post(f"{SHEET}/readings", json=READING, headers={"Idempotency-Key": "k"})
+    assert len(spreader(sheet_of(client))["readings"]) == 5
+
+
+def test_an_impossible_reading_is_refused_and_nothing_changes(client: FlaskClient) -> None:
+    before = sheet_of(client)
+    answer = client.post(f"{SHEET}/readings", json={**READING, "main": "6.4"})
+    assert answer.status_code == 422
+    assert "6.4 is not a mark of Caliper A" in answer.json["message"]
+    assert answer.json["faults"][0]["pointer"] == "/measurements/0/observations/4/main"
+    assert sheet_of(client) == before
+
+
+def test_a_reading_is_set_aside_with_its_reason(client: FlaskClient) -> None:
+    reading = spreader(sheet_of(client))["readings"][3]
+    answer = client.patch(
+        f"{SHEET}/readings/{reading['id']}", json={"excluded": "slipped"}, headers=if_match(reading)
+    )
+    quantity = spreader(answer.json)
+    assert quantity["readings"][3]["excluded"] == "slipped"
+    assert quantity["result"]["sentence"] == "(6.32 ± 0.03) mm"
+    assert quantity["flags"] == []
+
+
+def test_old_figures_stay_in_the_history(client: FlaskClient) -> None:
+    reading = spreader(sheet_of(client))["readings"][3]
+    answer = client.patch(
+        f"{SHEET}/readings/{reading['id']}",
+        json={"main": "6", "why": "misread"},
+        headers=if_match(reading),
+    )
+    (earlier,) = spreader(answer.json)["readings"][3]["history"]
+    assert (earlier["main"], earlier["line"], earlier["why"]) == ("7", "3", "misread")
+
+
+def test_a_second_look_can_be_settled(client: FlaskClient) -> None:
+    reading = spreader(sheet_of(client))["readings"][3]
+    answer = client.patch(
+        f"{SHEET}/readings/{reading['id']}",
+        json={"looked_again": ["main-mark-slip"]},
+        headers=if_match(reading),
+    )
+    (flag,) = spreader(answer.json)["flags"]
+    assert flag["settled"] is True
+    assert spreader(answer.json)["result"]["sentence"] == "(6.6 ± 0.5) mm"
+
+
+def test_two_windows_do_not_overwrite_each_other(client: FlaskClient) -> None:
+    reading = spreader(sheet_of(client))["readings"][0]
+    address = f"{SHEET}/readings/{reading['id']}"
+    first = client.patch(address, json={"fine": 4}, headers=if_match(reading))
+    second = client.patch(address, json={"fine": 5}, headers=if_match(reading))
+    assert (first.status_code, second.status_code) == (200, 412)
+    assert "changed elsewhere" in second.json["message"]
+
+
+def test_a_change_must_say_what_it_changes(client: FlaskClient) -> None:
+    reading = spreader(sheet_of(client))["readings"][0]
+    assert client.patch(f"{SHEET}/readings/{reading['id']}", json={"fine": 4}).status_code == 428
+
+
+def test_a_zero_check_made_later_corrects_every_reading(client: FlaskClient) -> None:
+    client.post(
+        f"{SHEET}/zero_checks",
+        json={"id": "late", "instrument": "cal-a", "face": "outside", "main": "0", "fine": 1},
+    )
+    quantity = spreader(sheet_of(client))
+    answer = client.patch(
+        f"{SHEET}/quantities/spreader", json={"zero": ["late"]}, headers=if_match(quantity)
+    )
+    corrected = [reading["corrected"] for reading in spreader(answer.json)["readings"]]
+    assert corrected == ["6.10", "6.15", "6.10", "7.10"]
+
+
+def test_undo_and_redo(client: FlaskClient) -> None:
+    added = client.post(f"{SHEET}/readings", json=READING).json
+    assert added["undo"] == "record the reading"
+    undone = client.post(f"{SHEET}/undo").json
+    assert len(spreader(undone)["readings"]) == 4
+    assert undone["redo"] == "record the reading"
+    assert len(spreader(client.post(f"{SHEET}/redo").json)["readings"]) == 5
+    assert client.post(f"{SHEET}/redo").status_code == 409
+
+
+def test_a_sheet_from_nothing(client: FlaskClient) -> None:
+    client.post("/api/sheets", json={"id": "mine", "title": "Bridle"})
+    shelf = client.get("/api/instruments/shelf").json
+    record = next(p["record"] for p in shelf if p["id"] == "caliper-10-19")
+    client.post("/api/sheets/mine/instruments", json={"id": "i", "name": "Mine", **record})
+    client.post("/api/sheets/mine/quantities", json={"id": "q", "name": "Knot", "instrument": "i"})
+    body = {"quantity": "q", "main": "4", "fine": 7}
+    (quantity,) = client.post("/api/sheets/mine/readings", json=body).json["quantities"]
+    assert quantity["result"]["sentence"] == "(4.70 ± 0.05) mm"
+    assert {flag["code"] for flag in quantity["flags"]} == {"zero-unchecked", "few-readings"}
+
+
+def test_a_quantity_goes_with_its_readings_and_comes_back_with_them(client: FlaskClient) -> None:
+    before = sheet_of(client)
+    quantity = spreader(before)
+    gone = client.delete(f"{SHEET}/quantities/spreader", headers=if_match(quantity)).json
+    assert [q["id"] for q in gone["quantities"]] == ["ferrule"]
+    back = client.post(f"{SHEET}/undo").json
+    assert [q["readings"][0]["read"] for q in back["quantities"]] == ["6.15", "8.55"]
+
+
+def test_an_instrument_in_use_stays(client: FlaskClient) -> None:
+    (instrument,) = sheet_of(client)["instruments"]
+    answer = client.delete(f"{SHEET}/instruments/cal-a", headers=if_match(instrument))
+    assert answer.status_code == 422
+    assert any("no instrument" in fault["message"] for fault in answer.json["faults"])
+
+
+def test_a_description_that_makes_no_scale_is_refused(client: FlaskClient) -> None:
+    record = {"kind": "vernier", "unit": "mm", "main_division": "1", "fine_divisions": 10}
+    answer = client.post("/api/instruments/describe", json={**record, "span": 20})
+    assert answer.status_code == 422
+    assert answer.json["faults"][0]["pointer"] == "/instruments/0/span"
+    good = client.post("/api/instruments/describe", json={**record, "span": 19})
+    assert good.json["least_count"] == "0.1"
+
+
+def test_the_trash_and_back(client: FlaskClient) -> None:
+    assert client.delete(SHEET).status_code == 204
+    listed = client.get("/api/sheets").json
+    assert [sheet["id"] for sheet in listed["trash"]] == ["spare-parts"]
+    assert client.get(SHEET).status_code == 404
+    client.post(f"{SHEET}/restore")
+    assert client.get(SHEET).status_code == 200
+
+
+def test_a_sheet_is_renamed(client: FlaskClient) -> None:
+    assert client.patch(SHEET, json={"title": "Spares"}).json["title"] == "Spares"
+    assert client.patch(SHEET, json={"title": ""}).status_code == 422
+
+
+@pytest.mark.parametrize("name", ["spare-parts", "wing-tip-nocks", "sail-film", "old-standoffs"])
+def test_a_saved_file_loads_elsewhere_with_the_same_numbers(client: FlaskClient, name: str) -> None:
+    saved = client.get(f"/api/sheets/{name}/logbook")
+    assert "attachment" in saved.headers["Content-Disposition"]
+    loaded = client.post("/api/sheets/import", data=saved.data).json
+    again = client.get(f"/api/sheets/{loaded['id']}/logbook")
+    assert again.data == saved.data
+    reduced = [
+        results_document(reduce_logbook(read_logbook(d))) for d in (saved.data, demo_file(name))
+    ]
+    assert reduced[0] == reduced[1]
+
+
+def test_a_broken_file_is_refused_with_all_its_faults(client: FlaskClient) -> None:
+    document = json.loads(demo_file("spare-parts"))
+    document["version"] = 7
+    document["zero_checks"][0]["fine"] = 21
+    answer = client.post("/api/sheets/import", data=json.dumps(document))
+    assert answer.status_code == 422
+    assert [f["pointer"] for f in answer.json["faults"]] == ["/version", "/zero_checks/0/fine"]
+    assert len(client.get("/api/sheets").json["sheets"]) == 4
+
+
+def test_what_is_typed_is_answered(client: FlaskClient) -> None:
+    answer = look(client, seq=7, main="6", fine="3")
+    assert (answer["seq"], answer["read"], answer["corrected"]) == (7, "6.15", "6.30")
+    assert answer["fine"] == {"value": "3", "numeral": "1½", "worth": "0.15", "fault": ""}
+    assert answer["bounds"] == ["6", "7"]
+    assert [n["words"] for n in answer["neighbours"]] == ["0.05 right of 10", "0.05 left of 14"]
+
+
+def test_a_slider_comes_to_the_nearest_reading(client: FlaskClient) -> None:
+    answer = look(client, position=6.1372)
+    assert (answer["main"]["value"], answer["fine"]["value"], answer["read"]) == ("6", "3", "6.15")
+
+
+def test_half_an_entry_is_answered_as_far_as_it_goes(client: FlaskClient) -> None:
+    answer = look(client, main="6,4", fine="")
+    assert "is not a mark" in answer["main"]["fault"]
+    assert (answer["read"], answer["position"]) == (None, None)
+    assert look(client, main="6")["position"] == 6.0
+
+
+def test_settings_are_kept(client: FlaskClient) -> None:
+    assert client.get("/api/settings").json["decimal_sign"] == "point"
+    client.patch("/api/settings", json={"decimal_sign": "comma"})
+    assert client.get("/api/settings").json == {
+        "decimal_sign": "comma", "single_keys": True, "theme": "system",
+    }  # fmt: skip
+    assert client.patch("/api/settings", json={"theme": "plaid"}).status_code == 422
+
+
+@pytest.mark.parametrize(
+    ("method", "address", "body", "status"),
+    [
+        ("get", "/api/nothing", None, 404),
+        ("get", "/api/sheets/nothing", None, 404),
+        ("post", "/api/sheets/nothing/readings", READING, 404),
+        ("post", f"{SHEET}/readings", {**READING, "quantity": "x"}, 404),
+        ("post", f"{SHEET}/readings", {"main": "6", "fine": 3}, 422),
+        ("post", f"{SHEET}/readings", {**READING, "odd": 1}, 422),
+        ("post", f"{SHEET}/look", {"seq": 1, "instrument": "x"}, 404),
+        ("put", "/api/sheets", {}, 405),
+        ("post", "/api/sheets", {"id": "spare-parts", "title": "x"}, 409),
+        ("post", f"{SHEET}/undo", None, 409),
+        ("delete", f"{SHEET}/readings/nothing", None, 428),
+    ],
+)
+def test_every_error_has_one_shape(
+    client: FlaskClient, method: str, address: str, body: Any, status: int
+) -> None:
+    answer = client.open(address, method=method, json=body)
+    assert answer.status_code == status
+    assert set(answer.json) == {"message", "faults"}
+    assert answer.json["message"]
+    if status == 405:
+        assert "GET" in answer.headers["Allow"]
+
+
+def test_bad_json_is_refused(client: FlaskClient) -> None:
+    answer = client.post("/api/sheets", data="{", content_type="application/json")
+    assert answer.status_code in (400, 422)
+    assert answer.json["message"]
+
+
+def test_pages_of_other_sites_are_kept_out(client: FlaskClient) -> None:
+    headers = {"Origin": "http://elsewhere.example"}
+    assert client.post("/api/sheets", json={"title": "x"}, headers=headers).status_code == 403
+    assert client.get("/api/sheets", headers={"Host": "elsewhere.example"}).status_code == 403
+
+
+def test_the_description_of_the_api(client: FlaskClient) -> None:
+    description = client.get("/api/openapi.json").json
+    assert description["openapi"] == "3.1.0"
+    assert "/api/sheets/{sheet}/look" in description["paths"]
+
+
+def test_pages_of_the_front_end_are_served_or_said_to_be_missing(app: Flask) -> None:
+    with app.test_client().get("/sheets/anything") as answer:
+        assert answer.status_code in (200, 503)
+        assert b"Metrion" in answer.data or b"make setup" in answer.data
