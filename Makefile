@@ -77,7 +77,7 @@ screenshots: setup
 	@chrome="$(CHROME)" && CHROMIUM="$$chrome" $(BIN)/python scripts/take_screenshots.py docs/screenshots
 
 benchmarks: setup
-	@chrome="$(CHROME)" && CHROMIUM="$$chrome" $(BIN)/python benchmarks/typing.py
+	@chrome="$(CHROME)" && CHROMIUM="$$chrome" $(BIN)/python benchmarks/keystrokes.py
 
 clean:
 	rm -rf $(VENV) $(STAMPS) frontend/node_modules src/metrion/web/static var

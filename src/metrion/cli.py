@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import logging
 import os
 import socket
 import sys
@@ -19,6 +20,7 @@ from metrion.formats.strict_json import write_json
 
 DEFAULT_PORT = 8321
 _FAULTY = 2
+_THREADS = 8
 
 
 @click.group()
@@ -127,8 +129,10 @@ def _serve(folder: Path, host: str, port: int) -> None:
     from metrion.web import create_app
 
     listener = _listener(host, port)
+    # A page asks for several things at once; that they queue for a moment is no news.
+    logging.getLogger("waitress.queue").setLevel(logging.ERROR)
     app = create_app(folder)
-    server = create_server(app, sockets=[listener], threads=4)
+    server = create_server(app, sockets=[listener], threads=_THREADS)
     bound = listener.getsockname()[1]
     shown = f"[{host}]" if ":" in host else host
     click.echo(f"Metrion is at http://{shown}:{bound}/ (data in {folder}; stop with Ctrl+C)")

@@ -276,3 +276,18 @@ def test_the_server_away_and_back(page: Page, server: str) -> None:
     expect(page.get_by_label("main reading")).to_have_value("8")
     page.unroute("**/look")
     expect(page.locator(".part-result output")).to_have_text("8.30")
+
+
+def test_figures_are_changed_in_the_equation_and_the_old_ones_stay(page: Page, server: str) -> None:
+    open_quantity(page, server)
+    page.get_by_label("Actions for reading 2").click()
+    page.get_by_role("button", name="Change its figures").click()
+    expect(page.get_by_label("main reading")).to_have_value("8")
+    expect(page.get_by_label("line that meets")).to_have_value("12")
+    page.get_by_label("line that meets").fill("13")
+    expect(page.locator(".part-read output")).to_have_text("8.65")
+    page.get_by_role("button", name="Change reading 2").click()
+    expect(page.locator("tr.reading s")).to_have_text("12")
+    assert "8.80" in row(page, 2)
+    assert "mouth, 90°" in row(page, 2)
+    expect(page.get_by_role("button", name="Record")).to_be_visible()

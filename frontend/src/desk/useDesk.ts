@@ -98,19 +98,23 @@ export interface Desk {
 /**
  * The reading desk: sends what is typed or where the slider stands, numbered, one request at a
  * time, and keeps the latest answer.
+ *
+ * @param start where the slide stands at first, in the unit of the instrument; null for nothing
+ *   entered yet.
  */
 export function useDesk(
   sheet: string,
   instrument: Instrument,
   zero: string[],
+  start: number | null = null,
   fineAs: FineAs = instrument.fine_as,
 ): Desk {
   const [state, dispatch] = useReducer(step, {
-    seq: 0,
-    entry: EMPTY,
+    seq: 1,
+    entry: { ...EMPTY, position: start },
     answer: null,
     away: false,
-    resting: false,
+    resting: true,
     fineAs,
   });
   const busy = useRef(false);

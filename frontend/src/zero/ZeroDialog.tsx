@@ -28,7 +28,7 @@ type Side = "left" | "on" | "right";
 export function ZeroDialog({ sheet, instrument, quantity, onClose }: Props) {
   const show = useShow();
   const { message } = App.useApp();
-  const desk = useDesk(sheet.id, instrument, [], "line");
+  const desk = useDesk(sheet.id, instrument, [], null, "line");
   const equation = useRef<EquationHandle>(null);
   const [phase, setPhase] = useState<"before" | "after">("before");
   const add = useAddZeroCheck(sheet.id);

@@ -1,0 +1,129 @@
+import { App, AutoComplete, Button } from "antd";
+import { useEffect, useRef, useState } from "react";
+
+import {
+  newId,
+  useAddReading,
+  useAmendReading,
+  type Instrument,
+  type Quantity,
+  type Reading,
+  type Sheet,
+} from "../api";
+import { useChosen, useShow } from "../app/settings";
+import { Equation, type EquationHandle } from "../equation/Equation";
+import { Strip } from "../strip";
+import { ZeroTerm } from "../zero/ZeroTerm";
+import { useBenchKeys } from "./useBenchKeys";
+import { useDesk } from "./useDesk";
+
+interface Props {
+  sheet: Sheet;
+  quantity: Quantity;
+  instrument: Instrument;
+  /** A reading whose figures are being changed. */
+  changing: Reading | null;
+  /** A reading that is shown on the scales to be looked at again. */
+  looked: Reading | null;
+  /** The entry was recorded, or left. */
+  onDone: () => void;
+}
+
+/** Strip and equation: where a reading is made. */
+export function Stage({ sheet, quantity, instrument, changing, looked, onDone }: Props) {
+  const show = useShow();
+  const { message } = App.useApp();
+  const { singleKeys } = useChosen();
+  const desk = useDesk(sheet.id, instrument, quantity.zero, changing?.position ?? null);
+  const equation = useRef<EquationHandle>(null);
+  const [place, setPlace] = useState(changing?.place ?? "");
+  const eager = useRef(false);
+  const add = useAddReading(sheet.id);
+  const amend = useAmendReading(sheet.id);
+  const { answer, entry } = desk;
+
+  const fail = (problem: unknown) =>
+    void message.error(problem instanceof Error ? problem.message : "This could not be saved.");
+
+  function record() {
+    eager.current = !desk.settled;
+    if (eager.current || add.isPending) return;
+    if (answer?.read == null || answer.main.value === null || answer.fine.value === null) return;
+    const figures = { main: answer.main.value, fine: Number(answer.fine.value) };
+    const done = {
+      onSuccess: () => {
+        desk.clear();
+        equation.current?.begin();
+        onDone();
+      },
+      onError: fail,
+    };
+    if (changing) amend.mutate({ seen: changing, ...figures, place, why: "changed" }, done);
+    else add.mutate({ id: newId(), quantity: quantity.id, ...figures, place: place || null }, done);
+  }
+  useEffect(() => {
+    // Enter was pressed before the last figure had been answered: record with that answer.
+    if (eager.current && desk.settled) record();
+  });
+  useBenchKeys({
+    sheet,
+    enabled: singleKeys,
+    begin: (text) => equation.current?.begin(text),
+    onProblem: fail,
+  });
+
+  const last = looked ?? quantity.readings.at(-1) ?? null;
+  const places = [...new Set(quantity.readings.map((reading) => reading.place))].filter(Boolean);
+  return (
+    <section className="stage" aria-label="scales">
+      <Strip
+        lines={instrument.lines}
+        position={entry.position ?? answer?.position ?? last?.position ?? 0}
+        live={answer !== null || looked !== null}
+        answer={answer}
+        zeroError={quantity.zero_error}
+        label={`scales of ${instrument.name}`}
+        readOut={show(answer?.read ?? "nothing entered")}
+        onMove={desk.move}
+        onRelease={desk.release}
+      />
+      <Equation
+        ref={equation}
+        desk={desk}
+        instrument={instrument}
+        fineAs={instrument.fine_as}
+        autoFocus
+        zero={<ZeroTerm {...{ sheet, quantity, instrument }} />}
+        onEnter={record}
+      >
+        <label className="place">
+          place
+          <AutoComplete
+            value={place}
+            options={places.map((value) => ({ value }))}
+            onChange={(value: string) => setPlace(value)}
+            onSelect={() => equation.current?.begin()}
+            placeholder="end A"
+            maxLength={100}
+          />
+        </label>
+        {changing && (
+          <Button size="large" onClick={onDone}>
+            Leave it
+          </Button>
+        )}
+        <Button
+          type="primary"
+          size="large"
+          className="record"
+          disabled={answer?.read == null}
+          onClick={record}
+        >
+          {changing
+            ? `Change reading ${quantity.readings.findIndex(({ id }) => id === changing.id) + 1}`
+            : "Record ⏎"}
+        </Button>
+      </Equation>
+    </section>
+  );
+}

@@ -1,0 +1,76 @@
+"""Take one PNG of each main view at 1280x800 from fresh demo data."""
+
+from __future__ import annotations
+
+import os
+import sys
+import tempfile
+from collections.abc import Callable
+from pathlib import Path
+
+from playwright.sync_api import Page, sync_playwright
+
+sys.path.insert(0, str(Path(__file__).parents[1]))
+
+from tests.browser.conftest import SWITCHES, running
+
+
+def _type_a_reading(page: Page) -> None:
+    page.keyboard.type("6 3")
+    page.locator(".part-result output", has_text="6.30").wait_for()
+
+
+def _look_at_the_zero(page: Page) -> None:
+    page.get_by_label("zero error, tap to change").click()
+    page.get_by_role("button", name="Look at the zero").click()
+    page.get_by_role("dialog").get_by_label("main reading").wait_for()
+    page.keyboard.type("-1 17")
+
+
+def _open_the_shelf(page: Page) -> None:
+    page.get_by_role("button", name="Add a tool").click()
+    page.get_by_text("Caliper, twenty wide divisions").click()
+
+
+Act = Callable[[Page], None]
+VIEWS: dict[str, tuple[str, str, Act | None]] = {
+    "notebook": ("light", "/", None),
+    "sheet": ("light", "/sheets/wing-tip-nocks", None),
+    "quantity": ("light", "/sheets/spare-parts/quantities/spreader", _type_a_reading),
+    "quantity-dark": ("dark", "/sheets/spare-parts/quantities/spreader", _type_a_reading),
+    "zero": ("light", "/sheets/spare-parts/quantities/ferrule", _look_at_the_zero),
+    "tool": ("light", "/sheets/sail-film", _open_the_shelf),
+    "settings": ("light", "/settings", None),
+}
+
+
+def main(target: Path) -> None:
+    """Write the pictures into ``target``."""
+    target.mkdir(parents=True, exist_ok=True)
+    with (
+        tempfile.TemporaryDirectory() as folder,
+        running(Path(folder)) as address,
+        sync_playwright() as playwright,
+    ):
+        browser = playwright.chromium.launch(
+            executable_path=os.environ.get("CHROMIUM", "/usr/bin/chromium"), args=SWITCHES
+        )
+        for name, (scheme, path, act) in VIEWS.items():
+            page = browser.new_page(
+                viewport={"width": 1280, "height": 800},
+                color_scheme="dark" if scheme == "dark" else "light",
+                reduced_motion="reduce",
+            )
+            page.goto(address + path)
+            page.locator("h1").wait_for()
+            page.wait_for_load_state("networkidle")
+            if act:
+                act(page)
+            page.wait_for_timeout(400)
+            page.screenshot(path=target / f"{name}.png")
+            page.close()
+        browser.close()
+
+
+if __name__ == "__main__":
+    main(Path(sys.argv[1]))
