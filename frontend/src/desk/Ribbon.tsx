@@ -1,3 +1,5 @@
+import { useIsMutating } from "@tanstack/react-query";
+
 import type { Instrument, Quantity, Sheet } from "../api";
 import { useShow } from "../app/settings";
 import { UndoButtons } from "../sheet/UndoButtons";
@@ -11,6 +13,7 @@ interface Props {
 /** Where the work stands: instrument, zero, readings, result. */
 export function Ribbon({ sheet, quantity, instrument }: Props) {
   const show = useShow();
+  const saving = useIsMutating() > 0;
   const open = quantity.flags.filter((flag) => flag.level === "warning" && !flag.settled);
   const zero = quantity.zero_exact
     ? "exact"
@@ -36,6 +39,9 @@ export function Ribbon({ sheet, quantity, instrument }: Props) {
           </li>
         ))}
       </ol>
+      <span className="saved" role="status">
+        {saving ? "saving" : "saved"}
+      </span>
       <UndoButtons sheet={sheet} />
     </div>
   );

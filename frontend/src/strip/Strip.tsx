@@ -1,4 +1,4 @@
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
+import { useState, type KeyboardEvent, type PointerEvent } from "react";
 
 import type { Answer, Lines } from "../api";
 import { Beam, FineScale, Jaws } from "./Beam";
@@ -6,6 +6,7 @@ import { frameAt, frameKept, viewLength, xOf, type Frame } from "./geometry";
 import { Lens } from "./Lens";
 import { Locator } from "./Locator";
 import "./strip.css";
+import { useWheel } from "./useWheel";
 import { useWidth } from "./useWidth";
 
 export interface StripProps {
@@ -29,7 +30,7 @@ export function Strip(props: StripProps) {
   const { lines, position, onMove, onRelease } = props;
   const [ref, width] = useWidth();
   const [held, setHeld] = useState<{ from: number; x: number; frame: Frame } | null>(null);
-  const wheel = useRef(0);
+  const drawing = useWheel((notches) => step(notches));
   const narrow = width < 640;
   const frame = held ? frameKept(held.frame, position) : frameAt(lines, position, width);
 
@@ -78,12 +79,7 @@ export function Strip(props: StripProps) {
         onPointerUp={release}
         onPointerCancel={release}
         onKeyDown={keys}
-        onWheel={(event) => {
-          wheel.current += event.deltaY + event.deltaX;
-          if (Math.abs(wheel.current) < 30) return;
-          step(wheel.current > 0 ? 1 : -1);
-          wheel.current = 0;
-        }}
+        ref={drawing}
       >
         <Jaws frame={frame} position={position} zeroError={props.zeroError} narrow={narrow} />
         <Beam lines={lines} frame={frame} answer={props.live ? props.answer : null} />

@@ -1,0 +1,29 @@
+"""What a wheel of Metrion carries."""
+
+import subprocess
+import sys
+import zipfile
+from pathlib import Path
+
+import pytest
+
+ROOT = Path(__file__).parents[1]
+
+
+@pytest.mark.skipif(
+    not (ROOT / "src/metrion/web/static/index.html").exists(), reason="front end not built"
+)
+def test_the_wheel_carries_front_end_migrations_and_demo(tmp_path: Path) -> None:
+    subprocess.run(
+        [sys.executable, "-m", "hatchling", "build", "-t", "wheel", "-d", str(tmp_path)],
+        cwd=ROOT, check=True, capture_output=True,
+    )  # fmt: skip
+    (wheel,) = tmp_path.glob("*.whl")
+    names = set(zipfile.ZipFile(wheel).namelist())
+    assert {
+        "metrion/web/static/index.html",
+        "metrion/store/migrations/env.py",
+        "metrion/store/migrations/versions/0001_first_tables.py",
+        "metrion/demo/spare-parts.json",
+        "metrion/core/README.md",
+    } <= names
