@@ -55,7 +55,7 @@ check-front: $(STAMPS)/python $(STAMPS)/node_modules
 	cd frontend && npx openapi-typescript ../var/openapi.json --check -o src/api/schema.d.ts >/dev/null 2>&1 \
 		|| { echo "frontend/src/api/schema.d.ts is not current: run make types"; exit 1; }
 
-test-python: $(STAMPS)/python
+test-python: setup
 	$(BIN)/pytest -q --ignore tests/browser
 
 test-front: $(STAMPS)/node_modules

@@ -7,7 +7,6 @@ from typing import Any
 
 from hypothesis import strategies as st
 
-from metrion.core.errors import UselessScale
 from metrion.core.numbers import to_text
 from metrion.core.scales import Numbering, ScrewScale, VernierScale
 
@@ -25,10 +24,9 @@ def verniers(draw: st.DrawFn) -> VernierScale:
     division = draw(st.sampled_from(DIVISIONS))
     lines, span = draw(st.integers(2, 60)), draw(st.integers(1, 130))
     numbering = draw(st.sampled_from(Numbering))
-    try:
-        return VernierScale(division, lines, span, numbering)
-    except UselessScale:
-        return VernierScale(division, lines, lines * (span // lines) + 1, numbering)
+    if span % lines == 0:
+        span += 1
+    return VernierScale(division, lines, span, numbering)
 
 
 @st.composite

@@ -41,8 +41,10 @@ def test_pattern_and_least_count(
 
 @pytest.mark.parametrize(("lines", "span"), [(10, 10), (10, 20), (1, 1), (1, 7)])
 def test_a_scale_whose_lines_all_coincide_is_refused(lines: int, span: int) -> None:
+    scale = VernierScale(ONE, lines, span)
+    assert scale.pattern is Pattern.USELESS
     with pytest.raises(UselessScale) as refused:
-        VernierScale(ONE, lines, span)
+        scale.refuse_useless()
     assert (refused.value.fine_divisions, refused.value.span) == (lines, span)
 
 
@@ -133,3 +135,12 @@ def test_every_step_of_the_least_count_is_shown_by_some_line(scale: VernierScale
     shown = {scale.fraction(line) * scale.main_division for line in range(scale.fine_divisions)}
     count = scale.main_division / scale.least_count
     assert shown == {step * scale.least_count for step in range(int(count))}
+
+
+@pytest.mark.parametrize(
+    ("lines", "span", "line", "meeting"),
+    [(10, 8, 1, [1, 6]), (20, 39, 3, [3]), (20, 39, 0, [0, 20]), (4, 2, 0, [0, 2, 4])],
+)
+def test_lines_that_meet_at_once(lines: int, span: int, line: int, meeting: list[int]) -> None:
+    scale = VernierScale(ONE, lines, span)
+    assert scale.lines_that_meet(Look(Fraction(3), line)) == meeting

@@ -828,6 +828,136 @@ export interface paths {
         };
         trace?: never;
     };
+    "/api/tools": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** All tools, worked out. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Tool"][];
+                    };
+                };
+                default: components["responses"]["DEFAULT_ERROR"];
+            };
+        };
+        put?: never;
+        /** Keep a new tool. 409 if its id is taken; 422 if its numbers make no scale. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["NewTool"];
+                };
+            };
+            responses: {
+                /** @description Created */
+                201: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Tool"];
+                    };
+                };
+                422: components["responses"]["UNPROCESSABLE_ENTITY"];
+                default: components["responses"]["DEFAULT_ERROR"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tools/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        /** Take it off the shelf; sheets that use it keep it. 412 if stale. */
+        delete: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    key: string;
+                };
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description No Content */
+                204: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content?: never;
+                };
+                default: components["responses"]["DEFAULT_ERROR"];
+            };
+        };
+        options?: never;
+        head?: never;
+        /** Describe it anew; sheets keep the description they were begun with. 412 if stale. */
+        patch: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path: {
+                    key: string;
+                };
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["InstrumentFields"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Tool"];
+                    };
+                };
+                422: components["responses"]["UNPROCESSABLE_ENTITY"];
+                default: components["responses"]["DEFAULT_ERROR"];
+            };
+        };
+        trace?: never;
+    };
     "/api/instruments/shelf": {
         parameters: {
             query?: never;
@@ -874,7 +1004,10 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        /** A description worked out without keeping it. 422 with its faults. */
+        /**
+         * A description worked out without keeping it. 422 with its faults.
+         * @description A useless fine scale is no fault here: it is drawn, and said to be useless.
+         */
         post: {
             parameters: {
                 query?: never;
@@ -894,7 +1027,91 @@ export interface paths {
                         [name: string]: unknown;
                     };
                     content: {
-                        "application/json": components["schemas"]["Instrument"];
+                        "application/json": components["schemas"]["Description"];
+                    };
+                };
+                422: components["responses"]["UNPROCESSABLE_ENTITY"];
+                default: components["responses"]["DEFAULT_ERROR"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** What a described instrument reads, typed or dragged. 422 if it makes no scale. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["DraftLook"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Answer"];
+                    };
+                };
+                422: components["responses"]["UNPROCESSABLE_ENTITY"];
+                default: components["responses"]["DEFAULT_ERROR"];
+            };
+        };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/instruments/pitch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /** The pitch worksheet worked out. 422 if a figure is no number. */
+        post: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody: {
+                content: {
+                    "application/json": components["schemas"]["PitchSheet"];
+                };
+            };
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Pitch"];
                     };
                 };
                 422: components["responses"]["UNPROCESSABLE_ENTITY"];
@@ -950,6 +1167,43 @@ export interface paths {
                 default: components["responses"]["DEFAULT_ERROR"];
             };
         };
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/words": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /** Everything that is said in words, in the usual vocabulary. */
+        get: {
+            parameters: {
+                query?: never;
+                header?: never;
+                path?: never;
+                cookie?: never;
+            };
+            requestBody?: never;
+            responses: {
+                /** @description OK */
+                200: {
+                    headers: {
+                        [name: string]: unknown;
+                    };
+                    content: {
+                        "application/json": components["schemas"]["Words"];
+                    };
+                };
+                default: components["responses"]["DEFAULT_ERROR"];
+            };
+        };
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1085,6 +1339,20 @@ export interface components {
             id?: string;
             title: string;
         };
+        Appearance: {
+            /** @enum {string} */
+            numerals: "mm" | "cm";
+            /** @enum {string} */
+            fine_as: "line" | "numeral" | "worth";
+            /** @enum {string} */
+            fine_side: "above" | "below";
+            /** @enum {string} */
+            half_marks: "above" | "below";
+            /** @enum {string} */
+            thimble_numerals: "up" | "down";
+            numbered_every: number | null;
+            second_edge: boolean;
+        };
         Span: {
             text: string;
             /** @enum {string} */
@@ -1093,6 +1361,11 @@ export interface components {
         Step: {
             label: string;
             spans: components["schemas"]["Span"][];
+        };
+        Note: {
+            text: string;
+            warning: boolean;
+            position: number | null;
         };
         Numeral: {
             line: number;
@@ -1111,6 +1384,9 @@ export interface components {
             fine_numerals: components["schemas"]["Numeral"][];
             low: number | null;
             high: number | null;
+            pitch: number | null;
+            two_turns: boolean;
+            against: boolean;
         };
         Instrument: {
             id: string;
@@ -1122,16 +1398,21 @@ export interface components {
             main_division: string;
             fine_divisions: number;
             span: number | null;
+            pitch: string | null;
+            numbering: string | null;
             range: string[] | null;
             maker_limit: string | null;
             /** @enum {string} */
-            numerals: "mm" | "cm";
-            /** @enum {string} */
             fine_as: "line" | "numeral" | "worth";
+            appearance: components["schemas"]["Appearance"];
             least_count: string;
+            least_count_text: string;
             pattern: string;
             derivation: components["schemas"]["Step"][];
+            notes: components["schemas"]["Note"][];
             lines: components["schemas"]["Lines"];
+            below_main: string;
+            below_second_turn: boolean;
         };
         ZeroCheck: {
             id: string;
@@ -1203,6 +1484,7 @@ export interface components {
             zero_error: number;
             zero_text: string;
             zero_words: string;
+            estimates: boolean;
             convention: string;
             convention_name: string;
             readings: components["schemas"]["Reading"][];
@@ -1245,6 +1527,14 @@ export interface components {
             numerals?: "mm" | "cm";
             /** @enum {string} */
             fine_as?: "line" | "numeral" | "worth";
+            /** @enum {string} */
+            fine_side?: "above" | "below";
+            /** @enum {string} */
+            half_marks?: "above" | "below";
+            /** @enum {string} */
+            thimble_numerals?: "up" | "down";
+            numbered_every?: number | null;
+            second_edge?: boolean;
             id?: string;
         };
         InstrumentFields: {
@@ -1262,12 +1552,21 @@ export interface components {
             numerals?: "mm" | "cm";
             /** @enum {string} */
             fine_as?: "line" | "numeral" | "worth";
+            /** @enum {string} */
+            fine_side?: "above" | "below";
+            /** @enum {string} */
+            half_marks?: "above" | "below";
+            /** @enum {string} */
+            thimble_numerals?: "up" | "down";
+            numbered_every?: number | null;
+            second_edge?: boolean;
         };
         NewZeroCheck: {
             instrument?: string;
             face?: string | null;
             main?: string;
             fine?: number | string;
+            second_turn?: boolean | null;
             reference?: string | null;
             /** @enum {string} */
             phase?: "before" | "after";
@@ -1278,6 +1577,7 @@ export interface components {
             face?: string | null;
             main?: string;
             fine?: number | string;
+            second_turn?: boolean | null;
             reference?: string | null;
             /** @enum {string} */
             phase?: "before" | "after";
@@ -1326,6 +1626,60 @@ export interface components {
             looked_again?: string[];
             why?: string;
         };
+        Tool: {
+            id: string;
+            version: number;
+            name: string;
+            /** @enum {string} */
+            kind: "vernier" | "screw" | "angular";
+            unit: string;
+            main_division: string;
+            fine_divisions: number;
+            span: number | null;
+            pitch: string | null;
+            numbering: string | null;
+            range: string[] | null;
+            maker_limit: string | null;
+            /** @enum {string} */
+            fine_as: "line" | "numeral" | "worth";
+            appearance: components["schemas"]["Appearance"];
+            least_count: string;
+            least_count_text: string;
+            pattern: string;
+            derivation: components["schemas"]["Step"][];
+            notes: components["schemas"]["Note"][];
+            lines: components["schemas"]["Lines"];
+            below_main: string;
+            below_second_turn: boolean;
+            record: {
+                [key: string]: unknown;
+            };
+        };
+        NewTool: {
+            name?: string;
+            kind?: string;
+            unit?: string;
+            main_division?: string;
+            pitch?: string;
+            fine_divisions?: number;
+            span?: number;
+            numbering?: string;
+            range?: string[] | null;
+            maker_limit?: string | null;
+            /** @enum {string} */
+            numerals?: "mm" | "cm";
+            /** @enum {string} */
+            fine_as?: "line" | "numeral" | "worth";
+            /** @enum {string} */
+            fine_side?: "above" | "below";
+            /** @enum {string} */
+            half_marks?: "above" | "below";
+            /** @enum {string} */
+            thimble_numerals?: "up" | "down";
+            numbered_every?: number | null;
+            second_edge?: boolean;
+            id?: string;
+        };
         Pattern: {
             id: string;
             title: string;
@@ -1335,9 +1689,41 @@ export interface components {
                 [key: string]: unknown;
             };
         };
-        Typed: {
+        SlideStep: {
+            position: number;
+            lines: number[];
+            words: string;
+        };
+        Description: {
+            id: string;
+            version: number;
+            name: string;
+            /** @enum {string} */
+            kind: "vernier" | "screw" | "angular";
+            unit: string;
+            main_division: string;
+            fine_divisions: number;
+            span: number | null;
+            pitch: string | null;
+            numbering: string | null;
+            range: string[] | null;
+            maker_limit: string | null;
+            /** @enum {string} */
+            fine_as: "line" | "numeral" | "worth";
+            appearance: components["schemas"]["Appearance"];
+            least_count: string;
+            least_count_text: string;
+            pattern: string;
+            derivation: components["schemas"]["Step"][];
+            notes: components["schemas"]["Note"][];
+            lines: components["schemas"]["Lines"];
+            below_main: string;
+            below_second_turn: boolean;
+            useless: boolean;
+            slide: components["schemas"]["SlideStep"][];
+        };
+        DraftLook: {
             seq: number;
-            instrument: string;
             /** @default  */
             main: string;
             /** @default  */
@@ -1349,7 +1735,13 @@ export interface components {
             fine_as: "line" | "numeral" | "worth";
             /** @default null */
             position: number | null;
-            zero?: string[];
+            /** @default false */
+            second_turn: boolean;
+            /** @default false */
+            estimates: boolean;
+            /** @default null */
+            reference: string | null;
+            record: components["schemas"]["InstrumentFields"];
         };
         Figure: {
             value: string | null;
@@ -1367,6 +1759,12 @@ export interface components {
             miss: number;
             words: string;
         };
+        ZeroFinding: {
+            error: number;
+            words: string;
+            ways: string[];
+            advice: string;
+        };
         Answer: {
             seq: number;
             main: components["schemas"]["Figure"];
@@ -1378,6 +1776,81 @@ export interface components {
             meets: number | null;
             neighbours: components["schemas"]["Neighbour"][];
             sentences: string[];
+            second_turn: boolean;
+            reference_fault: string;
+            finding: components["schemas"]["ZeroFinding"] | null;
+        };
+        Trial: {
+            turns: number;
+            before: string;
+            after: string;
+        };
+        PitchSheet: {
+            /** @enum {string} */
+            unit: "mm" | "cm" | "in";
+            fine_divisions: number;
+            trials: components["schemas"]["Trial"][];
+        };
+        Pitch: {
+            pitches: string[];
+            mean: string;
+            spread: string;
+            usual: string | null;
+            least_count: string;
+            warnings: string[];
+        };
+        Typed: {
+            seq: number;
+            /** @default  */
+            main: string;
+            /** @default  */
+            fine: string;
+            /**
+             * @default line
+             * @enum {string}
+             */
+            fine_as: "line" | "numeral" | "worth";
+            /** @default null */
+            position: number | null;
+            /** @default false */
+            second_turn: boolean;
+            /** @default false */
+            estimates: boolean;
+            /** @default null */
+            reference: string | null;
+            instrument: string;
+            zero?: string[];
+        };
+        Concept: {
+            id: string;
+            words: string[];
+            meaning: string;
+        };
+        Care: {
+            title: string;
+            text: string;
+        };
+        Part: {
+            id: string;
+            name: string;
+            purpose: string;
+            handling: string;
+        };
+        Face: {
+            id: string;
+            name: string;
+            measures: string;
+            closes: boolean;
+        };
+        Kind: {
+            kind: string;
+            parts: components["schemas"]["Part"][];
+            faces: components["schemas"]["Face"][];
+        };
+        Words: {
+            concepts: components["schemas"]["Concept"][];
+            care: components["schemas"]["Care"][];
+            kinds: components["schemas"]["Kind"][];
         };
         Settings: {
             /** @enum {string} */
@@ -1385,6 +1858,9 @@ export interface components {
             /** @enum {string} */
             decimal_sign?: "point" | "comma";
             single_keys?: boolean;
+            words?: {
+                [key: string]: string;
+            };
         };
     };
     responses: {

@@ -6,13 +6,13 @@ It warns and explains; it never refuses a reading that the scale can show.
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from fractions import Fraction
 from math import floor
 
 from metrion.core.drawing import fine_numerals
 from metrion.core.errors import MetrionError, NotAMark
-from metrion.core.instruments import Instrument
+from metrion.core.instruments import Instrument, Kind
 from metrion.core.numbers import to_text
 from metrion.core.scales import Line, Look, VernierScale
 from metrion.core.typed import FineAs, typed_line, typed_main
@@ -50,6 +50,7 @@ class Answer:
         meets: the main mark that the line meets.
         neighbours: the lines left and right of it.
         sentences: what to say about it.
+        second_turn: whether the thimble is in the second turn past the mark.
     """
 
     main: Fraction | None = None
@@ -62,6 +63,7 @@ class Answer:
     meets: Fraction | None = None
     neighbours: tuple[Neighbour, ...] = ()
     sentences: tuple[str, ...] = field(default=())
+    second_turn: bool = False
 
 
 def consider(
@@ -72,6 +74,7 @@ def consider(
     checks: Sequence[ZeroCheck] = (),
     *,
     estimates: bool = False,
+    second_turn: bool = False,
 ) -> Answer:
     """Answer what has been typed so far; empty texts are not yet typed."""
     main_value, main_fault = _tried_main(instrument, main)
@@ -83,7 +86,8 @@ def consider(
             )
         except MetrionError as error:
             line_fault = f"{error}."
-    return _answer(instrument, main_value, line, checks, main_fault, line_fault)
+    answer = _answer(instrument, main_value, line, second_turn, checks)
+    return replace(answer, main_fault=main_fault, line_fault=line_fault)
 
 
 def consider_position(
@@ -91,7 +95,7 @@ def consider_position(
 ) -> Answer:
     """Answer a fine zero that was put at ``position``: the nearest reading the scale can show."""
     look = instrument.scale.nearest(position)
-    return _answer(instrument, look.main, look.line, checks)
+    return _answer(instrument, look.main, look.line, look.second_turn, checks)
 
 
 def _tried_main(instrument: Instrument, text: str) -> tuple[Fraction | None, str]:
@@ -117,16 +121,15 @@ def _answer(
     instrument: Instrument,
     main: Fraction | None,
     line: Line | None,
+    second_turn: bool,
     checks: Sequence[ZeroCheck],
-    main_fault: str = "",
-    line_fault: str = "",
 ) -> Answer:
     read = corrected = bounds = meets = None
     neighbours: tuple[Neighbour, ...] = ()
     if main is not None:
         bounds = (main, main + instrument.scale.main_division)
     if main is not None and line is not None:
-        look = Look(main, line)
+        look = Look(main, line, second_turn)
         read = instrument.reading(look)
         corrected = read - zero_error(instrument, checks)
         if isinstance(instrument.scale, VernierScale) and isinstance(line, int):
@@ -134,8 +137,9 @@ def _answer(
             neighbours = _neighbours(instrument, instrument.scale, look)
     sentences = tuple(_sentences(instrument, main, line, read, bounds, checks))
     return Answer(
-        main, line, main_fault, line_fault, read, corrected, bounds, meets, neighbours, sentences
-    )
+        main, line, read=read, corrected=corrected, bounds=bounds, meets=meets,
+        neighbours=neighbours, sentences=sentences, second_turn=second_turn,
+    )  # fmt: skip
 
 
 def _neighbours(instrument: Instrument, scale: VernierScale, look: Look) -> tuple[Neighbour, ...]:
@@ -163,20 +167,20 @@ def _sentences(
     checks: Sequence[ZeroCheck],
 ) -> list[str]:
     found = []
-    unit = instrument.unit
     if line is not None:
         found.append(_line_words(instrument, line))
     if bounds:
-        low, high = (to_text(bound) for bound in bounds)
+        low, high = (instrument.main_text(bound) for bound in bounds)
+        pointer = "edge of the thimble" if instrument.kind is Kind.SCREW else "zero line"
         found.append(
-            f"The zero line has passed {low} and not yet {high}, so the reading lies between them."
+            f"The {pointer} has passed {low} and not yet {high}, so the reading lies between them."
         )
     if read is not None and instrument.range:
         lowest, highest = instrument.range
         if not lowest <= read <= highest:
             found.append(
                 f"That is outside the range of {instrument.name}, "
-                f"{to_text(lowest)} to {to_text(highest)} {unit}."
+                f"{to_text(lowest)} to {instrument.with_unit(highest)}."
             )
     if main is not None or line is not None:
         found.append(zero_words(instrument, checks))
@@ -186,14 +190,17 @@ def _sentences(
 def _line_words(instrument: Instrument, line: Line) -> str:
     scale = instrument.scale
     worth = scale.reading(Look(Fraction(0), line))
-    text = f"{instrument.value_text(worth)} {instrument.unit}"
+    text = instrument.with_unit(worth)
     numeral = fine_numerals(instrument).text(line)
     number = to_text(Fraction(line))
-    if isinstance(scale, VernierScale) and line in (0, scale.last_line):
+    printed = "" if numeral == number else f"is printed {numeral} and "
+    if worth == 0:
+        also = ": when the zero line meets a mark, so does the last line"
         return (
-            f"Line {number} is printed {numeral} and adds nothing: when the zero line meets a "
-            "mark, so does the last line."
+            f"Line {number} {printed}adds nothing{also if isinstance(scale, VernierScale) else ''}."
         )
+    if not printed:
+        return f"Line {number} is worth {text}."
     return f"Line {number} is printed {numeral} and worth {text}."
 
 
@@ -202,8 +209,8 @@ def zero_words(instrument: Instrument, checks: Sequence[ZeroCheck]) -> str:
     if not checks:
         return "The zero has not been looked at yet, so nothing is corrected."
     error = zero_error(instrument, checks)
-    name = "gauge" if instrument.kind == "screw" else "tool"
-    size = f"{instrument.value_text(abs(error))} {instrument.unit}"
+    name = "gauge" if instrument.kind is Kind.SCREW else "tool"
+    size = instrument.with_unit(abs(error))
     if error == 0:
         return f"With the faces closed this {name} reads zero: nothing to correct."
     if error > 0:

@@ -6,6 +6,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from enum import StrEnum
 from fractions import Fraction
+from typing import TypeVar
 
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.scales import Look, VernierScale
@@ -23,6 +24,20 @@ class PrintedUnit(StrEnum):
     CM = "cm"
 
 
+class Side(StrEnum):
+    """On which side of a line or scale something lies."""
+
+    ABOVE = "above"
+    BELOW = "below"
+
+
+class Growth(StrEnum):
+    """Which way the numerals of a thimble grow, seen with the frame to the left."""
+
+    UP = "up"
+    DOWN = "down"
+
+
 @dataclass(frozen=True)
 class Appearance:
     """What an instrument looks like beyond what its readings need.
@@ -30,21 +45,43 @@ class Appearance:
     Attributes:
         numerals: the unit its main numerals stand for.
         fine_as: what the student types for the fine reading.
+        fine_side: whether the fine scale lies below or above the main scale.
+        half_marks: whether the half marks of a sleeve lie below or above the datum line.
+        thimble_numerals: which way the numerals of the thimble grow.
+        numbered_every: fine lines from one numeral to the next; None for the usual.
+        second_edge: whether the other edge of the beam shows inches.
     """
 
     numerals: PrintedUnit = PrintedUnit.MM
     fine_as: FineAs = FineAs.LINE
+    fine_side: Side = Side.BELOW
+    half_marks: Side = Side.BELOW
+    thimble_numerals: Growth = Growth.UP
+    numbered_every: int | None = None
+    second_edge: bool = False
+
+
+_Word = TypeVar("_Word", bound=StrEnum)
 
 
 def appearance_of(record: Mapping[str, object]) -> Appearance:
     """The appearance that the optional fields of an instrument ask for; what fits none is usual."""
     usual = Appearance()
-    printed = {str(unit): unit for unit in PrintedUnit}
-    ways = {str(way): way for way in FineAs}
+    every = record.get("numbered_every")
     return Appearance(
-        printed.get(str(record.get("numerals")), usual.numerals),
-        ways.get(str(record.get("fine_as")), usual.fine_as),
+        _word(record, "numerals", usual.numerals),
+        _word(record, "fine_as", usual.fine_as),
+        _word(record, "fine_side", usual.fine_side),
+        _word(record, "half_marks", usual.half_marks),
+        _word(record, "thimble_numerals", usual.thimble_numerals),
+        every if type(every) is int and every > 0 else None,
+        record.get("second_edge") is True,
     )
+
+
+def _word(record: Mapping[str, object], name: str, usual: _Word) -> _Word:
+    words = {str(word): word for word in type(usual)}
+    return words.get(str(record.get(name)), usual)
 
 
 @dataclass(frozen=True)
@@ -62,9 +99,11 @@ class MainNumerals:
     unit: str
 
 
-def fine_numerals(instrument: Instrument) -> Numerals:
+def fine_numerals(instrument: Instrument, appearance: Appearance | None = None) -> Numerals:
     """The numerals of its fine scale."""
-    return usual_numerals(instrument.scale.fine_divisions, tenths=instrument.kind is Kind.VERNIER)
+    usual = usual_numerals(instrument.scale.fine_divisions, tenths=instrument.kind is Kind.VERNIER)
+    every = appearance.numbered_every if appearance else None
+    return Numerals(every, usual.at(every)) if every else usual
 
 
 def main_numerals(instrument: Instrument, appearance: Appearance) -> MainNumerals:

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from enum import StrEnum
 from fractions import Fraction
 
-from metrion.core.angles import angle_text
+from metrion.core.angles import angle_text, degrees_and_minutes
 from metrion.core.errors import NoSuchLine, NotAMark, NotEstimable
 from metrion.core.numbers import finite_decimals, fixed, to_text
 from metrion.core.scales import Line, Look, Scale
@@ -60,9 +60,18 @@ class Instrument:
     def value_text(self, value: Fraction) -> str:
         """A reading with the decimals that the least count allows (more only where it has more)."""
         needed, allowed = finite_decimals(value), self.decimals
-        if needed is None or allowed is None:
-            return to_text(value) if needed is not None else to_text(value)[:12]
-        return fixed(value, max(needed, allowed))
+        if needed is None:
+            value, needed = Fraction(round(value * 10**6), 10**6), 6
+        decimals = max(needed, allowed or 0)
+        if self.kind is Kind.ANGULAR:
+            return degrees_and_minutes(value, decimals)
+        return fixed(value, decimals)
+
+    def with_unit(self, value: Fraction) -> str:
+        """A reading or a difference of readings, with its unit."""
+        if self.kind is Kind.ANGULAR:
+            return self.value_text(value) if abs(value) >= 60 else f"{to_text(value)}′"
+        return f"{self.value_text(value)} {self.unit}"
 
     def main_text(self, main: Fraction) -> str:
         """A main reading as this instrument's files and marks write it."""

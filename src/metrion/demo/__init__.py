@@ -9,13 +9,14 @@ from metrion.formats.strict_json import read_json
 from metrion.store import Store
 from metrion.store.database import FILE_NAME
 from metrion.store.sheets import take_in
+from metrion.store.tools import add_tool
 
-_SHEETS = ("old-standoffs", "sail-film", "wing-tip-nocks", "spare-parts")
+_SHEETS = ("old-standoffs", "sail-film", "wing-tip-nocks", "bridle-line", "spare-parts")
 """Files of the demo, the one to be found on top last; their names are the ids of the sheets."""
 
 
 def demo_file(name: str) -> bytes:
-    """A demo sheet as a logbook file."""
+    """A file of the demo: a sheet as a logbook, or the tools of the club."""
     return (files("metrion.demo") / f"{name}.json").read_bytes()
 
 
@@ -36,4 +37,6 @@ def prepare(folder: Path, *, fresh: bool = False) -> None:
     with store.writing() as session:
         for name in _SHEETS:
             take_in(session, read_json(demo_file(name)), key=name)
+        for tool in read_json(demo_file("tools")):
+            add_tool(session, {k: v for k, v in tool.items() if k != "id"}, tool["id"])
     store.close()

@@ -197,6 +197,17 @@ class ChangeRow(Base):
     after: Mapped[Any | None] = mapped_column(JsonText)
 
 
+class ToolRow(Base):
+    """A tool of the student's own, as it is taken into new sheets."""
+
+    __tablename__ = "tools"
+
+    id: Mapped[str] = mapped_column(primary_key=True)
+    position: Mapped[int]
+    version: Mapped[int]
+    record: Mapped[dict[str, Any]]
+
+
 class SettingRow(Base):
     """One setting of the notebook."""
 

@@ -41,7 +41,7 @@ blueprint = Blueprint("entries", __name__, url_prefix="/api/sheets/<sheet>")
 _SCALE = ("main", "fine", "second_turn")
 
 
-def _version() -> int:
+def seen_version() -> int:
     """The version of an entry that the client has seen: 428 if it does not say."""
     given = request.headers.get("If-Match", "").strip('"')
     if not given.isdigit():
@@ -67,7 +67,7 @@ def _add(
 
 def _amend(sheet: str, section: str, key: str, body: dict[str, Any], title: str) -> dict[str, Any]:
     """Change fields of an entry; a null takes a field away."""
-    version = _version()
+    version = seen_version()
 
     def build(session: Session, found: Sheet) -> list[Change]:
         before = find_entry(session, found, section, key, version)
@@ -93,7 +93,7 @@ def amended(entry: Kept, fields: dict[str, Any]) -> Kept:
 
 def _remove(sheet: str, section: str, key: str, title: str) -> dict[str, Any]:
     """Take an entry away; a quantity takes its readings with it. Undo brings all back."""
-    version = _version()
+    version = seen_version()
 
     def build(session: Session, found: Sheet) -> Sequence[Change]:
         entry = find_entry(session, found, section, key, version)

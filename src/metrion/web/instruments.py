@@ -1,4 +1,4 @@
-"""``/api/instruments``: common fine scales, and any description worked out before it is kept."""
+"""``/api/instruments``: the shelf, and any description worked out before it is kept."""
 
 from __future__ import annotations
 
@@ -7,22 +7,31 @@ from typing import Any
 from flask_smorest import Blueprint
 
 from metrion.core.instruments import Instrument
-from metrion.formats.logbook import FORMAT, VERSION, parse_logbook
+from metrion.core.numbers import to_text
+from metrion.core.pitch import PitchTrial, find_pitch
+from metrion.core.scales import Pattern, VernierScale
+from metrion.core.typed import typed_number
+from metrion.formats.logbook import read_drawn_instrument
 from metrion.store.records import Kept
-from metrion.web.present import instrument_view
-from metrion.web.schemas import InstrumentFields, InstrumentSchema, PatternSchema
+from metrion.web.present import answer_view, instrument_view, slide_view
+from metrion.web.schemas import (
+    AnswerSchema,
+    DescriptionSchema,
+    DraftLookSchema,
+    InstrumentFields,
+    PatternSchema,
+    PitchSchema,
+    PitchSheetSchema,
+)
 from metrion.web.shelf import SHELF
 
 blueprint = Blueprint("instruments", __name__, url_prefix="/api/instruments")
 
 
-def _described(record: dict[str, Any]) -> dict[str, Any]:
-    return instrument_view(_parsed(record), Kept(record["id"], record, 0, 0))
-
-
-def _parsed(record: dict[str, Any]) -> Instrument:
-    document = {"format": FORMAT, "version": VERSION, "instruments": [record]}
-    return parse_logbook(document).instruments[0]
+def _drafted(body: dict[str, Any]) -> tuple[Instrument, Kept]:
+    given = {name: value for name, value in body.items() if value is not None}
+    record = {"name": "this tool", **given, "id": "draft"}
+    return read_drawn_instrument(record), Kept("draft", record, 0, 0)
 
 
 @blueprint.get("/shelf")
@@ -35,7 +44,7 @@ def shelf() -> list[dict[str, Any]]:
             "title": pattern.title,
             "description": pattern.description,
             "record": pattern.record,
-            "instrument": _described({"id": pattern.id, "name": pattern.title, **pattern.record}),
+            "instrument": instrument_view(*_drafted({"name": pattern.title, **pattern.record})),
         }
         for pattern in SHELF
     ]
@@ -43,8 +52,50 @@ def shelf() -> list[dict[str, Any]]:
 
 @blueprint.post("/describe")
 @blueprint.arguments(InstrumentFields)
-@blueprint.response(200, InstrumentSchema)
+@blueprint.response(200, DescriptionSchema)
 def describe(body: dict[str, Any]) -> dict[str, Any]:
-    """A description worked out without keeping it. 422 with its faults."""
-    record = {name: value for name, value in body.items() if value is not None}
-    return _described({"id": "draft", "name": "this instrument", **record})
+    """A description worked out without keeping it. 422 with its faults.
+
+    A useless fine scale is no fault here: it is drawn, and said to be useless.
+    """
+    instrument, entry = _drafted(body)
+    scale = instrument.scale
+    return {
+        **instrument_view(instrument, entry),
+        "useless": isinstance(scale, VernierScale) and scale.pattern is Pattern.USELESS,
+        "slide": slide_view(instrument),
+    }
+
+
+@blueprint.post("/look")
+@blueprint.arguments(DraftLookSchema)
+@blueprint.response(200, AnswerSchema)
+def look(body: dict[str, Any]) -> dict[str, Any]:
+    """What a described instrument reads, typed or dragged. 422 if it makes no scale."""
+    return answer_view(_drafted(body["record"])[0], body)
+
+
+@blueprint.post("/pitch")
+@blueprint.arguments(PitchSheetSchema)
+@blueprint.response(200, PitchSchema)
+def pitch(body: dict[str, Any]) -> dict[str, Any]:
+    """The pitch worksheet worked out. 422 if a figure is no number."""
+    trials = [
+        PitchTrial(trial["turns"], typed_number(trial["before"]), typed_number(trial["after"]))
+        for trial in body["trials"]
+    ]
+    found = find_pitch(trials, body["unit"])
+    best = found.usual or found.mean
+    return {
+        "pitches": [_short(trial.pitch) for trial in trials],
+        "mean": _short(found.mean),
+        "spread": _short(found.spread),
+        "usual": None if found.usual is None else to_text(found.usual),
+        "least_count": _short(best / body["fine_divisions"]),
+        "warnings": list(found.warnings),
+    }
+
+
+def _short(value: Any) -> str:
+    text = to_text(value)
+    return text if len(text) <= 8 else f"{float(value):.5g}"

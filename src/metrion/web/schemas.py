@@ -62,6 +62,37 @@ class LinesSchema(Schema):
     fine_numerals = _many(NumeralSchema)
     low = _number(allow_none=True)
     high = _number(allow_none=True)
+    pitch = _number(allow_none=True)
+    two_turns = fields.Boolean(required=True)
+    against = fields.Boolean(required=True)
+
+
+class NoteSchema(Schema):
+    """A remark about a scale, and where to put the slide to see it."""
+
+    text = _text()
+    warning = fields.Boolean(required=True)
+    position = _number(allow_none=True)
+
+
+class SlideStepSchema(Schema):
+    """One step of the slow-motion slide."""
+
+    position = _number()
+    lines = fields.List(fields.Integer(), required=True)
+    words = _text()
+
+
+class AppearanceSchema(Schema):
+    """What an instrument looks like beyond what its readings need."""
+
+    numerals = _text(validate=validate.OneOf(["mm", "cm"]))
+    fine_as = _text(validate=validate.OneOf(["line", "numeral", "worth"]))
+    fine_side = _text(validate=validate.OneOf(["above", "below"]))
+    half_marks = _text(validate=validate.OneOf(["above", "below"]))
+    thimble_numerals = _text(validate=validate.OneOf(["up", "down"]))
+    numbered_every = fields.Integer(required=True, allow_none=True)
+    second_edge = fields.Boolean(required=True)
 
 
 class InstrumentSchema(Schema):
@@ -75,14 +106,33 @@ class InstrumentSchema(Schema):
     main_division = _text()
     fine_divisions = fields.Integer(required=True)
     span = fields.Integer(required=True, allow_none=True)
+    pitch = _maybe_text()
+    numbering = _maybe_text()
     range = fields.List(fields.String(), required=True, allow_none=True)
     maker_limit = _maybe_text()
-    numerals = _text(validate=validate.OneOf(["mm", "cm"]))
     fine_as = _text(validate=validate.OneOf(["line", "numeral", "worth"]))
+    appearance = fields.Nested(AppearanceSchema, required=True)
     least_count = _text()
+    least_count_text = _text()
     pattern = _text()
     derivation = _many(StepSchema)
+    notes = _many(NoteSchema)
     lines = fields.Nested(LinesSchema, required=True)
+    below_main = _text()
+    below_second_turn = fields.Boolean(required=True)
+
+
+class DescriptionSchema(InstrumentSchema):
+    """An instrument worked out before it is kept."""
+
+    useless = fields.Boolean(required=True)
+    slide = _many(SlideStepSchema)
+
+
+class ToolSchema(InstrumentSchema):
+    """A tool of the student's own, with the record that describes it."""
+
+    record = fields.Dict(keys=fields.String(), values=fields.Raw(), required=True)
 
 
 class ZeroCheckSchema(Schema):
@@ -168,6 +218,7 @@ class QuantitySchema(Schema):
     zero_error = _number()
     zero_text = _text()
     zero_words = _text()
+    estimates = fields.Boolean(required=True)
     convention = _text()
     convention_name = _text()
     readings = _many(ReadingSchema)
@@ -255,6 +306,13 @@ class InstrumentFields(Schema):
     maker_limit = fields.String(allow_none=True)
     numerals = fields.String(validate=validate.OneOf(["mm", "cm"]))
     fine_as = fields.String(validate=validate.OneOf(["line", "numeral", "worth"]))
+    fine_side = fields.String(validate=validate.OneOf(["above", "below"]))
+    half_marks = fields.String(validate=validate.OneOf(["above", "below"]))
+    thimble_numerals = fields.String(validate=validate.OneOf(["up", "down"]))
+    numbered_every = fields.Integer(
+        strict=True, allow_none=True, validate=validate.Range(min=1, max=1000)
+    )
+    second_edge = fields.Boolean()
 
 
 class ZeroCheckFields(Schema):
@@ -264,6 +322,7 @@ class ZeroCheckFields(Schema):
     face = fields.String(allow_none=True)
     main = fields.String()
     fine = fields.Raw(metadata={"type": ["integer", "string"]})
+    second_turn = fields.Boolean(allow_none=True)
     reference = fields.String(allow_none=True)
     phase = fields.String(validate=validate.OneOf(["before", "after"]))
 
@@ -311,24 +370,48 @@ def _new(schema: type[Schema], name: str) -> type[Schema]:
     return type(name, (schema,), {"id": fields.String(validate=_ID)})
 
 
+NewTool = _new(InstrumentFields, "NewTool")
 NewInstrument = _new(InstrumentFields, "NewInstrument")
 NewZeroCheck = _new(ZeroCheckFields, "NewZeroCheck")
 NewQuantity = _new(QuantityFields, "NewQuantity")
 NewReading = _new(QuantityReading, "NewReading")
 
 
-class TypedSchema(Schema):
+class LookSchema(Schema):
     """What has been typed so far, or where the slider stands (``position``)."""
 
     seq = fields.Integer(required=True)
-    instrument = _text()
     main = fields.String(load_default="")
     fine = fields.String(load_default="")
     fine_as = fields.String(
         load_default="line", validate=validate.OneOf(["line", "numeral", "worth"])
     )
     position = fields.Float(allow_none=True, load_default=None)
+    second_turn = fields.Boolean(load_default=False)
+    estimates = fields.Boolean(load_default=False)
+    reference = fields.String(allow_none=True, load_default=None)
+
+
+class TypedSchema(LookSchema):
+    """An entry at the desk of a sheet; a ``reference`` makes it a look at the zero."""
+
+    instrument = _text()
     zero = fields.List(fields.String(), load_default=list)
+
+
+class DraftLookSchema(LookSchema):
+    """An entry on an instrument that is only being described."""
+
+    record = fields.Nested(InstrumentFields, required=True)
+
+
+class ZeroFindingSchema(Schema):
+    """What a look at the zero comes to."""
+
+    error = _number()
+    words = _text()
+    ways = fields.List(fields.String(), required=True)
+    advice = _text()
 
 
 class NeighbourSchema(Schema):
@@ -367,6 +450,9 @@ class AnswerSchema(Schema):
     meets = _number(allow_none=True)
     neighbours = _many(NeighbourSchema)
     sentences = fields.List(fields.String(), required=True)
+    second_turn = fields.Boolean(required=True)
+    reference_fault = _text()
+    finding = fields.Nested(ZeroFindingSchema, required=True, allow_none=True)
 
 
 class PatternSchema(Schema):
@@ -379,12 +465,82 @@ class PatternSchema(Schema):
     record = fields.Dict(keys=fields.String(), values=fields.Raw(), required=True)
 
 
-class ConventionSchema(Schema):
-    """A convention that can be chosen, in words."""
+class TrialSchema(Schema):
+    """Whole turns counted, and what the sleeve showed before and after, as typed."""
+
+    turns = fields.Integer(required=True, strict=True, validate=validate.Range(min=1, max=1000))
+    before = _text()
+    after = _text()
+
+
+class PitchSheetSchema(Schema):
+    """Trials of the pitch, and the divisions of the thimble."""
+
+    unit = _text(validate=validate.OneOf(["mm", "cm", "in"]))
+    fine_divisions = fields.Integer(required=True, strict=True, validate=validate.Range(min=1))
+    trials = fields.List(
+        fields.Nested(TrialSchema), required=True, validate=validate.Length(min=1, max=100)
+    )
+
+
+class PitchSchema(Schema):
+    """What the trials say."""
+
+    pitches = fields.List(fields.String(), required=True)
+    mean = _text()
+    spread = _text()
+    usual = _maybe_text()
+    least_count = _text()
+    warnings = fields.List(fields.String(), required=True)
+
+
+class ConceptSchema(Schema):
+    """A thing that courses call by different names, the usual one first."""
+
+    id = _text()
+    words = fields.List(fields.String(), required=True)
+    meaning = _text()
+
+
+class CareSchema(Schema):
+    """A piece of care and safety."""
+
+    title = _text()
+    text = _text()
+
+
+class PartSchema(Schema):
+    """A part of an instrument."""
 
     id = _text()
     name = _text()
-    words = fields.List(fields.String(), required=True)
+    purpose = _text()
+    handling = _text()
+
+
+class FaceSchema(Schema):
+    """A pair of faces with a zero of its own."""
+
+    id = _text()
+    name = _text()
+    measures = _text()
+    closes = fields.Boolean(required=True)
+
+
+class KindSchema(Schema):
+    """The parts and faces of a kind of instrument."""
+
+    kind = _text()
+    parts = _many(PartSchema)
+    faces = _many(FaceSchema)
+
+
+class WordsSchema(Schema):
+    """Glossary, care, and the parts of every kind."""
+
+    concepts = _many(ConceptSchema)
+    care = _many(CareSchema)
+    kinds = _many(KindSchema)
 
 
 class SettingsSchema(Schema):
@@ -393,6 +549,7 @@ class SettingsSchema(Schema):
     theme = fields.String(validate=validate.OneOf(["light", "dark", "system"]))
     decimal_sign = fields.String(validate=validate.OneOf(["point", "comma"]))
     single_keys = fields.Boolean()
+    words = fields.Dict(keys=fields.String(), values=fields.String())
 
 
 class FaultSchema(Schema):

@@ -11,7 +11,12 @@ from metrion.web.schemas import SettingsSchema
 
 blueprint = Blueprint("settings", __name__, url_prefix="/api/settings")
 
-USUAL: dict[str, Any] = {"theme": "system", "decimal_sign": "point", "single_keys": True}
+USUAL: dict[str, Any] = {
+    "theme": "system",
+    "decimal_sign": "point",
+    "single_keys": True,
+    "words": {},
+}
 
 
 @blueprint.get("")

@@ -87,9 +87,7 @@ class Series:
 
     def text(self, value: Fraction) -> str:
         """A value with its unit, for a sentence."""
-        instrument = self.measurement.instrument
-        unit = "′" if instrument.unit == "arcmin" else f" {instrument.unit}"
-        return f"{instrument.value_text(value)}{unit}"
+        return self.measurement.instrument.with_unit(value)
 
     def observation(self, index: int) -> Observation:
         """The observation with this index."""

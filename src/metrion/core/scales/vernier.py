@@ -38,9 +38,6 @@ class VernierScale:
         fine_divisions: number n of fine divisions.
         span: number m of main divisions that the n fine divisions cover.
         numbering: whether the fine lines are numbered with or against the main scale.
-
-    Raises:
-        UselessScale: when every line would coincide at once (n divides m).
     """
 
     main_division: Fraction
@@ -48,7 +45,8 @@ class VernierScale:
     span: int
     numbering: Numbering = Numbering.WITH
 
-    def __post_init__(self) -> None:
+    def refuse_useless(self) -> None:
+        """Raise `UselessScale` if every line coincides at once: it can be drawn, but not read."""
         if self.pattern is Pattern.USELESS:
             raise UselessScale(self.fine_divisions, self.span)
 
@@ -146,6 +144,11 @@ class VernierScale:
     def meets(self, look: Look) -> Fraction:
         """The main mark that a whole line meets in this look: reading + place of the line."""
         return self.reading(look) + self.line_position(int(look.line))
+
+    def lines_that_meet(self, look: Look) -> list[int]:
+        """All lines that meet a mark in this look; line 0 comes with line n."""
+        parts = self._parts(int(look.line))
+        return [line for line in range(self.fine_divisions + 1) if self._parts(line) == parts]
 
     @cached_property
     def _line_of_step(self) -> dict[int, int]:

@@ -22,8 +22,12 @@ class _AngleUnit(StrEnum):
     ARCMIN = "arcmin"
 
 
-def parse_instrument(fields: Fields) -> Instrument | None:
-    """An instrument, or None with its faults noted."""
+def parse_instrument(fields: Fields, *, drawn: bool = False) -> Instrument | None:
+    """An instrument, or None with its faults noted.
+
+    Args:
+        drawn: whether it is only to be drawn, so that a useless fine scale is no fault.
+    """
     name = fields.text("name")
     kind = fields.choice("kind", Kind, required=True)
     limit = fields.not_negative("maker_limit")
@@ -33,7 +37,7 @@ def parse_instrument(fields: Fields) -> Instrument | None:
         return None
     units = _AngleUnit if kind is Kind.ANGULAR else _LengthUnit
     unit = fields.choice("unit", units, required=True)
-    scale = _screw(fields) if kind is Kind.SCREW else _vernier(fields)
+    scale = _screw(fields) if kind is Kind.SCREW else _vernier(fields, drawn)
     bounds = None if kind is Kind.ANGULAR else _range(fields)
     key = fields.record.get("id")
     if unit is None or scale is None or not isinstance(key, str):
@@ -41,7 +45,7 @@ def parse_instrument(fields: Fields) -> Instrument | None:
     return Instrument(key, name or key, kind, str(unit), scale, bounds, limit or Fraction(0))
 
 
-def _vernier(fields: Fields) -> Scale | None:
+def _vernier(fields: Fields, drawn: bool) -> Scale | None:
     division = fields.positive("main_division", required=True)
     lines = fields.count("fine_divisions", required=True)
     span = fields.count("span", required=True)
@@ -51,6 +55,8 @@ def _vernier(fields: Fields) -> Scale | None:
     try:
         # Whether the fine scale is useless does not hang on the size of the main division.
         scale = VernierScale(division or Fraction(1), lines, span, numbering)
+        if not drawn:
+            scale.refuse_useless()
     except UselessScale as error:
         fields.fault("span", str(error))
         return None

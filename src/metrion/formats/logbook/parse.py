@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable
 from typing import Any, TypeVar
 
+from metrion.core.instruments import Instrument
 from metrion.core.logbook import Logbook
 from metrion.formats.faults import Fault, Refused
 from metrion.formats.logbook.conventions import parse_convention
@@ -53,6 +54,19 @@ def parse_logbook(document: Any) -> Logbook:
     if faults:
         raise Refused(faults)
     return Logbook(title or "", instruments, checks, conventions, measurements, derived)
+
+
+def read_drawn_instrument(record: dict[str, Any]) -> Instrument:
+    """An instrument that is only to be drawn and talked about, even if it is of no use.
+
+    Raises:
+        Refused: with the faults of its description.
+    """
+    faults: list[Fault] = []
+    instrument = parse_instrument(Fields(record, "", faults), drawn=True)
+    if faults or instrument is None:
+        raise Refused(faults)
+    return instrument
 
 
 def _check_head(fields: Fields) -> None:

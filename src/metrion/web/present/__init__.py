@@ -1,7 +1,15 @@
 """Sheets, instruments and quantities as the API shows them: texts ready to read, floats to draw."""
 
-from metrion.web.present.instruments import instrument_view
+from metrion.web.present.answers import answer_view
+from metrion.web.present.instruments import instrument_view, slide_view
 from metrion.web.present.quantities import open_looks
 from metrion.web.present.sheets import sheet_summary, sheet_view
 
-__all__ = ["instrument_view", "open_looks", "sheet_summary", "sheet_view"]
+__all__ = [
+    "answer_view",
+    "instrument_view",
+    "open_looks",
+    "sheet_summary",
+    "sheet_view",
+    "slide_view",
+]

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterable
+from dataclasses import asdict
 from fractions import Fraction
 from typing import Any
 
@@ -15,8 +16,10 @@ from metrion.core.drawing import (
 )
 from metrion.core.instruments import Instrument
 from metrion.core.numbers import to_text
-from metrion.core.scales import VernierScale
+from metrion.core.scale_notes import notes, slide
+from metrion.core.scales import Numbering, ScrewScale, VernierScale
 from metrion.core.zero import ZeroCheck, zero_error
+from metrion.core.zero_desk import look_below_zero
 from metrion.formats.results import instrument_document
 from metrion.report import Step
 from metrion.report.working import least_count_steps
@@ -44,6 +47,7 @@ def instrument_view(instrument: Instrument, entry: Kept) -> dict[str, Any]:
     record = entry.record
     appearance = appearance_of(record)
     document = instrument_document(instrument)
+    below = look_below_zero(instrument)
     return {
         "id": instrument.id,
         "version": entry.version,
@@ -53,27 +57,56 @@ def instrument_view(instrument: Instrument, entry: Kept) -> dict[str, Any]:
         "main_division": to_text(instrument.scale.main_division),
         "fine_divisions": instrument.scale.fine_divisions,
         "span": record.get("span"),
+        "pitch": record.get("pitch"),
+        "numbering": record.get("numbering"),
         "range": list(map(to_text, instrument.range)) if instrument.range else None,
         "maker_limit": record.get("maker_limit"),
-        "numerals": str(appearance.numerals),
         "fine_as": str(appearance.fine_as),
+        "appearance": asdict(appearance),
         "least_count": document["least_count"],
+        "least_count_text": instrument.with_unit(instrument.least_count),
         "pattern": document["pattern"],
         "derivation": steps_view(least_count_steps(instrument)),
+        "notes": notes_view(instrument),
         "lines": lines_view(instrument, record),
+        "below_main": instrument.main_text(below.main),
+        "below_second_turn": below.second_turn,
     }
+
+
+def notes_view(instrument: Instrument) -> list[dict[str, Any]]:
+    """What to know about its scale."""
+    return [
+        {
+            "text": note.text,
+            "warning": note.warning,
+            "position": None if note.look is None else float(instrument.reading(note.look)),
+        }
+        for note in notes(instrument)
+    ]
+
+
+def slide_view(instrument: Instrument) -> list[dict[str, Any]]:
+    """The steps of the slow-motion slide."""
+    return [
+        {"position": float(step.position), "lines": list(step.lines), "words": step.words}
+        for step in slide(instrument)
+    ]
 
 
 def lines_view(instrument: Instrument, record: dict[str, Any]) -> dict[str, Any]:
     """Where the lines lie, for the page to draw: floats, in the unit of the instrument."""
-    main = main_numerals(instrument, appearance_of(record))
+    appearance = appearance_of(record)
+    main = main_numerals(instrument, appearance)
     scale = instrument.scale
-    fine = fine_numerals(instrument).printed(scale.last_line)
+    fine = fine_numerals(instrument, appearance).printed(scale.last_line)
+    screw = scale if isinstance(scale, ScrewScale) else None
+    vernier = scale if isinstance(scale, VernierScale) else None
     return {
         "division": float(scale.main_division),
         "least_count": float(scale.least_count),
         "fine_divisions": scale.fine_divisions,
-        "extended": isinstance(scale, VernierScale) and scale.main_divisions_compared > 1,
+        "extended": vernier is not None and vernier.main_divisions_compared > 1,
         "places": [float(place) for place in line_places(instrument)],
         "worths": [float(worth) for worth in line_worths(instrument)],
         "main_every": main.every,
@@ -82,6 +115,9 @@ def lines_view(instrument: Instrument, record: dict[str, Any]) -> dict[str, Any]
         "fine_numerals": [{"line": line, "text": text} for line, text in fine.items()],
         "low": float(instrument.range[0]) if instrument.range else None,
         "high": float(instrument.range[1]) if instrument.range else None,
+        "pitch": float(screw.pitch) if screw else None,
+        "two_turns": screw is not None and screw.two_turns,
+        "against": vernier is not None and vernier.numbering is Numbering.AGAINST,
     }
 
 

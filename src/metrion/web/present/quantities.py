@@ -39,6 +39,7 @@ def quantity_view(reviewed: Reviewed, entry: Kept, readings: Sequence[Kept]) -> 
         "zero_error": float(measurement.zero_error),
         "zero_text": shown(instrument.value_text(measurement.zero_error)),
         "zero_words": zero_words(instrument, measurement.effective_checks),
+        "estimates": measurement.convention.estimate,
         "convention": measurement.convention.id,
         "convention_name": measurement.convention.name,
         "readings": [

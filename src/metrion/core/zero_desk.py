@@ -1,0 +1,99 @@
+"""The zero desk: what closed faces show, said in words, by both rules of counting."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from fractions import Fraction
+
+from metrion.core.instruments import Instrument
+from metrion.core.numbers import to_text
+from metrion.core.scales import Look, ScrewScale, VernierScale
+
+_LARGE = 5
+
+
+@dataclass(frozen=True)
+class ZeroFinding:
+    """What a look at the zero comes to, in the unit of the instrument.
+
+    Attributes:
+        error: reading less reference.
+        words: what that does to every reading.
+        ways: how the reading is counted; for a negative one, by both rules.
+        advice: what to do if it is large; empty if it is not.
+    """
+
+    error: Fraction
+    words: str
+    ways: tuple[str, ...]
+    advice: str
+
+
+def zero_finding(instrument: Instrument, look: Look, reference: Fraction) -> ZeroFinding:
+    """Judge a look at closed faces, or at a setting piece of known size.
+
+    Args:
+        reference: size of the setting piece; 0 for closed faces.
+    """
+    read = instrument.reading(look)
+    error = read - reference
+    return ZeroFinding(
+        error,
+        _words(instrument, error),
+        tuple(_ways(instrument, look, read, reference)),
+        _advice(instrument, error),
+    )
+
+
+def look_below_zero(instrument: Instrument) -> Look:
+    """The look whose fine zero stands at the mark (or turn) just below zero."""
+    scale = instrument.scale
+    if isinstance(scale, ScrewScale):
+        return scale.look_at(-scale.pitch, 0)
+    return Look(-scale.main_division, 0)
+
+
+def _words(instrument: Instrument, error: Fraction) -> str:
+    if error == 0:
+        return "The zero error is 0: nothing to correct."
+    much = "too much" if error > 0 else "too little"
+    sign = "" if error > 0 else "+"
+    return (
+        f"Zero error {instrument.with_unit(error)}: it reads {much}. "
+        f"Correction {sign}{instrument.with_unit(-error)}, minus the error."
+    )
+
+
+def _ways(instrument: Instrument, look: Look, read: Fraction, reference: Fraction) -> list[str]:
+    scale, least = instrument.scale, to_text(instrument.least_count)
+    line = to_text(Fraction(look.line))
+    ordered = not isinstance(scale, VernierScale) or scale.estimable()
+    ways = []
+    start = scale.turn_start(look) if isinstance(scale, ScrewScale) else look.main
+    if ordered:
+        mark = "mark below zero" if start < 0 else "mark passed"
+        ways.append(
+            f"{mark} and line: {to_text(start)} + {line} × {least} = {instrument.with_unit(read)}"
+        )
+    turn = scale.pitch if isinstance(scale, ScrewScale) else scale.main_division
+    if ordered and reference == 0 and start == -turn:
+        back = scale.fine_divisions - Fraction(look.line)
+        ways.append(
+            f"counted back from the end: −({scale.fine_divisions} − {line}) × {least} = "
+            f"−{to_text(back)} × {least} = {instrument.with_unit(read)}"
+        )
+    if reference:
+        ways.append(
+            f"reading less reference: {instrument.with_unit(read)} − {to_text(reference)} = "
+            f"{instrument.with_unit(read - reference)}"
+        )
+    return ways
+
+
+def _advice(instrument: Instrument, error: Fraction) -> str:
+    if abs(error) <= _LARGE * instrument.least_count:
+        return ""
+    return (
+        f"That is more than {_LARGE} least counts. Wipe the faces and look again; if it stays, "
+        "have someone competent adjust the tool, and meanwhile correct."
+    )

@@ -1,0 +1,58 @@
+"""The student's own tools: descriptions kept for every sheet to come."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from typing import Any
+
+from sqlalchemy import func, select
+from sqlalchemy.orm import Session
+
+from metrion.formats.logbook import FORMAT, VERSION, parse_logbook
+from metrion.store.errors import NotHere, Stale, TakenId
+from metrion.store.models import ToolRow
+from metrion.store.sheets import new_id
+
+
+def all_tools(session: Session) -> Sequence[ToolRow]:
+    """The tools, in the order in which they were described."""
+    return session.scalars(select(ToolRow).order_by(ToolRow.position, ToolRow.id)).all()
+
+
+def add_tool(session: Session, record: dict[str, Any], key: str | None = None) -> ToolRow:
+    """Keep a new tool.
+
+    Raises:
+        Refused: if its description makes no scale.
+        TakenId: if its id is in use.
+    """
+    key = key or new_id()
+    if session.get(ToolRow, key):
+        raise TakenId("tool", key)
+    last = session.scalar(select(func.max(ToolRow.position)))
+    row = ToolRow(id=key, position=0 if last is None else last + 1, version=1, record={})
+    _describe(row, record)
+    session.add(row)
+    return row
+
+
+def find_tool(session: Session, key: str, version: int) -> ToolRow:
+    """The tool with this id and version. Raises `NotHere`, `Stale`."""
+    row = session.get(ToolRow, key)
+    if row is None:
+        raise NotHere("tool", key)
+    if row.version != version:
+        raise Stale(version, row.version)
+    return row
+
+
+def amend_tool(row: ToolRow, record: dict[str, Any]) -> None:
+    """Describe a tool anew. Raises `Refused` if that makes no scale."""
+    _describe(row, record)
+    row.version += 1
+
+
+def _describe(row: ToolRow, record: dict[str, Any]) -> None:
+    described = {**record, "id": row.id}
+    parse_logbook({"format": FORMAT, "version": VERSION, "instruments": [described]})
+    row.record = described

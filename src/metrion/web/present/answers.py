@@ -1,0 +1,113 @@
+"""Answers of the reading desk as the API shows them."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from fractions import Fraction
+from typing import Any
+
+from metrion.core.desk import Answer, consider, consider_position
+from metrion.core.drawing import fine_numerals
+from metrion.core.errors import MetrionError
+from metrion.core.instruments import Instrument
+from metrion.core.numbers import to_text
+from metrion.core.scales import Look
+from metrion.core.typed import FineAs, typed_number
+from metrion.core.zero import ZeroCheck
+from metrion.core.zero_desk import zero_finding
+from metrion.web.present.instruments import shown
+
+_FINEST = 1_000_000
+"""Denominator to which a slider's place is taken: far finer than any line, and exact to add."""
+
+
+def answer_view(
+    instrument: Instrument, body: dict[str, Any], checks: Sequence[ZeroCheck] = ()
+) -> dict[str, Any]:
+    """Reading, bounds, neighbours and sentences for what was typed or dragged."""
+    answer = _answered(instrument, body, checks)
+    position = answer.main if answer.read is None else answer.read
+    finding, reference_fault = _finding(instrument, answer, body["reference"])
+    return {
+        "seq": body["seq"],
+        "main": {
+            "value": None if answer.main is None else instrument.main_text(answer.main),
+            "fault": answer.main_fault,
+        },
+        "fine": _fine_view(instrument, answer),
+        "read": _text(instrument, answer.read),
+        "corrected": _text(instrument, answer.corrected),
+        # With a main reading alone the page can already show where the zero line must be.
+        "position": None if position is None else float(position),
+        "bounds": answer.bounds and [shown(instrument.main_text(b)) for b in answer.bounds],
+        "meets": None if answer.meets is None else float(answer.meets),
+        "neighbours": [
+            {
+                "line": neighbour.line,
+                "mark": float(neighbour.mark),
+                "miss": float(neighbour.miss),
+                "words": shown(neighbour.words),
+            }
+            for neighbour in answer.neighbours
+        ],
+        "sentences": [shown(sentence) for sentence in answer.sentences],
+        "second_turn": answer.second_turn,
+        "finding": finding,
+        "reference_fault": reference_fault,
+    }
+
+
+def _answered(instrument: Instrument, body: dict[str, Any], checks: Sequence[ZeroCheck]) -> Answer:
+    if body["position"] is not None:
+        position = Fraction(body["position"]).limit_denominator(_FINEST)
+        return consider_position(instrument, position, checks)
+    return consider(
+        instrument,
+        body["main"],
+        body["fine"],
+        FineAs(body["fine_as"]),
+        checks,
+        estimates=body["estimates"],
+        second_turn=body["second_turn"],
+    )
+
+
+def _fine_view(instrument: Instrument, answer: Answer) -> dict[str, Any]:
+    line = answer.line
+    if line is None:
+        return {"value": None, "fault": answer.line_fault, "numeral": None, "worth": None}
+    return {
+        "value": to_text(Fraction(line)),
+        "fault": answer.line_fault,
+        "numeral": fine_numerals(instrument).text(line),
+        "worth": instrument.value_text(instrument.reading(Look(Fraction(0), line))),
+    }
+
+
+def _text(instrument: Instrument, value: Fraction | None) -> str | None:
+    return None if value is None else shown(instrument.value_text(value))
+
+
+def _finding(
+    instrument: Instrument, answer: Answer, typed: str | None
+) -> tuple[dict[str, Any] | None, str]:
+    """What a look at the zero comes to, where a reference (0 for closed faces) makes it one."""
+    if typed is None:
+        return None, ""
+    try:
+        reference = typed_number(typed or "0")
+    except MetrionError as error:
+        return None, f"{error}."
+    if reference < 0:
+        return None, "the size of a setting piece is not negative."
+    if answer.main is None or answer.line is None:
+        return None, ""
+    look = Look(answer.main, answer.line, answer.second_turn)
+    found = zero_finding(instrument, look, reference)
+    view = {
+        "error": float(found.error),
+        "words": shown(found.words),
+        "ways": [shown(way) for way in found.ways],
+        "advice": found.advice,
+    }
+    return view, ""

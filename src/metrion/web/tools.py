@@ -1,0 +1,66 @@
+"""``/api/tools``: the student's own tools, kept apart from the sheets they are used in."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from flask.views import MethodView
+from flask_smorest import Blueprint
+
+from metrion.formats.logbook import read_drawn_instrument
+from metrion.store.models import ToolRow
+from metrion.store.records import Kept
+from metrion.store.tools import add_tool, all_tools, amend_tool, find_tool
+from metrion.web.entries import seen_version
+from metrion.web.notebook import notebook
+from metrion.web.present import instrument_view
+from metrion.web.schemas import InstrumentFields, NewTool, ToolSchema
+
+blueprint = Blueprint("tools", __name__, url_prefix="/api/tools")
+
+
+def _view(row: ToolRow) -> dict[str, Any]:
+    entry = Kept(row.id, row.record, row.position, row.version)
+    record = {name: value for name, value in row.record.items() if name != "id"}
+    return {**instrument_view(read_drawn_instrument(row.record), entry), "record": record}
+
+
+def _given(body: dict[str, Any]) -> dict[str, Any]:
+    return {name: value for name, value in body.items() if value is not None and name != "id"}
+
+
+@blueprint.get("")
+@blueprint.response(200, ToolSchema(many=True))
+def list_tools() -> list[dict[str, Any]]:
+    """All tools, worked out."""
+    with notebook().store.reading() as session:
+        return [_view(row) for row in all_tools(session)]
+
+
+@blueprint.post("")
+@blueprint.arguments(NewTool)
+@blueprint.response(201, ToolSchema)
+def keep_tool(body: dict[str, Any]) -> dict[str, Any]:
+    """Keep a new tool. 409 if its id is taken; 422 if its numbers make no scale."""
+    with notebook().store.writing() as session:
+        return _view(add_tool(session, _given(body), body.get("id")))
+
+
+@blueprint.route("/<key>")
+class ToolResource(MethodView):
+    """One tool."""
+
+    @blueprint.arguments(InstrumentFields)
+    @blueprint.response(200, ToolSchema)
+    def patch(self, body: dict[str, Any], key: str) -> dict[str, Any]:
+        """Describe it anew; sheets keep the description they were begun with. 412 if stale."""
+        with notebook().store.writing() as session:
+            row = find_tool(session, key, seen_version())
+            amend_tool(row, _given(body))
+            return _view(row)
+
+    @blueprint.response(204)
+    def delete(self, key: str) -> None:
+        """Take it off the shelf; sheets that use it keep it. 412 if stale."""
+        with notebook().store.writing() as session:
+            session.delete(find_tool(session, key, seen_version()))
