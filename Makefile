@@ -58,7 +58,8 @@ check-front: $(STAMPS)/python $(STAMPS)/node_modules
 test-python: setup
 	$(BIN)/pytest -q --ignore tests/browser
 
-test-front: $(STAMPS)/node_modules
+test-front: $(STAMPS)/python $(STAMPS)/node_modules
+	$(BIN)/python scripts/write_drawings.py var/drawings.json
 	cd frontend && npm run --silent test
 
 test-browser: setup
@@ -77,7 +78,7 @@ screenshots: setup
 	@chrome="$(CHROME)" && CHROMIUM="$$chrome" $(BIN)/python scripts/take_screenshots.py docs/screenshots
 
 benchmarks: setup
-	@chrome="$(CHROME)" && CHROMIUM="$$chrome" $(BIN)/python benchmarks/keystrokes.py
+	@chrome="$(CHROME)" && CHROMIUM="$$chrome" $(BIN)/python benchmarks/keystrokes.py && CHROMIUM="$$chrome" $(BIN)/python benchmarks/dragging.py
 
 clean:
 	rm -rf $(VENV) $(STAMPS) frontend/node_modules src/metrion/web/static var

@@ -4,7 +4,15 @@ import pytest
 from axe_playwright_python.sync_playwright import Axe
 from playwright.sync_api import Browser, Page, expect
 
-VIEWS = ["/", "/sheets/spare-parts", "/sheets/spare-parts/quantities/spreader", "/settings"]
+VIEWS = [
+    "/",
+    "/sheets/spare-parts",
+    "/sheets/spare-parts/quantities/spreader",
+    "/sheets/bridle-line/quantities/standoff",
+    "/instruments",
+    "/words",
+    "/settings",
+]
 
 
 @pytest.mark.parametrize("scheme", ["light", "dark"])

@@ -15,6 +15,10 @@ export type Step = Schemas["Step"];
 export type Answer = Schemas["Answer"];
 export type Neighbour = Schemas["Neighbour"];
 export type Pattern = Schemas["Pattern"];
+export type Concept = Schemas["Concept"];
+export type Words = Schemas["Words"];
+export type Tool = Schemas["Tool"];
+export type Description = Schemas["Description"];
 export type Settings = Schemas["Settings"];
 export type FineAs = Instrument["fine_as"];
 

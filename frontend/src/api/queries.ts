@@ -1,9 +1,10 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 
 import { asError, body, client, newId, type Schemas, type Sheet } from "./client";
 
 const SHEETS = ["sheets"] as const;
 const SETTINGS = ["settings"] as const;
+const TOOLS = ["tools"] as const;
 const sheetKey = (id: string) => ["sheet", id] as const;
 
 export function useSheets() {
@@ -23,6 +24,74 @@ export function useShelf() {
     queryFn: () => body(client.GET("/api/instruments/shelf")),
     staleTime: Infinity,
   });
+}
+
+export function useWords() {
+  return useQuery({
+    queryKey: ["words"],
+    queryFn: () => body(client.GET("/api/words")),
+    staleTime: Infinity,
+  });
+}
+
+export function useTools() {
+  return useQuery({ queryKey: TOOLS, queryFn: () => body(client.GET("/api/tools")) });
+}
+
+/** An instrument worked out while it is described; the last good one stays in sight. */
+export function useDescription(record: Schemas["InstrumentFields"]) {
+  return useQuery({
+    queryKey: ["describe", record],
+    queryFn: () => body(client.POST("/api/instruments/describe", { body: record })),
+    placeholderData: keepPreviousData,
+    retry: false,
+    staleTime: Infinity,
+  });
+}
+
+export function usePitch() {
+  return useMutation({
+    mutationFn: (sheet: Schemas["PitchSheet"]) =>
+      body(client.POST("/api/instruments/pitch", { body: sheet })),
+  });
+}
+
+/** Something that changes the student's own tools. */
+function useToolChange<Given, Found>(change: (given: Given) => Promise<Found>) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: change,
+    onSuccess: () => queries.invalidateQueries({ queryKey: TOOLS }),
+  });
+}
+
+export function useKeepTool() {
+  return useToolChange((tool: Schemas["NewTool"]) =>
+    body(client.POST("/api/tools", { body: tool })),
+  );
+}
+
+export function useAmendTool() {
+  return useToolChange(({ seen, ...tool }: { seen: Seen } & Schemas["InstrumentFields"]) =>
+    body(
+      client.PATCH("/api/tools/{key}", {
+        params: { path: { key: seen.id } },
+        headers: { "If-Match": `"${seen.version}"` },
+        body: tool,
+      }),
+    ),
+  );
+}
+
+export function useRemoveTool() {
+  return useToolChange((seen: Seen) =>
+    body(
+      client.DELETE("/api/tools/{key}", {
+        params: { path: { key: seen.id } },
+        headers: { "If-Match": `"${seen.version}"` },
+      }),
+    ),
+  );
 }
 
 export function useSettingsQuery() {

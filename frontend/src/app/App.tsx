@@ -1,12 +1,14 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { BrowserRouter, Route, Routes } from "react-router";
 
-import { useSettingsQuery } from "../api";
+import { useSettingsQuery, useWords } from "../api";
 import { QuantityPage } from "../desk/QuantityPage";
+import { WorkshopPage } from "../instruments/WorkshopPage";
 import { NotebookPage } from "../notebook/NotebookPage";
 import { SettingsPage } from "../settings/SettingsPage";
 import { SheetPage } from "../sheet/SheetPage";
 import "./app.css";
+import { WordsPage } from "../words/WordsPage";
 import { Header } from "./Header";
 import { KeysHelp } from "./KeysHelp";
 import { chosen, SettingsContext } from "./settings";
@@ -28,7 +30,8 @@ export function App() {
 
 function House() {
   const { data } = useSettingsQuery();
-  const settings = chosen(data);
+  const { data: words } = useWords();
+  const settings = chosen(data, words?.concepts);
   return (
     <SettingsContext value={settings}>
       <Theme choice={data ? settings.theme : rememberedTheme()}>
@@ -38,6 +41,8 @@ function House() {
             <Route path="/" element={<NotebookPage />} />
             <Route path="/sheets/:sheetId" element={<SheetPage />} />
             <Route path="/sheets/:sheetId/quantities/:quantityId" element={<QuantityPage />} />
+            <Route path="/instruments" element={<WorkshopPage />} />
+            <Route path="/words" element={<WordsPage />} />
             <Route path="/settings" element={<SettingsPage />} />
             <Route path="*" element={<NotebookPage />} />
           </Routes>

@@ -5,6 +5,8 @@ import { useShow } from "./settings";
 
 const PLACES = [
   ["/", "Notebook"],
+  ["/instruments", "Instruments"],
+  ["/words", "Words & care"],
   ["/settings", "Settings"],
 ] as const;
 

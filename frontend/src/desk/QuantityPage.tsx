@@ -71,13 +71,20 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
         <Link to={`/sheets/${sheet.id}`}>{sheet.title}</Link>
         <Ribbon {...{ quantity, instrument, sheet }} />
       </header>
-      <Stage
-        // A reading to be changed is entered afresh, from where it stands.
-        key={changing?.id ?? "new"}
-        {...{ sheet, quantity, instrument, changing }}
-        looked={takenUp?.to === "look" ? takenUp.reading : null}
-        onDone={() => setTakenUp(null)}
-      />
+      {quantity.sort !== "single" ? (
+        <p className="stage stage-pairs">
+          The readings of this quantity come in pairs of positions. They are shown and worked out
+          here, and can be set aside; new ones come with a file.
+        </p>
+      ) : (
+        <Stage
+          // A reading to be changed is entered afresh, from where it stands.
+          key={changing?.id ?? "new"}
+          {...{ sheet, quantity, instrument, changing }}
+          looked={takenUp?.to === "look" ? takenUp.reading : null}
+          onDone={() => setTakenUp(null)}
+        />
+      )}
       <section className="tally-panel" aria-label="readings">
         <Tally
           quantity={quantity}

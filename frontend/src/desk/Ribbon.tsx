@@ -22,7 +22,7 @@ export function Ribbon({ sheet, quantity, instrument }: Props) {
       : "not looked at";
   const stage = quantity.zero.length === 0 && !quantity.zero_exact ? "zero" : "readings";
   const stages = [
-    ["instrument", `${instrument.name}, ${instrument.least_count} ${instrument.unit}`],
+    ["instrument", `${instrument.name}, ${instrument.least_count_text}`],
     ["zero", zero],
     ["readings", String(quantity.readings.length)],
     [

@@ -1,5 +1,5 @@
-import { App, AutoComplete, Button } from "antd";
-import { useEffect, useRef, useState } from "react";
+import { App, Button } from "antd";
+import { useCallback, useEffect, useRef, useState } from "react";
 
 import {
   newId,
@@ -14,8 +14,9 @@ import { useChosen, useShow } from "../app/settings";
 import { Equation, type EquationHandle } from "../equation/Equation";
 import { Strip } from "../strip";
 import { ZeroTerm } from "../zero/ZeroTerm";
+import { PlaceBlank } from "./PlaceBlank";
 import { useBenchKeys } from "./useBenchKeys";
-import { useDesk } from "./useDesk";
+import { figuresOf, useSheetDesk } from "./useDesk";
 
 interface Props {
   sheet: Sheet;
@@ -34,13 +35,18 @@ export function Stage({ sheet, quantity, instrument, changing, looked, onDone }:
   const show = useShow();
   const { message } = App.useApp();
   const { singleKeys } = useChosen();
-  const desk = useDesk(sheet.id, instrument, quantity.zero, changing?.position ?? null);
+  const desk = useSheetDesk(sheet.id, instrument.id, quantity.zero, {
+    fineAs: instrument.fine_as,
+    start: changing?.position ?? null,
+    estimates: quantity.estimates,
+  });
   const equation = useRef<EquationHandle>(null);
   const [place, setPlace] = useState(changing?.place ?? "");
   const eager = useRef(false);
   const add = useAddReading(sheet.id);
   const amend = useAmendReading(sheet.id);
   const { answer, entry } = desk;
+  const begin = useCallback(() => equation.current?.begin(), []);
 
   const fail = (problem: unknown) =>
     void message.error(problem instanceof Error ? problem.message : "This could not be saved.");
@@ -48,8 +54,8 @@ export function Stage({ sheet, quantity, instrument, changing, looked, onDone }:
   function record() {
     eager.current = !desk.settled;
     if (eager.current || add.isPending) return;
-    if (answer?.read == null || answer.main.value === null || answer.fine.value === null) return;
-    const figures = { main: answer.main.value, fine: Number(answer.fine.value) };
+    const figures = answer && figuresOf(answer);
+    if (!figures) return;
     const done = {
       onSuccess: () => {
         desk.clear();
@@ -73,11 +79,11 @@ export function Stage({ sheet, quantity, instrument, changing, looked, onDone }:
   });
 
   const last = looked ?? quantity.readings.at(-1) ?? null;
-  const places = [...new Set(quantity.readings.map((reading) => reading.place))].filter(Boolean);
   return (
     <section className="stage" aria-label="scales">
       <Strip
-        lines={instrument.lines}
+        instrument={instrument}
+        face={quantity.face || "outside"}
         position={entry.position ?? answer?.position ?? last?.position ?? 0}
         live={answer !== null || looked !== null}
         answer={answer}
@@ -96,17 +102,12 @@ export function Stage({ sheet, quantity, instrument, changing, looked, onDone }:
         zero={<ZeroTerm {...{ sheet, quantity, instrument }} />}
         onEnter={record}
       >
-        <label className="place">
-          place
-          <AutoComplete
-            value={place}
-            options={places.map((value) => ({ value }))}
-            onChange={(value: string) => setPlace(value)}
-            onSelect={() => equation.current?.begin()}
-            placeholder="end A"
-            maxLength={100}
-          />
-        </label>
+        <PlaceBlank
+          place={place}
+          readings={quantity.readings}
+          onPlace={setPlace}
+          onPicked={begin}
+        />
         {changing && (
           <Button size="large" onClick={onDone}>
             Leave it

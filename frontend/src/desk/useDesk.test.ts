@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 
 import type { Answer } from "../api";
-import { EMPTY, fineText, isEmpty, step } from "./useDesk";
+import { EMPTY, figuresOf, fineText, isEmpty, step } from "./useDesk";
 
 const answer = (seq: number, main: string, fine: string): Answer => ({
   seq,
@@ -14,6 +14,9 @@ const answer = (seq: number, main: string, fine: string): Answer => ({
   meets: 12,
   neighbours: [],
   sentences: [],
+  second_turn: false,
+  reference_fault: "",
+  finding: null,
 });
 
 const START = {
@@ -32,7 +35,7 @@ describe("typing", () => {
     const more = step(answered, { type: "typed", entry: { fine: "3" } });
     expect(more.seq).toBe(2);
     expect(more.answer?.seq).toBe(1);
-    expect(more.entry).toEqual({ main: "6", fine: "3", position: null });
+    expect(more.entry).toEqual({ main: "6", fine: "3", position: null, secondTurn: false });
   });
 
   it("is not overwritten by an answer", () => {
@@ -54,7 +57,7 @@ describe("dragging", () => {
 
   it("fills the blanks from the answer and stays where the hand is", () => {
     const answered = step(moved, { type: "answered", answer: answer(1, "6", "3") });
-    expect(answered.entry).toEqual({ main: "6", fine: "3", position: 6.137 });
+    expect(answered.entry).toEqual({ main: "6", fine: "3", position: 6.137, secondTurn: false });
   });
 
   it("comes to rest when it is let go after the answer", () => {
@@ -87,5 +90,20 @@ describe("the fine blank", () => {
     ["worth", "0.15"],
   ] as const)("takes the %s", (fineAs, text) => {
     expect(fineText(answer(1, "6", "3"), fineAs)).toBe(text);
+  });
+});
+
+describe("what a logbook holds", () => {
+  it("is a whole line as a number, an estimated one as a text", () => {
+    expect(figuresOf(answer(1, "6", "3"))).toEqual({ main: "6", fine: 3, second_turn: null });
+    expect(figuresOf(answer(1, "6", "3.4"))?.fine).toBe("3.4");
+  });
+
+  it("is nothing before both figures are there", () => {
+    expect(figuresOf({ ...answer(1, "6", "3"), read: null })).toBeNull();
+  });
+
+  it("says so if the thimble is in its second turn", () => {
+    expect(figuresOf({ ...answer(1, "6", "3"), second_turn: true })?.second_turn).toBe(true);
   });
 });

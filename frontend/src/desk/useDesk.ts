@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useReducer, useRef } from "react";
 
-import { body, client, type Answer, type FineAs, type Instrument } from "../api";
+import { body, client, type Answer, type FineAs, type Schemas } from "../api";
 
 /** What is being entered: typed figures, or a place the slider was dragged to. */
 export interface Entry {
@@ -8,7 +8,11 @@ export interface Entry {
   fine: string;
   /** Where the fine zero is held, while it is dragged. */
   position: number | null;
+  /** Whether the thimble is in the second turn past the mark. */
+  secondTurn: boolean;
 }
+
+type Typed = Pick<Entry, "main" | "fine" | "secondTurn">;
 
 interface State {
   seq: number;
@@ -21,14 +25,14 @@ interface State {
 }
 
 type Event =
-  | { type: "typed"; entry: Partial<Pick<Entry, "main" | "fine">> }
+  | { type: "typed"; entry: Partial<Typed> }
   | { type: "moved"; position: number }
   | { type: "released" }
   | { type: "cleared" }
   | { type: "answered"; answer: Answer }
   | { type: "away" };
 
-export const EMPTY: Entry = { main: "", fine: "", position: null };
+export const EMPTY: Entry = { main: "", fine: "", position: null, secondTurn: false };
 
 export function isEmpty(entry: Entry): boolean {
   return entry.main.trim() === "" && entry.fine.trim() === "" && entry.position === null;
@@ -71,7 +75,11 @@ function answered(state: State, answer: Answer): State {
     return { ...state, away: false };
   const dragged = state.entry.position !== null;
   const figures = dragged
-    ? { main: answer.main.value ?? "", fine: fineText(answer, state.fineAs) }
+    ? {
+        main: answer.main.value ?? "",
+        fine: fineText(answer, state.fineAs),
+        secondTurn: answer.second_turn,
+      }
     : {};
   return rested({ ...state, away: false, answer, entry: { ...state.entry, ...figures } });
 }
@@ -89,26 +97,34 @@ export interface Desk {
   /** Whether `answer` belongs to exactly what is entered. */
   settled: boolean;
   away: boolean;
-  type: (entry: Partial<Pick<Entry, "main" | "fine">>) => void;
+  type: (entry: Partial<Typed>) => void;
   move: (position: number) => void;
   release: () => void;
   clear: () => void;
+}
+
+/** One question to the desk: what is entered, numbered. */
+export type Look = Required<Omit<Schemas["Typed"], "instrument" | "zero">>;
+
+interface Options {
+  /** What the fine blank stands for. */
+  fineAs: FineAs;
+  /** Where the slide stands at first, in the unit of the instrument; null for nothing entered. */
+  start?: number | null;
+  /** Whether positions between fine lines may be estimated. */
+  estimates?: boolean;
+  /** Size of the setting piece as typed, "" for closed faces: makes it a look at the zero. */
+  reference?: string | null;
 }
 
 /**
  * The reading desk: sends what is typed or where the slider stands, numbered, one request at a
  * time, and keeps the latest answer.
  *
- * @param start where the slide stands at first, in the unit of the instrument; null for nothing
- *   entered yet.
+ * @param question asks the server; a new one (for another zero, another description) asks again.
  */
-export function useDesk(
-  sheet: string,
-  instrument: Instrument,
-  zero: string[],
-  start: number | null = null,
-  fineAs: FineAs = instrument.fine_as,
-): Desk {
+export function useDesk(question: (look: Look) => Promise<Answer>, options: Options): Desk {
+  const { fineAs, start = null, estimates = false, reference = null } = options;
   const [state, dispatch] = useReducer(step, {
     seq: 1,
     entry: { ...EMPTY, position: start },
@@ -122,7 +138,6 @@ export function useDesk(
   useEffect(() => {
     latest.current = state;
   });
-  const zeroKey = JSON.stringify(zero);
 
   const ask = useCallback(async () => {
     if (busy.current) return;
@@ -131,20 +146,16 @@ export function useDesk(
       for (;;) {
         const { seq, entry } = latest.current;
         if (isEmpty(entry)) return;
-        const answer = await body(
-          client.POST("/api/sheets/{sheet}/look", {
-            params: { path: { sheet } },
-            body: {
-              seq,
-              instrument: instrument.id,
-              main: entry.main,
-              fine: entry.fine,
-              fine_as: fineAs,
-              position: entry.position,
-              zero: JSON.parse(zeroKey) as string[],
-            },
-          }),
-        );
+        const answer = await question({
+          seq,
+          main: entry.main,
+          fine: entry.fine,
+          fine_as: fineAs,
+          position: entry.position,
+          second_turn: entry.secondTurn,
+          estimates,
+          reference,
+        });
         dispatch({ type: "answered", answer });
         if (latest.current.seq === seq) return;
       }
@@ -153,7 +164,7 @@ export function useDesk(
     } finally {
       busy.current = false;
     }
-  }, [sheet, instrument.id, fineAs, zeroKey]);
+  }, [question, fineAs, estimates, reference]);
 
   useEffect(() => {
     void ask();
@@ -178,4 +189,45 @@ export function useDesk(
     release: useCallback(() => dispatch({ type: "released" }), []),
     clear: useCallback(() => dispatch({ type: "cleared" }), []),
   };
+}
+
+/** The desk of a sheet: its instrument, corrected by these zero checks. */
+export function useSheetDesk(sheet: string, instrument: string, zero: string[], options: Options) {
+  const checks = JSON.stringify(zero);
+  const question = useCallback(
+    (look: Look) =>
+      body(
+        client.POST("/api/sheets/{sheet}/look", {
+          params: { path: { sheet } },
+          body: { ...look, instrument, zero: JSON.parse(checks) as string[] },
+        }),
+      ),
+    [sheet, instrument, checks],
+  );
+  return useDesk(question, options);
+}
+
+/** The desk of an instrument that is only being described. */
+export function useDraftDesk(record: Schemas["InstrumentFields"], options: Options) {
+  const described = JSON.stringify(record);
+  const question = useCallback(
+    (look: Look) =>
+      body(
+        client.POST("/api/instruments/look", {
+          body: { ...look, record: JSON.parse(described) as Schemas["InstrumentFields"] },
+        }),
+      ),
+    [described],
+  );
+  return useDesk(question, options);
+}
+
+/** The fields of a look as a logbook holds them, once the answer has both figures. */
+export function figuresOf(
+  answer: Answer,
+): { main: string; fine: number | string; second_turn: boolean | null } | null {
+  const { main, fine, second_turn: turn } = answer;
+  if (answer.read === null || main.value === null || fine.value === null) return null;
+  const line = fine.value.includes(".") ? fine.value : Number(fine.value);
+  return { main: main.value, fine: line, second_turn: turn || null };
 }

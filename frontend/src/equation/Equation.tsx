@@ -38,6 +38,9 @@ export function Equation({ ref, zero, children, ...props }: EquationProps) {
     },
   }));
   const { entry, answer, settled } = desk;
+  const unit = instrument.kind === "angular" ? "" : instrument.unit;
+  const screw = instrument.kind === "screw";
+  const fineLabel = screw && fineAs === "line" ? "thimble line" : FINE_LABEL[fineAs];
 
   function move(blank: "main" | "fine", marks: number) {
     const { division, least_count } = instrument.lines;
@@ -76,7 +79,11 @@ export function Equation({ ref, zero, children, ...props }: EquationProps) {
   return (
     <div className="equation" data-settled={settled}>
       <div className="equation-line">
-        <Term label="main reading" part="main" fault={answer?.main.fault ?? ""}>
+        <Term
+          label={screw ? "sleeve" : "main reading"}
+          part="main"
+          fault={answer?.main.fault ?? ""}
+        >
           <input
             ref={main}
             autoFocus={props.autoFocus}
@@ -89,14 +96,17 @@ export function Equation({ ref, zero, children, ...props }: EquationProps) {
             onChange={(event) => desk.type({ main: event.target.value })}
             onKeyDown={keys("main")}
           />
-          <span>{instrument.unit}</span>
+          <span>{unit}</span>
         </Term>
+        {instrument.lines.two_turns && (
+          <SecondTurn desk={desk} pitch={show(`${instrument.pitch ?? ""} ${instrument.unit}`)} />
+        )}
         <Sign>+</Sign>
-        <Term label={FINE_LABEL[fineAs]} part="fine" fault={answer?.fine.fault ?? ""}>
+        <Term label={fineLabel} part="fine" fault={answer?.fine.fault ?? ""}>
           <input
             ref={fine}
             className="blank"
-            aria-label={FINE_LABEL[fineAs]}
+            aria-label={fineLabel}
             inputMode={fineAs === "line" ? "numeric" : "decimal"}
             autoComplete="off"
             value={show(entry.fine)}
@@ -109,7 +119,7 @@ export function Equation({ ref, zero, children, ...props }: EquationProps) {
         <Sign>=</Sign>
         <Term label={zero === null ? "read with closed faces" : "read"} part="read">
           <output aria-live="polite">{waiting ? "waiting" : figure(answer?.read) || "…"}</output>
-          {zero === null && <span>{instrument.unit}</span>}
+          {zero === null && <span>{unit}</span>}
         </Term>
         {zero !== null && (
           <>
@@ -122,7 +132,7 @@ export function Equation({ ref, zero, children, ...props }: EquationProps) {
               <output aria-live="polite">
                 {waiting ? "waiting" : figure(answer?.corrected) || "…"}
               </output>
-              <span>{instrument.unit}</span>
+              <span>{unit}</span>
             </Term>
           </>
         )}
@@ -136,9 +146,28 @@ export function Equation({ ref, zero, children, ...props }: EquationProps) {
 function words(desk: Desk, instrument: Instrument, show: (text: string) => string): string {
   if (desk.away) return "Metrion does not answer at the moment; what you typed stays here.";
   if (desk.answer?.sentences.length) return show(desk.answer.sentences.join(" "));
+  const how =
+    instrument.kind === "screw"
+      ? "Type the last mark the thimble’s edge has passed, then its line at the datum line: 4.5 space 38 Enter. "
+      : "Type the last mark the zero line has passed, then the line that meets: 6 space 3 Enter. ";
   return show(
-    `Type the last mark the zero line has passed, then the line that meets: 6 space 3 Enter. ` +
-      `Or drag the slide until it looks like yours. One line is worth ${instrument.least_count} ${instrument.unit}.`,
+    `${how}Or drag the scales until they look like yours. One line is worth ${instrument.least_count_text}.`,
+  );
+}
+
+/** On a sleeve with a mark at every second turn: which turn is it? */
+function SecondTurn({ desk, pitch }: { desk: Desk; pitch: string }) {
+  return (
+    <Term label="second turn?" part="main">
+      <label className="second-turn">
+        <input
+          type="checkbox"
+          checked={desk.entry.secondTurn}
+          onChange={(event) => desk.type({ secondTurn: event.target.checked })}
+        />
+        + {pitch}
+      </label>
+    </Term>
   );
 }
 
@@ -153,7 +182,7 @@ function Term({ label, part, fault, children }: TermProps) {
   const show = useShow();
   return (
     <div className={`term part-${part}`} data-faulty={Boolean(fault)}>
-      <span className="term-label">{label}</span>
+      <span className="term-label">{show(label)}</span>
       <span className="term-body">{children}</span>
       {fault && (
         <span className="term-fault" role="alert">

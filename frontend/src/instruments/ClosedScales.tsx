@@ -1,22 +1,39 @@
-import type { Lines } from "../api";
-import { Beam, FineScale } from "../strip/Beam";
+import type { Instrument } from "../api";
+import { Beam, EDGE, FineScale } from "../strip/Beam";
 import { viewLength } from "../strip/geometry";
+import { Screw } from "../strip/Screw";
+import { bent, STRAIGHT } from "../strip/shape";
 
 const WIDTH = 400;
 
-/** The scales with the jaws closed: zero and last line meet, the rest do not. */
-export function ClosedScales({ lines }: { lines: Lines }) {
+/** The scales at zero: zero and last line meet, the rest do not. */
+export function ClosedScales({ instrument }: { instrument: Instrument }) {
+  const { lines, kind } = instrument;
+  if (kind === "screw")
+    return (
+      <svg
+        className="closed-scales strip-drawing"
+        viewBox="90 36 300 164"
+        role="img"
+        aria-label="sleeve and thimble, closed"
+      >
+        <Screw instrument={instrument} position={0} zeroError={0} answer={null} width={500} />
+      </svg>
+    );
+  const angular = kind === "angular";
   const length = viewLength(lines);
-  const frame = { start: -0.07 * length, perUnit: WIDTH / length, width: WIDTH };
+  const start = lines.against ? -0.93 * length : -0.07 * length;
+  const frame = { start, perUnit: WIDTH / length, width: WIDTH };
+  const shape = angular ? bent(WIDTH, EDGE) : STRAIGHT;
   return (
     <svg
       className="closed-scales strip-drawing"
-      viewBox={`0 10 ${WIDTH} 118`}
+      viewBox={`0 10 ${WIDTH} ${angular ? 150 : 118}`}
       role="img"
-      aria-label="scales with the jaws closed"
+      aria-label="scales at zero"
     >
-      <Beam lines={lines} frame={frame} answer={null} />
-      <FineScale lines={lines} frame={frame} position={0} answer={null} />
+      <Beam {...{ instrument, frame, shape }} answer={null} />
+      <FineScale {...{ instrument, frame, shape }} position={0} answer={null} />
     </svg>
   );
 }

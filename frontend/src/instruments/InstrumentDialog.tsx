@@ -1,18 +1,22 @@
 import { App, Button, Form, Input, Modal, Segmented, Skeleton } from "antd";
 import { useState } from "react";
+import { Link } from "react-router";
 
 import {
   newId,
   useAddInstrument,
+  useDescription,
   useShelf,
+  useTools,
   type FineAs,
-  type Pattern,
+  type Instrument,
   type Schemas,
   type Sheet,
 } from "../api";
 import { useShow } from "../app/settings";
 import { Working } from "../results/Working";
 import { ClosedScales } from "./ClosedScales";
+import type { Draft } from "./draft";
 import "./instruments.css";
 
 interface Props {
@@ -21,78 +25,126 @@ interface Props {
   onClose: () => void;
 }
 
-/** Pick the fine scale by what is seen with the jaws closed; its least count by both routes. */
+/** A tool to begin with: how it is described, and the name it has if it is the student's own. */
+interface Pick {
+  record: Draft;
+  name: string | null;
+  description: string;
+}
+
+/** Pick one of your tools, or the fine scale by what is seen with the jaws closed. */
 export function InstrumentDialog({ sheet, onAdded, onClose }: Props) {
   const { data: shelf } = useShelf();
-  const [picked, setPicked] = useState<Pattern | null>(null);
+  const { data: tools } = useTools();
+  const [picked, setPicked] = useState<Pick | null>(null);
+  if (picked)
+    return (
+      <Modal open title="Your tool" width={900} footer={null} onCancel={onClose}>
+        <Describe {...{ sheet, picked, onAdded }} onBack={() => setPicked(null)} />
+      </Modal>
+    );
   return (
-    <Modal open title="Your tool" width={900} footer={null} onCancel={onClose}>
+    <Modal open title="Your tool" width={900} style={{ top: 40 }} footer={null} onCancel={onClose}>
       {!shelf && <Skeleton active />}
-      {shelf && !picked && (
+      {tools && tools.length > 0 && (
         <>
-          <p>
-            Close the jaws and look: how many fine divisions are there, and which mark does the last
-            one meet?
-          </p>
+          <h3>One of yours</h3>
           <div className="shelf">
-            {shelf.map((pattern) => (
-              <button
-                key={pattern.id}
-                type="button"
-                className="card shelf-card"
-                onClick={() => setPicked(pattern)}
-              >
-                <b>{pattern.title}</b>
-                <ClosedScales lines={pattern.instrument.lines} />
-                <span className="quiet">{pattern.description}</span>
-              </button>
+            {tools.map((tool) => (
+              <Card
+                key={tool.id}
+                title={tool.name}
+                words=""
+                instrument={tool}
+                onPick={() => setPicked({ record: tool.record, name: tool.name, description: "" })}
+              />
             ))}
           </div>
         </>
       )}
-      {picked && (
-        <Describe sheet={sheet} pattern={picked} onAdded={onAdded} onBack={() => setPicked(null)} />
-      )}
+      <h3>Or by what you count</h3>
+      <p>
+        Close the jaws and look: how many fine divisions are there, and which mark does the last one
+        meet? If none of these is yours, <Link to="/instruments">describe it</Link>.
+      </p>
+      <div className="shelf">
+        {shelf?.map(({ id, title, description, record, instrument }) => (
+          <Card
+            key={id}
+            title={title}
+            words={description}
+            instrument={instrument}
+            onPick={() => setPicked({ record: record, name: null, description })}
+          />
+        ))}
+      </div>
     </Modal>
+  );
+}
+
+interface CardProps {
+  title: string;
+  words: string;
+  instrument: Instrument;
+  onPick: () => void;
+}
+
+function Card({ title, words, instrument, onPick }: CardProps) {
+  const show = useShow();
+  return (
+    <button type="button" className="card shelf-card" onClick={onPick}>
+      <b>{words ? show(title) : title}</b>
+      <ClosedScales instrument={instrument} />
+      {words && <span className="quiet">{show(words)}</span>}
+    </button>
   );
 }
 
 interface DescribeProps {
   sheet: Sheet;
-  pattern: Pattern;
+  picked: Pick;
   onAdded: (id: string) => void;
   onBack: () => void;
 }
 
-function Describe({ sheet, pattern, onAdded, onBack }: DescribeProps) {
+const CALLED: Record<string, string> = {
+  vernier: "Caliper",
+  screw: "Screw gauge",
+  angular: "Divided circle",
+};
+
+function Describe({ sheet, picked, onAdded, onBack }: DescribeProps) {
   const show = useShow();
   const { message } = App.useApp();
   const add = useAddInstrument(sheet.id);
-  const [name, setName] = useState(`Caliper ${sheet.instruments.length + 1}`);
-  const [numerals, setNumerals] = useState<"mm" | "cm">("mm");
-  const [fineAs, setFineAs] = useState<FineAs>("line");
-  const { instrument } = pattern;
+  const called = CALLED[picked.record.kind ?? ""] ?? "Tool";
+  const [record, setRecord] = useState<Draft>({
+    ...picked.record,
+    name: picked.name ?? `${called} ${sheet.instruments.length + 1}`,
+  });
+  const { data: description } = useDescription(record);
+  const set = (some: Draft) => setRecord({ ...record, ...some });
+  const name = record.name?.trim() ?? "";
 
   function keep() {
     const id = newId();
-    const record = pattern.record as Schemas["NewInstrument"];
-    add.mutate(
-      { ...record, id, name: name.trim(), numerals, fine_as: fineAs },
-      {
-        onSuccess: () => onAdded(id),
-        onError: (problem) => void message.error(problem.message),
-      },
-    );
+    const instrument: Schemas["NewInstrument"] = { ...record, id, name };
+    add.mutate(instrument, {
+      onSuccess: () => onAdded(id),
+      onError: (problem) => void message.error(problem.message),
+    });
   }
+  if (!description) return <Skeleton active />;
+  const metric = record.unit === "mm" || record.unit === "cm";
   return (
     <Form layout="vertical" onFinish={keep} className="describe">
       <div className="card describe-drawing">
-        <ClosedScales lines={instrument.lines} />
-        <p className="quiet">{pattern.description}</p>
-        <Working steps={instrument.derivation} />
+        <ClosedScales instrument={description} />
+        {picked.description && <p className="quiet">{show(picked.description)}</p>}
+        <Working steps={description.derivation} />
         <p>
           {show(
-            `One fine line is worth ${instrument.least_count} mm. Readings are given to that, no finer.`,
+            `One fine line is worth ${description.least_count_text}. Readings are given to that, no finer.`,
           )}
         </p>
       </div>
@@ -100,40 +152,37 @@ function Describe({ sheet, pattern, onAdded, onBack }: DescribeProps) {
         <Form.Item label="What you call it" htmlFor="tool-name">
           <Input
             id="tool-name"
-            value={name}
+            value={record.name}
             maxLength={200}
-            onChange={(event) => setName(event.target.value)}
+            onChange={(event) => set({ name: event.target.value })}
           />
         </Form.Item>
-        <Form.Item label="The numerals of the main scale stand for">
-          <Segmented
-            value={numerals}
-            onChange={setNumerals}
-            options={[
-              { value: "mm", label: "millimetres: 10, 20, 30" },
-              { value: "cm", label: "centimetres: 1, 2, 3" },
-            ]}
-          />
-        </Form.Item>
+        {metric && (
+          <Form.Item label="The numerals of the main scale stand for">
+            <Segmented<"mm" | "cm">
+              value={description.appearance.numerals}
+              onChange={(numerals) => set({ numerals })}
+              options={[
+                { value: "mm", label: "millimetres: 10, 20, 30" },
+                { value: "cm", label: "centimetres: 1, 2, 3" },
+              ]}
+            />
+          </Form.Item>
+        )}
         <Form.Item label="For the fine reading you type">
-          <Segmented
-            value={fineAs}
-            onChange={setFineAs}
+          <Segmented<FineAs>
+            value={description.appearance.fine_as}
+            onChange={(fineAs) => set({ fine_as: fineAs })}
             options={[
               { value: "line", label: "the line’s number" },
               { value: "numeral", label: "the numeral at it" },
-              { value: "worth", label: "its worth in mm" },
+              { value: "worth", label: "its worth" },
             ]}
           />
         </Form.Item>
         <div className="page-acts">
           <Button onClick={onBack}>Another one</Button>
-          <Button
-            type="primary"
-            htmlType="submit"
-            loading={add.isPending}
-            disabled={name.trim() === ""}
-          >
+          <Button type="primary" htmlType="submit" loading={add.isPending} disabled={name === ""}>
             This is mine
           </Button>
         </div>

@@ -97,7 +97,7 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
             options={[
               ...sheet.instruments.map((instrument) => ({
                 value: instrument.id,
-                label: show(`${instrument.name}, ${instrument.least_count} ${instrument.unit}`),
+                label: show(`${instrument.name}, ${instrument.least_count_text}`),
               })),
               { value: "", label: "Another tool…" },
             ]}

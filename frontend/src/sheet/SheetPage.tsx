@@ -137,10 +137,10 @@ function Instruments({ sheet }: { sheet: Sheet }) {
             <div className="tool-head">
               <h3>{instrument.name}</h3>
               <span className="part-fine">
-                {show(`least count ${instrument.least_count} ${instrument.unit}`)}
+                {show(`least count ${instrument.least_count_text}`)}
               </span>
             </div>
-            {instrument.kind === "vernier" && <ClosedScales lines={instrument.lines} />}
+            <ClosedScales instrument={instrument} />
             <Working steps={instrument.derivation} />
             <ul className="tool-zeros">
               {sheet.zero_checks
@@ -160,7 +160,9 @@ function Instruments({ sheet }: { sheet: Sheet }) {
                 ))}
             </ul>
             <div className="tool-acts">
-              <Button onClick={() => setZeroOf(instrument.id)}>Look at the zero</Button>
+              {instrument.kind !== "angular" && (
+                <Button onClick={() => setZeroOf(instrument.id)}>Look at the zero</Button>
+              )}
               <Button type="text" onClick={() => remove("instruments", instrument)}>
                 Remove
               </Button>

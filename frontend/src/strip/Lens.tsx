@@ -6,7 +6,7 @@ import { useWidth } from "./useWidth";
 const HEIGHT = 92;
 const EDGE = 46;
 /** Below this width of a cell in px the words go under the lens. */
-const TIGHT = 165;
+const TIGHT = 140;
 
 interface Cell {
   line: number;

@@ -1,22 +1,32 @@
 import { useState, type KeyboardEvent, type PointerEvent } from "react";
 
-import type { Answer, Lines } from "../api";
-import { Beam, FineScale, Jaws } from "./Beam";
+import type { Answer, Instrument } from "../api";
+import { Beam, EDGE, FineScale, heights } from "./Beam";
 import { frameAt, frameKept, viewLength, xOf, type Frame } from "./geometry";
+import { Faces } from "./Jaws";
 import { Lens } from "./Lens";
 import { Locator } from "./Locator";
+import { Ring } from "./Ring";
+import { Screw } from "./Screw";
+import { screwPlaces } from "./screwGeometry";
+import { ScrewLens } from "./ScrewLens";
+import { bent, STRAIGHT } from "./shape";
 import "./strip.css";
 import { useWheel } from "./useWheel";
 import { useWidth } from "./useWidth";
 
 export interface StripProps {
-  lines: Lines;
-  /** Where the fine zero stands, in the unit of the instrument. */
+  instrument: Instrument;
+  /** Where the fine zero (or the edge of the thimble) stands, in the unit of the instrument. */
   position: number;
   /** Whether that is an entry, and not just where the last one was left. */
   live: boolean;
   answer: Answer | null;
   zeroError: number;
+  /** Which faces are used; without any, the scales are drawn alone. */
+  face?: string | null;
+  /** Lines to stand out besides the one of the answer. */
+  meeting?: number[];
   label: string;
   readOut: string;
   onMove: (position: number) => void;
@@ -25,14 +35,20 @@ export interface StripProps {
 
 const HEIGHT = 226;
 const NARROW_HEIGHT = 164;
+/** What a kind needs beyond that: an arc falls off to its ends, a thimble is thick. */
+const TALLER: Record<string, number> = { angular: 54, screw: 14 };
 
+/** The student's own instrument, drawn to scale and framed on its fine scale. */
 export function Strip(props: StripProps) {
-  const { lines, position, onMove, onRelease } = props;
+  const { instrument, position, onMove, onRelease } = props;
+  const { lines, kind } = instrument;
   const [ref, width] = useWidth();
   const [held, setHeld] = useState<{ from: number; x: number; frame: Frame } | null>(null);
   const drawing = useWheel((notches) => step(notches));
   const narrow = width < 640;
   const frame = held ? frameKept(held.frame, position) : frameAt(lines, position, width);
+  const perUnit =
+    kind === "screw" ? screwPlaces(instrument, position, width).perUnit : frame.perUnit;
 
   function grab(event: PointerEvent<SVGSVGElement>) {
     if (event.button !== 0) return;
@@ -40,9 +56,7 @@ export function Strip(props: StripProps) {
     setHeld({ from: position, x: event.clientX, frame });
   }
   function drag(event: PointerEvent<SVGSVGElement>) {
-    if (!held) return;
-    const moved = (event.clientX - held.x) / held.frame.perUnit;
-    onMove(clamped(lines, held.from + moved));
+    if (held) onMove(clamped(instrument, held.from + (event.clientX - held.x) / perUnit));
   }
   function release() {
     if (!held) return;
@@ -50,7 +64,7 @@ export function Strip(props: StripProps) {
     onRelease();
   }
   function step(counts: number) {
-    onMove(clamped(lines, position + counts * lines.least_count));
+    onMove(clamped(instrument, position + counts * lines.least_count));
     onRelease();
   }
   function keys(event: KeyboardEvent) {
@@ -60,55 +74,83 @@ export function Strip(props: StripProps) {
     step(direction * (event.shiftKey ? 10 : 1));
   }
 
+  const answer = props.live ? props.answer : null;
   return (
-    <div className="strip" ref={ref} data-narrow={narrow}>
+    <div className="strip" ref={ref} data-narrow={narrow} data-kind={kind}>
       <svg
+        ref={drawing}
         role="slider"
         tabIndex={0}
         aria-label={props.label}
         aria-valuenow={position}
-        aria-valuemin={lowest(lines)}
-        aria-valuemax={lines.high ?? viewLength(lines) * 10}
+        aria-valuemin={kind === "angular" ? -21600 : lowest(instrument)}
+        aria-valuemax={lines.high ?? viewLength(lines) * 100}
         aria-valuetext={props.readOut}
         className="strip-drawing"
         data-live={props.live}
         width={width}
-        height={narrow ? NARROW_HEIGHT : HEIGHT}
+        height={(narrow ? NARROW_HEIGHT : HEIGHT) + (TALLER[kind] ?? 0)}
         onPointerDown={grab}
         onPointerMove={drag}
         onPointerUp={release}
         onPointerCancel={release}
         onKeyDown={keys}
-        ref={drawing}
       >
-        <Jaws frame={frame} position={position} zeroError={props.zeroError} narrow={narrow} />
-        <Beam lines={lines} frame={frame} answer={props.live ? props.answer : null} />
-        <FineScale
-          lines={lines}
-          frame={frame}
-          position={position}
-          answer={props.live ? props.answer : null}
-        />
-        {!narrow && props.live && props.answer?.meets != null && (
-          <Fan x={xOf(frame, props.answer.meets)} width={width} />
+        {kind === "screw" ? (
+          <Screw {...props} answer={answer} width={width} />
+        ) : (
+          <Sliding {...props} answer={answer} frame={frame} narrow={narrow} />
         )}
       </svg>
-      <Lens lines={lines} answer={props.live ? props.answer : null} />
+      {kind === "screw" ? (
+        <ScrewLens instrument={instrument} position={position} answer={answer} />
+      ) : (
+        props.meeting === undefined && <Lens lines={lines} answer={answer} />
+      )}
       <Locator lines={lines} frame={frame} position={position} />
     </div>
   );
 }
 
-/** The light from the coincidence to the lens that shows it larger. */
-function Fan({ x, width }: { x: number; width: number }) {
-  const left = width * 0.4 + 40;
-  const right = width * 0.84 - 40;
-  return <path className="strip-fan" d={`M${x - 5} 112L${left} 140H${right}L${x + 5} 112Z`} />;
+type SlidingProps = Omit<StripProps, "onMove" | "onRelease"> & { frame: Frame; narrow: boolean };
+
+/** A vernier, straight with its faces or bent round a circle with its ring. */
+function Sliding({ instrument, answer, frame, narrow, ...props }: SlidingProps) {
+  const { position, zeroError, face, meeting } = props;
+  const angular = instrument.kind === "angular";
+  const shape = angular ? bent(frame.width, EDGE) : STRAIGHT;
+  return (
+    <>
+      {!angular && face != null && <Faces {...{ frame, position, zeroError, narrow, face }} />}
+      <Beam {...{ instrument, frame, answer, shape }} />
+      <FineScale
+        {...{ instrument, frame, answer, shape, position }}
+        {...(meeting ? { meeting } : {})}
+      />
+      {angular && !narrow && <Ring position={position} />}
+      {!narrow && answer?.meets != null && !angular && (
+        <Fan
+          x={xOf(frame, answer.meets)}
+          y={heights(instrument)(112) > 100 ? 112 : 128}
+          width={frame.width}
+        />
+      )}
+    </>
+  );
 }
 
-const lowest = (lines: Lines) => (lines.low ?? 0) - 2 * lines.division;
+/** The light from the coincidence to the lens that shows it larger. */
+function Fan({ x, y, width }: { x: number; y: number; width: number }) {
+  const left = width * 0.4 + 40;
+  const right = width * 0.84 - 40;
+  return <path className="strip-fan" d={`M${x - 5} ${y}L${left} 140H${right}L${x + 5} ${y}Z`} />;
+}
 
-function clamped(lines: Lines, position: number): number {
-  const highest = lines.high === null ? Infinity : lines.high + lines.division;
-  return Math.min(Math.max(position, lowest(lines)), highest);
+const lowest = ({ kind, lines }: Instrument) =>
+  kind === "angular" ? -Infinity : (lines.low ?? 0) - 2 * (lines.pitch ?? lines.division);
+
+function clamped(instrument: Instrument, position: number): number {
+  const { high, division } = instrument.lines;
+  const highest = high === null ? Infinity : high + division;
+  return Math.min(Math.max(position, lowest(instrument)), highest);
 }

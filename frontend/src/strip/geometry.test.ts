@@ -29,6 +29,9 @@ const EXTENDED: Lines = {
   ],
   low: 0,
   high: 150,
+  pitch: null,
+  two_turns: false,
+  against: false,
 };
 
 describe("the frame", () => {
@@ -81,6 +84,20 @@ describe("the marks", () => {
   it("can be numbered in centimetres", () => {
     expect(numeralOf({ ...EXTENDED, main_step: 1 }, 20)).toBe("2");
     expect(numeralOf(EXTENDED, -10)).toBe("−10");
+  });
+
+  it("are degrees and minutes on a circle, and begin anew at 360", () => {
+    const circle = { ...EXTENDED, main_every: 2, main_step: 1, main_unit: "°", low: null };
+    expect(numeralOf(circle, 3)).toBe("1°30′");
+    expect(numeralOf(circle, -2)).toBe("359");
+    const marks = marksInView(circle, { start: -5, perUnit: 40, width: 400 }, true);
+    expect(marks.map(({ index }) => index)).toEqual([-5, -4, -3, -2, -1, 0, 1, 2, 3, 4, 5]);
+  });
+
+  it("leave numerals out where they would run into each other", () => {
+    const dense = { ...EXTENDED, main_every: 1, main_step: 1 };
+    const marks = marksInView(dense, { start: 0, perUnit: 8, width: 400 });
+    expect(marks.filter(({ numeral }) => numeral !== null).map(({ index }) => index)[1]).toBe(5);
   });
 });
 

@@ -26,18 +26,23 @@ const ZERO_AT = 0.2;
 const BEFORE_MAIN_ZERO = 0.12;
 const OVERHANG = 4;
 
-const fineLength = (lines: Lines) => Math.max(...lines.places.map(Math.abs));
+const fineLength = (lines: Lines) => Math.max(0, ...lines.places.map(Math.abs));
+const SCREW_PITCHES = 20;
 
 /** How much of the beam fits: the fine scale with room on both sides, and some marks at least. */
 export function viewLength(lines: Lines): number {
+  if (lines.pitch !== null) return SCREW_PITCHES * lines.pitch;
   return Math.max(fineLength(lines) * ROOM, LEAST_DIVISIONS * lines.division);
 }
 
 /** The frame that shows the fine scale when its zero stands at `position`. */
 export function frameAt(lines: Lines, position: number, width: number): Frame {
   const length = viewLength(lines);
-  const start = Math.max((lines.low ?? 0) - BEFORE_MAIN_ZERO * length, position - ZERO_AT * length);
-  return { start, perUnit: width / length, width };
+  // Lines that are numbered against the main scale lie on the other side of the fine zero.
+  const at = lines.against ? 1 - ZERO_AT : ZERO_AT;
+  const start = position - at * length;
+  const closed = (lines.low ?? -Infinity) - BEFORE_MAIN_ZERO * length;
+  return { start: lines.against ? start : Math.max(start, closed), perUnit: width / length, width };
 }
 
 /** The frame moved as little as keeps the fine zero in sight: for dragging without a jump. */
@@ -50,19 +55,27 @@ export function frameKept(frame: Frame, position: number): Frame {
 
 export const xOf = (frame: Frame, value: number): number => (value - frame.start) * frame.perUnit;
 
-/** The numeral that belongs to a mark, also where none is engraved. */
+/** The numeral that belongs to a mark, also where none is engraved; degrees begin anew at 360. */
 export function numeralOf(lines: Lines, index: number): string {
   const value = (index / lines.main_every) * lines.main_step;
+  if (lines.main_unit === "°") return degreesOf(((value % 360) + 360) % 360);
   return String(Number(value.toFixed(6))).replace("-", "−");
 }
 
-/** The main marks in sight. */
-export function marksInView(lines: Lines, frame: Frame): Mark[] {
+function degreesOf(value: number): string {
+  const minutes = Math.round((value % 1) * 60);
+  return minutes === 0 ? String(Math.round(value)) : `${Math.floor(value)}°${minutes}′`;
+}
+
+/**
+ * The main marks in sight.
+ *
+ * @param endless whether the scale goes all round and has no first mark.
+ */
+export function marksInView(lines: Lines, frame: Frame, endless = false): Mark[] {
   const { division, main_every: every } = lines;
-  const first = Math.max(
-    Math.ceil(frame.start / division),
-    lines.low === null ? 0 : Math.round(lines.low / division),
-  );
+  const lowest = endless ? -Infinity : Math.round((lines.low ?? 0) / division);
+  const first = Math.max(Math.ceil(frame.start / division), lowest);
   const end = frame.start + frame.width / frame.perUnit;
   const beamEnd = lines.high === null ? Infinity : lines.high / division + OVERHANG;
   const last = Math.min(Math.floor(end / division), beamEnd);
@@ -77,7 +90,20 @@ export function marksInView(lines: Lines, frame: Frame): Mark[] {
       numeral: numbered ? numeralOf(lines, index) : null,
     });
   }
-  return marks;
+  return thinned(marks, frame.perUnit * division);
+}
+
+const LEAST_NUMERAL_PX = 26;
+
+/** Numerals that would run into each other are left out, every second or fifth or tenth staying. */
+function thinned(marks: Mark[], markPx: number): Mark[] {
+  const numbered = marks.filter(({ numeral }) => numeral !== null);
+  const apart = ((numbered[1]?.index ?? Infinity) - (numbered[0]?.index ?? 0)) * markPx;
+  const keep = [1, 2, 5, 10, 20, 50].find((n) => n * apart >= LEAST_NUMERAL_PX) ?? 100;
+  const every = Math.round(apart / markPx) * keep;
+  return keep === 1
+    ? marks
+    : marks.map((mark) => (mark.index % every === 0 ? mark : { ...mark, numeral: null }));
 }
 
 /** All fine lines with the fine zero at `position`. */

@@ -1,18 +1,22 @@
-import { App, Button, Modal, Segmented } from "antd";
+import { App, Button, Input, Modal, Segmented } from "antd";
 import { useRef, useState } from "react";
 
 import {
   newId,
   useAddZeroCheck,
   useAmendQuantity,
+  useWords,
+  type Answer,
   type Instrument,
   type Quantity,
   type Sheet,
 } from "../api";
 import { useShow } from "../app/settings";
-import { useDesk } from "../desk/useDesk";
+import { figuresOf, useSheetDesk } from "../desk/useDesk";
 import { Equation, type EquationHandle } from "../equation/Equation";
 import { Strip } from "../strip";
+import { EarlierLooks } from "./EarlierLooks";
+import "./zero.css";
 
 interface Props {
   sheet: Sheet;
@@ -24,36 +28,46 @@ interface Props {
 
 type Side = "left" | "on" | "right";
 
-/** Faces closed: which way and how far does the zero line miss the zero? */
+/** Faces closed, or on a setting piece: which way and how far does the reading miss? */
 export function ZeroDialog({ sheet, instrument, quantity, onClose }: Props) {
-  const show = useShow();
   const { message } = App.useApp();
-  const desk = useDesk(sheet.id, instrument, [], null, "line");
-  const equation = useRef<EquationHandle>(null);
+  const { data: words } = useWords();
   const [phase, setPhase] = useState<"before" | "after">("before");
+  const [face, setFace] = useState(quantity?.face || "outside");
+  const [reference, setReference] = useState("");
+  const desk = useSheetDesk(sheet.id, instrument.id, [], {
+    fineAs: "line",
+    estimates: true,
+    reference,
+  });
+  const equation = useRef<EquationHandle>(null);
   const add = useAddZeroCheck(sheet.id);
   const amend = useAmendQuantity(sheet.id);
   const { answer, entry } = desk;
+  const error = answer?.finding?.error ?? null;
+  const faces = words?.kinds.find(({ kind }) => kind === instrument.kind)?.faces ?? [];
   const position = entry.position ?? answer?.position ?? 0;
-  const error = answer?.read == null ? null : (answer.position ?? 0);
-  const below = `-${instrument.main_division}`;
 
   function choose(side: Side) {
-    const main = side === "left" ? below : "0";
-    desk.type({ main, fine: side === "on" ? "0" : "" });
+    const below = side === "left";
+    desk.type({
+      main: below ? instrument.below_main : "0",
+      secondTurn: below && instrument.below_second_turn,
+      fine: side === "on" ? "0" : "",
+    });
     equation.current?.begin();
   }
   async function keep() {
-    if (!answer || answer.main.value === null || answer.fine.value === null || !desk.settled)
-      return;
+    const figures = answer && desk.settled ? figuresOf(answer) : null;
+    if (!figures || answer?.reference_fault) return;
     const id = newId();
     try {
       const changed = await add.mutateAsync({
         id,
         instrument: instrument.id,
-        face: quantity?.face ?? "outside",
-        main: answer.main.value,
-        fine: Number(answer.fine.value),
+        face,
+        ...figures,
+        reference: reference.trim() === "" ? null : reference.trim().replace(",", "."),
         phase,
       });
       const now = changed.quantities.find((one) => one.id === quantity?.id);
@@ -68,36 +82,33 @@ export function ZeroDialog({ sheet, instrument, quantity, onClose }: Props) {
     <Modal
       open
       title={`Zero of ${instrument.name}`}
-      width={1040}
+      width={1080}
+      style={{ top: 24 }}
       onCancel={onClose}
       footer={null}
       className="zero-dialog"
     >
-      <p>
-        Wipe the faces, close them gently, and look where the zero line of the slide stands. Drag
-        the slide until it looks like yours, or say it in figures.
-      </p>
+      <Facing {...{ instrument, face, faces, reference, setFace, setReference, answer }} />
       <Strip
-        lines={instrument.lines}
+        instrument={instrument}
+        face={face}
         position={position}
         live={answer !== null}
         answer={answer}
-        zeroError={position}
+        zeroError={error ?? position}
         label="closed scales"
         readOut={answer?.read ?? "not set"}
         onMove={desk.move}
         onRelease={desk.release}
       />
-      <Segmented<Side>
-        className="zero-side"
-        value={sideOf(error)}
-        onChange={choose}
-        options={[
-          { value: "left", label: "left of zero: reads too little" },
-          { value: "on", label: "on the zero" },
-          { value: "right", label: "right of zero: reads too much" },
-        ]}
-      />
+      {reference.trim() === "" && (
+        <Segmented<Side>
+          className="zero-side"
+          value={sideOf(error)}
+          onChange={choose}
+          options={sides(instrument)}
+        />
+      )}
       <Equation
         ref={equation}
         desk={desk}
@@ -126,11 +137,76 @@ export function ZeroDialog({ sheet, instrument, quantity, onClose }: Props) {
           Keep this zero
         </Button>
       </Equation>
-      <p className="zero-outcome" data-testid="zero-outcome">
-        {show(outcome(answer?.read ?? null, error, instrument.unit))}
-      </p>
+      <Finding answer={answer} />
+      <EarlierLooks sheet={sheet} instrument={instrument} face={face} />
     </Modal>
   );
+}
+
+interface FacingProps {
+  instrument: Instrument;
+  face: string;
+  faces: { id: string; name: string; closes: boolean }[];
+  reference: string;
+  setFace: (face: string) => void;
+  setReference: (reference: string) => void;
+  answer: Answer | null;
+}
+
+/** Which faces are closed, or what stands between them. */
+function Facing(props: FacingProps) {
+  const { instrument, face, faces, reference } = props;
+  const show = useShow();
+  const closes = faces.find(({ id }) => id === face)?.closes ?? true;
+  const starts = (instrument.lines.low ?? 0) > 0;
+  return (
+    <div className="zero-facing">
+      {faces.length > 1 && (
+        <Segmented
+          value={face}
+          onChange={props.setFace}
+          options={faces.map(({ id, name }) => ({ value: id, label: name }))}
+        />
+      )}
+      <label>
+        on a setting piece of
+        <Input
+          className="zero-reference"
+          value={reference}
+          placeholder="0, closed"
+          inputMode="decimal"
+          status={props.answer?.reference_fault ? "error" : ""}
+          onChange={(event) => props.setReference(event.target.value)}
+        />
+        {instrument.unit}
+      </label>
+      <span className="quiet">
+        {props.answer?.reference_fault
+          ? show(props.answer.reference_fault)
+          : !closes || starts
+            ? "These faces cannot close on each other: use a ring, rod or gap of known size."
+            : instrument.kind === "screw"
+              ? show("Wipe the faces, close them by the ratchet until it slips.")
+              : "Wipe the faces and close them gently."}
+      </span>
+    </div>
+  );
+}
+
+function sides(instrument: Instrument): { value: Side; label: string }[] {
+  if (instrument.kind === "screw") {
+    const last = instrument.lines.fine_divisions - 1;
+    return [
+      { value: "left", label: `run past, shows ${last}, ${last - 1} …: too little` },
+      { value: "on", label: "on the zero" },
+      { value: "right", label: "still to come, shows 1, 2 …: too much" },
+    ];
+  }
+  return [
+    { value: "left", label: "left of zero: reads too little" },
+    { value: "on", label: "on the zero" },
+    { value: "right", label: "right of zero: reads too much" },
+  ];
 }
 
 function sideOf(error: number | null): Side {
@@ -138,13 +214,25 @@ function sideOf(error: number | null): Side {
   return error < 0 ? "left" : "right";
 }
 
-/** The error and its correction in words; both figures come from the server as text. */
-function outcome(read: string | null, error: number | null, unit: string): string {
-  if (read === null || error === null)
-    return "The last mark passed and the line that meets make the zero error.";
-  if (error === 0) return "The zero error is 0: nothing to correct.";
-  const size = read.replace("−", "");
-  return error > 0
-    ? `Zero error ${read} ${unit}: this tool reads too much. Correction −${size} ${unit}.`
-    : `Zero error ${read} ${unit}: this tool reads too little. Correction +${size} ${unit}.`;
+/** The error in words, and the two ways of counting side by side. */
+function Finding({ answer }: { answer: Answer | null }) {
+  const show = useShow();
+  const finding = answer?.finding;
+  return (
+    <div className="zero-finding">
+      <p className="zero-outcome" data-testid="zero-outcome">
+        {finding
+          ? show(finding.words)
+          : show("The last mark passed and the line that meets make the zero error.")}
+      </p>
+      {finding && (
+        <ul>
+          {finding.ways.map((way) => (
+            <li key={way}>{show(way)}</li>
+          ))}
+        </ul>
+      )}
+      {finding?.advice && <p className="zero-advice">{show(finding.advice)}</p>}
+    </div>
+  );
 }

@@ -1,10 +1,9 @@
 import { Button, Checkbox, Popover } from "antd";
-import { useState } from "react";
+import { memo, useState } from "react";
 
 import { useAmendQuantity, type Instrument, type Quantity, type Sheet } from "../api";
 import { useShow } from "../app/settings";
 import { ZeroDialog } from "./ZeroDialog";
-import "./zero.css";
 
 interface Props {
   sheet: Sheet;
@@ -13,7 +12,7 @@ interface Props {
 }
 
 /** The zero of the equation: what it is, and a tap away from being looked at. */
-export function ZeroTerm({ sheet, quantity, instrument }: Props) {
+export const ZeroTerm = memo(function ZeroTerm({ sheet, quantity, instrument }: Props) {
   const show = useShow();
   const [open, setOpen] = useState(false);
   const [looking, setLooking] = useState(false);
@@ -76,4 +75,4 @@ export function ZeroTerm({ sheet, quantity, instrument }: Props) {
       )}
     </>
   );
-}
+});

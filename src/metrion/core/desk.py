@@ -152,8 +152,10 @@ def _neighbours(instrument: Instrument, scale: VernierScale, look: Look) -> tupl
         mark = floor(place / scale.main_division + Fraction(1, 2)) * scale.main_division
         miss = place - mark
         side = "right" if miss > 0 else "left"
-        distance = instrument.value_text(abs(miss))
-        words = f"{distance} {side} of {to_text(mark)}" if miss else f"meets {to_text(mark)} too"
+        angular = instrument.kind is Kind.ANGULAR
+        distance = instrument.with_unit(abs(miss)) if angular else instrument.value_text(abs(miss))
+        at = instrument.value_text(mark) if angular else to_text(mark)
+        words = f"{distance} {side} of {at}" if miss else f"meets {at} too"
         found.append(Neighbour(line, mark, miss, words))
     return tuple(found)
 

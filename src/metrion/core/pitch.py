@@ -8,7 +8,7 @@ from fractions import Fraction
 from math import floor
 
 from metrion.core.numbers import to_text
-from metrion.core.statistics import half_range, mean, median
+from metrion.core.statistics import half_range, mean
 
 _USUAL_MM = tuple(Fraction(n, 100) for n in (25, 50, 75, 100, 200))
 _USUAL_IN = tuple(Fraction(1, n) for n in (50, 40, 20))
@@ -62,7 +62,7 @@ def find_pitch(trials: Sequence[PitchTrial], unit: str) -> PitchFinding:
     pitches = [trial.pitch for trial in trials]
     turns = sum(trial.turns for trial in trials)
     middle = mean([trial.travel for trial in trials]) * len(trials) / turns
-    usual = nearest_usual_pitch(median(sorted(pitches)), unit)
+    usual = _voted(pitches, unit)
     spread = half_range(pitches)
     warnings = [w for i, trial in enumerate(trials, 1) for w in _miscounted(i, trial, usual, unit)]
     if not warnings and middle and spread > _NEAR * middle:
@@ -73,6 +73,12 @@ def find_pitch(trials: Sequence[PitchTrial], unit: str) -> PitchFinding:
     if usual is None:
         warnings.append("No usual pitch is near. Count again over more turns.")
     return PitchFinding(middle, spread, usual, tuple(warnings))
+
+
+def _voted(pitches: Sequence[Fraction], unit: str) -> Fraction | None:
+    """The usual pitch that most trials are near: one miscounted turn does not hide it."""
+    votes = [usual for pitch in pitches if (usual := nearest_usual_pitch(pitch, unit))]
+    return max(votes, key=votes.count) if votes else None
 
 
 def nearest_usual_pitch(pitch: Fraction, unit: str) -> Fraction | None:

@@ -8,7 +8,7 @@ from enum import StrEnum
 from fractions import Fraction
 
 from metrion.core.conventions import Combine, Convention, Family, Spread
-from metrion.core.instruments import Instrument
+from metrion.core.instruments import Instrument, Kind
 from metrion.core.measurements import Measurement, MeasurementResult
 from metrion.core.numbers import finite_decimals, to_text
 from metrion.core.observations import Sort
@@ -75,17 +75,17 @@ def working(result: MeasurementResult) -> list[Step]:
 
 def least_count_steps(instrument: Instrument) -> Iterator[Step]:
     """The least count, by both textbook routes."""
-    unit, scale = instrument.unit, instrument.scale
-    found = Span(f"{_n(instrument.least_count)} {unit}", Tint.FINE)
+    unit, scale = _unit(instrument), instrument.scale
+    found = Span(f"{_n(instrument.least_count)}{unit}", Tint.FINE)
     if isinstance(scale, VernierScale):
         several = scale.main_divisions_compared
         marks = f"{several} × " if several > 1 else ""
         wider = several * scale.main_division >= scale.fine_division
         whole, fine = f"{marks}{_n(scale.main_division)}", _n(scale.fine_division)
         first, second = (whole, fine) if wider else (fine, whole)
-        difference = Span(f"{_n(scale.by_difference)} {unit}", Tint.FINE)
+        difference = Span(f"{_n(scale.by_difference)}{unit}", Tint.FINE)
         yield Step("least count, by difference", (Span(f"{first} − {second} = "), difference))
-        division = Span(f"{_n(scale.by_division)} {unit}", Tint.FINE)
+        division = Span(f"{_n(scale.by_division)}{unit}", Tint.FINE)
         quotient = Span(f"{_n(scale.main_division)} / {scale.fine_divisions} = ")
         yield Step("by division", (quotient, division))
     elif isinstance(scale, ScrewScale):
@@ -125,10 +125,10 @@ def _zero(measurement: Measurement) -> Iterator[Step]:
         yield Step(f"zero {check.phase}", spans)
     error_text = _minus(instrument.value_text(measurement.zero_error))
     correction = _minus(instrument.value_text(-measurement.zero_error))
-    unit = instrument.unit
+    unit = _unit(instrument)
     yield Step(
         "zero error, correction",
-        (Span(f"{error_text} {unit}, so {correction} {unit}", Tint.ZERO),),
+        (Span(f"{error_text}{unit}, so {correction}{unit}", Tint.ZERO),),
     )
 
 
@@ -138,7 +138,8 @@ def _readings(measurement: Measurement) -> Iterator[Step]:
         label = f"reading {index + 1}"
         value = instrument.value_text(measurement.corrected[index])
         if observation.sort is not Sort.SINGLE:
-            yield Step(label, (Span(f"{_minus(value)} {instrument.unit}", Tint.RESULT),))
+            value = instrument.with_unit(measurement.corrected[index])
+            yield Step(label, (Span(_minus(value), Tint.RESULT),))
             continue
         spans = _look(instrument, observation.looks[0])
         if zero:
@@ -150,29 +151,27 @@ def _readings(measurement: Measurement) -> Iterator[Step]:
 
 
 def _mean(measurement: Measurement, mean: Fraction) -> Step:
-    unit = measurement.instrument.unit
+    unit = _unit(measurement.instrument)
     count = len(measurement.counting)
     over = f", divided by {measurement.divisor}" if measurement.divisor > 1 else ""
     noun = "reading" if count == 1 else "readings"
     label = f"mean of {count} {noun}{over}"
-    return Step(label, (Span(f"{_n(mean)} {unit}", Tint.RESULT),))
+    return Step(label, (Span(f"{_n(mean)}{unit}", Tint.RESULT),))
 
 
 def _uncertainty(result: MeasurementResult) -> Iterator[Step]:
     measurement, convention = result.measurement, result.measurement.convention
     assert result.uncertainty is not None
     assert result.rounded is not None
-    unit = measurement.instrument.unit
+    unit = _unit(measurement.instrument)
     yield from _one_look(measurement, convention)
     if convention.family is Family.LIMIT:
         yield from _scatter(measurement, convention)
     if convention.family is Family.STANDARD or len([p for p in result.parts if p.square]) > 1:
         for part in result.parts:
             if part.square:
-                yield Step(
-                    f"part: {_SOURCE_WORDS[part.source]}", (Span(f"{_n(part.size)} {unit}"),)
-                )
-    size = f"{_n(result.uncertainty.size)} {unit}"
+                yield Step(f"part: {_SOURCE_WORDS[part.source]}", (Span(f"{_n(part.size)}{unit}"),))
+    size = f"{_n(result.uncertainty.size)}{unit}"
     factor = result.uncertainty.coverage_factor
     times = f", covered {_n(factor)} times" if factor not in (None, 1) and factor else ""
     yield Step("uncertainty before rounding", (Span(f"{size}{times}", Tint.RESULT),))
@@ -186,15 +185,20 @@ def _one_look(measurement: Measurement, convention: Convention) -> Iterator[Step
         convention.reading_limit, f"{convention.reading_limit} × "
     )
     how = f"{share}{_n(instrument.least_count)} = " if share else ""
-    yield Step("limit of one look", (Span(f"{how}{_n(limit)} {instrument.unit}"),))
+    yield Step("limit of one look", (Span(f"{how}{_n(limit)}{_unit(instrument)}"),))
 
 
 def _scatter(measurement: Measurement, convention: Convention) -> Iterator[Step]:
     if len(measurement.counting) < 2 or convention.spread is Spread.NONE:
         return
     size = scatter(measurement.counting, convention.spread).size
-    text = f"{_n(size)} {measurement.instrument.unit}; {_COMBINE_WORDS[convention.combine]}"
+    text = f"{_n(size)}{_unit(measurement.instrument)}; {_COMBINE_WORDS[convention.combine]}"
     yield Step(_SPREAD_WORDS[convention.spread], (Span(text),))
+
+
+def _unit(instrument: Instrument) -> str:
+    """The unit as it follows a number."""
+    return "′" if instrument.kind is Kind.ANGULAR else f" {instrument.unit}"
 
 
 def _n(value: Fraction) -> str:

@@ -1,0 +1,88 @@
+"""Frames while the scales are dragged, in headless Chromium.
+
+Drags the slide of each demo instrument to and fro for some seconds and notes the time from frame
+to frame. Prints the median, the longest frame, and how many were over 33 ms.
+
+Run with ``make benchmarks``.
+"""
+
+from __future__ import annotations
+
+import os
+import statistics
+import sys
+import tempfile
+from pathlib import Path
+
+from playwright.sync_api import Page, sync_playwright
+
+sys.path.insert(0, str(Path(__file__).parents[1]))
+
+from tests.browser.conftest import SWITCHES, running
+
+WATCH = """
+() => {
+  window.frames_seen = [];
+  let last = 0;
+  const note = (now) => {
+    if (last) window.frames_seen.push(now - last);
+    last = now;
+    if (window.watching) requestAnimationFrame(note);
+  };
+  window.watching = true;
+  requestAnimationFrame(note);
+}
+"""
+VIEWS = {
+    "caliper, 20 lines on 39": "spare-parts/quantities/spreader",
+    "screw gauge": "bridle-line/quantities/standoff",
+    "odd slide, 10 on 7": "bridle-line/quantities/spool",
+}
+_LIMIT = 33.4
+"""Two frames of a 60 Hz screen, and the jitter of its clock."""
+
+
+def dragged(page: Page) -> list[float]:
+    """Milliseconds from frame to frame while the slide goes to and fro."""
+    box = page.locator(".strip-drawing").bounding_box()
+    assert box is not None
+    x, y = box["x"] + 420, box["y"] + 100
+    page.mouse.move(x, y)
+    page.mouse.down()
+    page.wait_for_timeout(1500)
+    page.evaluate(WATCH)
+    for step in range(240):
+        along = step % 120
+        page.mouse.move(x + 2.5 * (along if along < 60 else 120 - along), y)
+        page.wait_for_timeout(8)
+    page.evaluate("window.watching = false")
+    page.mouse.up()
+    found: list[float] = page.evaluate("window.frames_seen")
+    return found
+
+
+def main() -> None:
+    """Print the table."""
+    print(f"{'instrument':26}{'frames':>8}{'median':>9}{'longest':>9}{'over 33 ms':>12}")
+    with (
+        tempfile.TemporaryDirectory() as folder,
+        running(Path(folder)) as address,
+        sync_playwright() as playwright,
+    ):
+        browser = playwright.chromium.launch(
+            executable_path=os.environ.get("CHROMIUM", "/usr/bin/chromium"), args=SWITCHES
+        )
+        for name, path in VIEWS.items():
+            page = browser.new_page(viewport={"width": 1280, "height": 800})
+            page.goto(f"{address}/sheets/{path}")
+            page.locator(".strip-drawing").wait_for()
+            frames = dragged(page)
+            over = sum(frame > _LIMIT for frame in frames)
+            middle = statistics.median(frames)
+            print(f"{name:26}{len(frames):8}{middle:9.1f}{max(frames):9.1f}{over:12}")
+            page.close()
+        browser.close()
+
+
+if __name__ == "__main__":
+    main()

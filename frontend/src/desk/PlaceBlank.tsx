@@ -1,0 +1,29 @@
+import { AutoComplete } from "antd";
+import { memo } from "react";
+
+import type { Reading } from "../api";
+
+interface Props {
+  place: string;
+  readings: Reading[];
+  onPlace: (place: string) => void;
+  onPicked: () => void;
+}
+
+/** Where on the object the reading is taken; kept from reading to reading. */
+export const PlaceBlank = memo(function PlaceBlank({ place, readings, onPlace, onPicked }: Props) {
+  const places = [...new Set(readings.map((reading) => reading.place))].filter(Boolean);
+  return (
+    <label className="place">
+      place
+      <AutoComplete
+        value={place}
+        options={places.map((value) => ({ value }))}
+        onChange={onPlace}
+        onSelect={onPicked}
+        placeholder="end A"
+        maxLength={100}
+      />
+    </label>
+  );
+});

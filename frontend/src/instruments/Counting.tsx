@@ -1,0 +1,176 @@
+import { Input, InputNumber, Select } from "antd";
+import type { ReactNode } from "react";
+
+import type { ApiError } from "../api";
+import { useShow } from "../app/settings";
+import type { Draft } from "./draft";
+
+interface Props {
+  draft: Draft;
+  problem: ApiError | null;
+  onChange: (draft: Draft) => void;
+}
+
+const UNITS = ["mm", "cm", "in"].map((value) => ({ value, label: value }));
+
+/** The description as one sentence with blanks, filled by looking and counting. */
+export function Counting({ draft, problem, onChange }: Props) {
+  const set = (some: Draft) => onChange({ ...draft, ...some });
+  return (
+    <section className="card counting" aria-label="description">
+      <label className="counting-name">
+        I call it
+        <Input
+          value={draft.name ?? ""}
+          maxLength={200}
+          placeholder="Caliper A"
+          onChange={(event) => set({ name: event.target.value })}
+        />
+      </label>
+      {draft.kind === "screw" ? (
+        <ScrewSentence draft={draft} set={set} />
+      ) : (
+        <SlidingSentence draft={draft} set={set} />
+      )}
+      {draft.kind !== "angular" && <RangeSentence draft={draft} set={set} />}
+      <Faults problem={problem} />
+    </section>
+  );
+}
+
+interface SentenceProps {
+  draft: Draft;
+  set: (some: Draft) => void;
+}
+
+function SlidingSentence({ draft, set }: SentenceProps) {
+  const angular = draft.kind === "angular";
+  return (
+    <p className="counting-sentence">
+      <Count
+        label="fine divisions"
+        value={draft.fine_divisions}
+        onChange={(n) => set({ fine_divisions: n })}
+      />
+      fine divisions reach over
+      <Count label="main divisions" value={draft.span} onChange={(n) => set({ span: n })} />
+      marks of
+      <Length
+        label="main division"
+        value={draft.main_division}
+        onChange={(text) => set({ main_division: text })}
+      />
+      {angular ? "arc minutes" : <UnitChoice draft={draft} set={set} />}, numbered
+      <Select
+        aria-label="numbered"
+        value={draft.numbering ?? "with"}
+        onChange={(numbering: string) => set({ numbering })}
+        options={[
+          { value: "with", label: "with the main scale" },
+          { value: "against", label: "against the main scale" },
+        ]}
+      />
+    </p>
+  );
+}
+
+function ScrewSentence({ draft, set }: SentenceProps) {
+  const show = useShow();
+  return (
+    <p className="counting-sentence">
+      {show("One turn of the thimble travels")}
+      <Length label="pitch" value={draft.pitch} onChange={(pitch) => set({ pitch })} />
+      <UnitChoice draft={draft} set={set} />, {show("the sleeve")} has a mark every
+      <Length
+        label="main division"
+        value={draft.main_division}
+        onChange={(text) => set({ main_division: text })}
+      />
+      {draft.unit}, {show("the thimble")} has
+      <Count
+        label="fine divisions"
+        value={draft.fine_divisions}
+        onChange={(n) => set({ fine_divisions: n })}
+      />
+      divisions
+    </p>
+  );
+}
+
+function RangeSentence({ draft, set }: SentenceProps) {
+  const [low = "", high = ""] = draft.range ?? [];
+  return (
+    <p className="counting-sentence">
+      It reaches from
+      <Length
+        label="lowest reading"
+        value={low}
+        onChange={(text) => set({ range: [text, high] })}
+      />
+      to
+      <Length
+        label="highest reading"
+        value={high}
+        onChange={(text) => set({ range: [low, text] })}
+      />
+      {draft.unit}.
+    </p>
+  );
+}
+
+interface BlankProps<Value> {
+  label: string;
+  value: Value | undefined;
+  onChange: (value: Value) => void;
+}
+
+function Count({ label, value, onChange }: BlankProps<number>) {
+  return (
+    <InputNumber
+      aria-label={label}
+      className="counting-blank"
+      min={1}
+      max={1000}
+      precision={0}
+      value={value ?? null}
+      onChange={(count) => count !== null && onChange(count)}
+    />
+  );
+}
+
+function Length({ label, value, onChange }: BlankProps<string>) {
+  return (
+    <Input
+      aria-label={label}
+      className="counting-blank"
+      inputMode="decimal"
+      value={value ?? ""}
+      onChange={(event) => onChange(event.target.value)}
+    />
+  );
+}
+
+function UnitChoice({ draft, set }: SentenceProps): ReactNode {
+  return (
+    <Select
+      aria-label="unit"
+      value={draft.unit ?? "mm"}
+      options={UNITS}
+      onChange={(unit: string) => set({ unit })}
+    />
+  );
+}
+
+function Faults({ problem }: { problem: ApiError | null }) {
+  const show = useShow();
+  if (!problem) return null;
+  const texts =
+    problem.faults.length > 0 ? problem.faults.map((f) => f.message) : [problem.message];
+  return (
+    <ul className="counting-faults" role="alert">
+      {texts.map((text) => (
+        <li key={text}>{show(text)}. The drawing shows what it was before.</li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,73 @@
+import { useState } from "react";
+
+import { useWords } from "../api";
+import { useShow } from "../app/settings";
+import { PARTS_DRAWN } from "./partsDrawn";
+import type { Kind } from "./draft";
+
+/** A labelled drawing; pointing at a part tells what it is for and how to handle it. */
+export function PartsDrawing({ kind }: { kind: Kind }) {
+  const show = useShow();
+  const { data: words } = useWords();
+  const [picked, setPicked] = useState<string | null>(null);
+  const known = words?.kinds.find((one) => one.kind === kind);
+  const drawn = PARTS_DRAWN[kind];
+  const part = known?.parts.find(({ id }) => id === picked) ?? known?.parts[0];
+  return (
+    <section className="card parts" aria-label="parts">
+      <h2>Its parts</h2>
+      <svg
+        viewBox="0 0 760 250"
+        className="parts-drawing"
+        role="group"
+        aria-label="labelled drawing"
+      >
+        {drawn.map(({ id, path, tone }, index) => (
+          <path
+            key={`${id} ${index}`}
+            d={path}
+            className={`part-shape ${tone}`}
+            data-picked={id === part?.id}
+          />
+        ))}
+        {known?.parts.map(({ id, name }) => {
+          const label = drawn.find((one) => one.id === id)?.label;
+          if (!label) return null;
+          return (
+            <g
+              key={id}
+              className="part-label"
+              tabIndex={0}
+              role="button"
+              aria-pressed={id === part?.id}
+              onMouseEnter={() => setPicked(id)}
+              onFocus={() => setPicked(id)}
+              onClick={() => setPicked(id)}
+            >
+              <line
+                x1={label.x}
+                y1={label.y + (label.y < label.toY ? 4 : -14)}
+                x2={label.toX}
+                y2={label.toY}
+              />
+              <text x={label.x} y={label.y}>
+                {show(name)}
+              </text>
+            </g>
+          );
+        })}
+      </svg>
+      {part && (
+        <p className="parts-words" role="status">
+          <b>{show(part.name)}.</b> {show(part.purpose)} {show(part.handling)}
+        </p>
+      )}
+      {known && known.faces.length > 0 && (
+        <p className="quiet">
+          Each pair of faces has a zero of its own:{" "}
+          {known.faces.map(({ name, measures }) => `${show(name)} for ${measures}`).join("; ")}.
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,91 @@
+import { CaretRightOutlined, PauseOutlined } from "@ant-design/icons";
+import { Button, Slider } from "antd";
+import { useEffect, useState } from "react";
+
+import type { Description } from "../api";
+import { useShow } from "../app/settings";
+import { useDraftDesk } from "../desk/useDesk";
+import { Strip } from "../strip";
+import type { Draft } from "./draft";
+
+interface Props {
+  record: Draft;
+  description: Description;
+}
+
+const STEP_MILLISECONDS = 1100;
+
+/** The described scales to play with: dragged open, or in slow motion, line after line. */
+export function ScalesOnTrial({ record, description }: Props) {
+  const show = useShow();
+  const desk = useDraftDesk(record, { fineAs: "line" });
+  const [step, setStep] = useState<number | null>(0);
+  const [running, setRunning] = useState(false);
+  const { slide } = description;
+  const shown = step === null ? null : (slide[step] ?? null);
+  const { answer, entry } = desk;
+
+  useEffect(() => {
+    if (!running) return undefined;
+    const clock = setInterval(() => {
+      setStep((now) => ((now ?? -1) + 1) % Math.max(slide.length, 1));
+    }, STEP_MILLISECONDS);
+    return () => {
+      clearInterval(clock);
+    };
+  }, [running, slide.length]);
+
+  function drag(position: number) {
+    setRunning(false);
+    setStep(null);
+    desk.move(position);
+  }
+  const dragged = answer?.read == null ? "" : `reads ${answer.read} ${unitOf(description)}`;
+  return (
+    <section className="card trial" aria-label="drawing">
+      <Strip
+        instrument={description}
+        face="outside"
+        position={shown ? shown.position : (entry.position ?? answer?.position ?? 0)}
+        live
+        answer={shown ? null : answer}
+        zeroError={0}
+        {...(shown ? { meeting: shown.lines } : {})}
+        label="scales of the described tool"
+        readOut={shown?.words ?? dragged}
+        onMove={drag}
+        onRelease={desk.release}
+      />
+      <div className="trial-slide">
+        <Button
+          icon={running ? <PauseOutlined /> : <CaretRightOutlined />}
+          disabled={slide.length === 0}
+          onClick={() => {
+            setStep((now) => now ?? 0);
+            setRunning(!running);
+          }}
+        >
+          {running ? "Hold" : "Line after line"}
+        </Button>
+        <Slider
+          className="trial-slider"
+          min={0}
+          max={Math.max(slide.length - 1, 1)}
+          value={step ?? 0}
+          disabled={slide.length === 0}
+          tooltip={{ open: false }}
+          onChange={(at: number) => {
+            setRunning(false);
+            setStep(at);
+          }}
+          ariaLabelForHandle="step of the slide"
+        />
+        <span className="trial-words" data-testid="slide">
+          {show(shown ? shown.words : dragged || "drag the scales open")}
+        </span>
+      </div>
+    </section>
+  );
+}
+
+const unitOf = ({ kind, unit }: Description) => (kind === "angular" ? "" : unit);

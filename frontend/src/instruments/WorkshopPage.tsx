@@ -1,0 +1,139 @@
+import { App, Button, Segmented, Skeleton } from "antd";
+import { useState } from "react";
+
+import {
+  ApiError,
+  useAmendTool,
+  useDescription,
+  useKeepTool,
+  useTools,
+  type Description,
+  type Tool,
+} from "../api";
+import { useShow } from "../app/settings";
+import { Working } from "../results/Working";
+import { AppearanceChoices } from "./AppearanceChoices";
+import { Counting } from "./Counting";
+import { asked, STARTS, type Draft, type Kind } from "./draft";
+import "./instruments.css";
+import { PartsDrawing } from "./PartsDrawing";
+import { PitchSheet } from "./PitchSheet";
+import { ScalesOnTrial } from "./ScalesOnTrial";
+import { ToolShelf } from "./ToolShelf";
+
+/** The workshop: describe a tool by looking and counting, see it drawn, trust its least count. */
+export function WorkshopPage() {
+  const { data: tools } = useTools();
+  const [draft, setDraft] = useState<Draft>(STARTS.vernier);
+  const [edited, setEdited] = useState<Tool | null>(null);
+  const description = useDescription(asked(draft));
+  const problem = description.error instanceof ApiError ? description.error : null;
+  const take = (from: Draft, tool: Tool | null) => {
+    setDraft(from);
+    setEdited(tool);
+  };
+  return (
+    <div className="page workshop">
+      <div className="page-head">
+        <h1>Instruments</h1>
+        <Segmented<Kind>
+          value={(draft.kind as Kind | undefined) ?? "vernier"}
+          onChange={(kind) => take({ ...STARTS[kind], name: draft.name ?? "" }, null)}
+          options={[
+            { value: "vernier", label: "caliper" },
+            { value: "screw", label: "screw gauge" },
+            { value: "angular", label: "divided circle" },
+          ]}
+        />
+        <KeepTool draft={draft} edited={edited} ready={!problem} onKept={() => setEdited(null)} />
+      </div>
+      <Counting draft={draft} problem={problem} onChange={setDraft} />
+      {description.data ? (
+        <Described draft={draft} description={description.data} onChange={setDraft} />
+      ) : (
+        <Skeleton active />
+      )}
+      {draft.kind === "screw" && <PitchSheet draft={draft} onChange={setDraft} />}
+      <PartsDrawing kind={(draft.kind as Kind | undefined) ?? "vernier"} />
+      <ToolShelf tools={tools ?? []} onTake={take} />
+    </div>
+  );
+}
+
+interface DescribedProps {
+  draft: Draft;
+  description: Description;
+  onChange: (draft: Draft) => void;
+}
+
+/** The drawing and what follows from it: least count by both routes, pattern, remarks. */
+function Described({ draft, description, onChange }: DescribedProps) {
+  const show = useShow();
+  return (
+    <>
+      <ScalesOnTrial
+        key={`${description.kind} ${description.fine_divisions} ${description.span} ${description.numbering}`}
+        record={asked(draft)}
+        description={description}
+      />
+      <div className="workshop-facts">
+        <section className="card" aria-label="least count">
+          <h2>
+            {show("Least count")}{" "}
+            <span className="part-fine mark-fine" data-testid="least-count">
+              {description.useless ? "none" : show(description.least_count_text)}
+            </span>
+          </h2>
+          <Working steps={description.derivation} />
+          {description.notes.map((note) => (
+            <p key={note.text} className={note.warning ? "note warning" : "note"}>
+              {show(note.text)}
+            </p>
+          ))}
+        </section>
+        <AppearanceChoices draft={draft} description={description} onChange={onChange} />
+      </div>
+    </>
+  );
+}
+
+interface KeepProps {
+  draft: Draft;
+  edited: Tool | null;
+  ready: boolean;
+  onKept: () => void;
+}
+
+function KeepTool({ draft, edited, ready, onKept }: KeepProps) {
+  const { message } = App.useApp();
+  const keep = useKeepTool();
+  const amend = useAmendTool();
+  const name = draft.name?.trim() ?? "";
+  const outcome = {
+    onSuccess: () => {
+      void message.success(`“${name}” is among your tools.`);
+      onKept();
+    },
+    onError: (problem: Error) => void message.error(problem.message),
+  };
+  return (
+    <div className="page-acts">
+      {edited && (
+        <Button
+          disabled={!ready || name === ""}
+          onClick={() => amend.mutate({ seen: edited, ...asked(draft), name }, outcome)}
+        >
+          Change “{edited.name}”
+        </Button>
+      )}
+      <Button
+        type="primary"
+        disabled={!ready || name === ""}
+        loading={keep.isPending}
+        onClick={() => keep.mutate({ ...asked(draft), name }, outcome)}
+      >
+        Keep this tool
+      </Button>
+    </div>
+  );
+}

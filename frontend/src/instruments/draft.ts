@@ -1,0 +1,48 @@
+import type { Instrument, Schemas } from "../api";
+
+/** A description in the making: the fields of an instrument as they are typed. */
+export type Draft = Schemas["InstrumentFields"];
+export type Kind = Instrument["kind"];
+
+/** What a description starts from when nothing is known but the kind. */
+export const STARTS: Record<Kind, Draft> = {
+  vernier: {
+    kind: "vernier",
+    unit: "mm",
+    main_division: "1",
+    fine_divisions: 20,
+    span: 39,
+    numbering: "with",
+    range: ["0", "150"],
+  },
+  screw: {
+    kind: "screw",
+    unit: "mm",
+    pitch: "0.5",
+    main_division: "0.5",
+    fine_divisions: 50,
+    range: ["0", "25"],
+  },
+  angular: {
+    kind: "angular",
+    unit: "arcmin",
+    main_division: "30",
+    fine_divisions: 30,
+    span: 29,
+    numbering: "with",
+  },
+};
+
+/** The draft as the server is asked about it: decimal commas as points, nothing empty. */
+export function asked(draft: Draft): Draft {
+  const plain = (text: string | undefined) => text?.trim().replace(",", ".");
+  const { main_division: division, pitch, range, name, ...rest } = draft;
+  const ends = range?.map((end) => plain(end) ?? "");
+  return {
+    ...rest,
+    ...(name ? { name } : {}),
+    ...(division === undefined ? {} : { main_division: plain(division) ?? "" }),
+    ...(pitch === undefined ? {} : { pitch: plain(pitch) ?? "" }),
+    ...(ends && ends.some((end) => end !== "") ? { range: ends } : {}),
+  };
+}

@@ -1,0 +1,77 @@
+import { App, Input, Radio, Skeleton } from "antd";
+import { useState } from "react";
+
+import { useChangeSettings, useSettingsQuery, useWords, type Concept } from "../api";
+import "./words.css";
+
+/** Every course's words for the same things, and how not to hurt yourself or the tool. */
+export function WordsPage() {
+  const { data: words } = useWords();
+  const [wanted, setWanted] = useState("");
+  const needle = wanted.trim().toLowerCase();
+  const found = (words?.concepts ?? []).filter((concept) =>
+    [...concept.words, concept.meaning].join(" ").toLowerCase().includes(needle),
+  );
+  return (
+    <div className="page words">
+      <div className="page-head">
+        <h1>Words and care</h1>
+        <div className="page-acts">
+          <Input
+            allowClear
+            placeholder="Find a word"
+            aria-label="Find a word"
+            value={wanted}
+            onChange={(event) => setWanted(event.target.value)}
+          />
+        </div>
+      </div>
+      {!words && <Skeleton active />}
+      <p className="quiet">
+        Courses name the same thing differently. Pick your word, and Metrion uses it.
+      </p>
+      <section className="card" aria-label="glossary">
+        {found.map((concept) => (
+          <Entry key={concept.id} concept={concept} />
+        ))}
+        {words && found.length === 0 && <p className="words-none">No word like “{wanted}”.</p>}
+      </section>
+      <h2>Care and safety</h2>
+      <section className="card care" aria-label="care and safety">
+        {words?.care.map(({ title, text }) => (
+          <div key={title}>
+            <h3>{title}</h3>
+            <p>{text}</p>
+          </div>
+        ))}
+      </section>
+    </div>
+  );
+}
+
+function Entry({ concept }: { concept: Concept }) {
+  const { data: settings } = useSettingsQuery();
+  const change = useChangeSettings();
+  const { message } = App.useApp();
+  const own = settings?.words?.[concept.id] ?? concept.words[0];
+  function pick(word: string) {
+    change.mutate(
+      { words: { ...settings?.words, [concept.id]: word } },
+      { onError: (problem) => void message.error(problem.message) },
+    );
+  }
+  return (
+    <article className="word">
+      <h3>{own}</h3>
+      <p>{concept.meaning}</p>
+      {concept.words.length > 1 && (
+        <Radio.Group
+          aria-label={`your word for ${concept.words[0] ?? ""}`}
+          value={own}
+          onChange={(event) => pick(String(event.target.value))}
+          options={concept.words.map((word) => ({ value: word, label: word }))}
+        />
+      )}
+    </article>
+  );
+}
