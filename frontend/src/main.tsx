@@ -3,8 +3,8 @@ import "@fontsource/barlow/500.css";
 import "@fontsource/barlow/600.css";
 import "@fontsource/barlow-semi-condensed/500.css";
 import "@fontsource/barlow-semi-condensed/600.css";
-// Barlow has no prime: minutes and inches come from here.
-import "@fontsource/source-sans-3/latin-500.css";
+// What Barlow lacks: signs of mathematics, Greek letters, the Enter sign.
+import "@fontsource/noto-sans-math/400.css";
 import "antd/dist/reset.css";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";

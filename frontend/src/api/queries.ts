@@ -103,7 +103,14 @@ export function useChangeSettings() {
   return useMutation({
     mutationFn: (settings: Schemas["Settings"]) =>
       body(client.PATCH("/api/settings", { body: settings })),
+    // A choice shows at once; what the server says of it comes after.
+    onMutate: (some) => {
+      const before = queries.getQueryData<Schemas["Settings"]>(SETTINGS);
+      queries.setQueryData(SETTINGS, { ...before, ...some });
+      return before;
+    },
     onSuccess: (settings) => queries.setQueryData(SETTINGS, settings),
+    onError: (_problem, _some, before) => queries.setQueryData(SETTINGS, before),
   });
 }
 
