@@ -29,7 +29,27 @@ def _look_at_the_zero(page: Page) -> None:
 
 def _open_the_shelf(page: Page) -> None:
     page.get_by_role("button", name="Add a tool").click()
-    page.get_by_text("Caliper, twenty wide divisions").click()
+    page.get_by_text("One of yours").wait_for()
+
+
+def _turn_the_screw(page: Page) -> None:
+    page.keyboard.type("4.5 38")
+    page.locator(".part-result output", has_text="4.95").wait_for()
+
+
+def _third_line(page: Page) -> None:
+    page.get_by_role("slider", name="step of the slide").focus()
+    for _ in range(3):
+        page.keyboard.press("ArrowRight")
+
+
+def _turn_the_circle(page: Page) -> None:
+    page.get_by_text("divided circle", exact=True).click()
+    page.get_by_text("arc minutes").wait_for()
+    page.get_by_role("slider", name="scales of the described tool").focus()
+    for _ in range(9):
+        page.keyboard.press("Shift+ArrowRight")
+    page.keyboard.press("ArrowRight")
 
 
 Act = Callable[[Page], None]
@@ -40,6 +60,10 @@ VIEWS: dict[str, tuple[str, str, Act | None]] = {
     "quantity-dark": ("dark", "/sheets/spare-parts/quantities/spreader", _type_a_reading),
     "zero": ("light", "/sheets/spare-parts/quantities/ferrule", _look_at_the_zero),
     "tool": ("light", "/sheets/sail-film", _open_the_shelf),
+    "screw": ("light", "/sheets/bridle-line/quantities/standoff", _turn_the_screw),
+    "instruments": ("light", "/instruments", _third_line),
+    "circle": ("dark", "/instruments", _turn_the_circle),
+    "words": ("light", "/words", None),
     "settings": ("light", "/settings", None),
 }
 

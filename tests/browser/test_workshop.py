@@ -51,9 +51,9 @@ def test_two_lines_that_meet_at_once_are_shown(page: Page, server: str) -> None:
     page.goto(f"{server}/instruments")
     describe(page, fine_divisions="10", main_divisions="8")
     expect(page.get_by_text("2 lines meet at once, lines 1 and 6")).to_be_visible()
-    page.get_by_role("slider", name="step of the slide").focus()
-    page.keyboard.press("ArrowRight")
+    page.get_by_role("button", name="Show it").click()
     expect(page.locator(".fine-scale .meeting")).to_have_count(2)
+    expect(page.get_by_test_id("slide")).to_contain_text("lines 1 and 6 meet")
 
 
 def test_a_useless_scale_is_drawn_with_the_reason(page: Page, server: str) -> None:
@@ -152,6 +152,20 @@ def test_a_sleeve_with_every_second_turn_marked_asks_for_the_turn(page: Page, se
     expect(page.locator(".part-read output")).to_have_text("4.88")
     page.get_by_role("button", name="Record").click()
     expect(page.locator("tr.reading")).to_contain_text("4.88")
+
+
+def test_a_depth_is_measured_with_its_own_face(page: Page, server: str) -> None:
+    page.goto(f"{server}/sheets/spare-parts")
+    page.get_by_role("button", name="New quantity").click()
+    dialog = page.get_by_role("dialog")
+    expect(dialog.get_by_text("Jaw points and cut edges are sharp.")).to_be_visible()
+    dialog.get_by_label("What is measured").fill("Ferrule, depth")
+    dialog.get_by_text("depth rod: depths").click()
+    dialog.get_by_role("button", name="Measure it").click()
+    # The zero of the outside jaws is not that of the depth rod.
+    expect(page.get_by_label("zero error, tap to change")).to_have_text("not looked at")
+    page.keyboard.type("21 4")
+    expect(page.locator(".part-result output")).to_have_text("21.20")
 
 
 def test_the_word_of_the_course_is_used_everywhere(page: Page, server: str) -> None:

@@ -217,7 +217,7 @@ def test_the_migrations_make_just_the_tables_of_the_models(store: Store) -> None
 
 
 def test_there_is_a_sample_of_every_release() -> None:
-    assert [path.stem for path in SAMPLES] == ["0.1.0"]
+    assert [path.stem for path in SAMPLES] == ["0.1.0", "0.2.0"]
 
 
 @pytest.mark.parametrize("sample", SAMPLES, ids=lambda path: path.stem)

@@ -1844,6 +1844,7 @@ export interface components {
         };
         Kind: {
             kind: string;
+            care: string;
             parts: components["schemas"]["Part"][];
             faces: components["schemas"]["Face"][];
         };

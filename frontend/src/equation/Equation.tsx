@@ -107,7 +107,7 @@ export function Equation({ ref, zero, children, ...props }: EquationProps) {
             ref={fine}
             className="blank"
             aria-label={fineLabel}
-            inputMode={fineAs === "line" ? "numeric" : "decimal"}
+            inputMode="decimal"
             autoComplete="off"
             value={show(entry.fine)}
             size={Math.max(3, entry.fine.length)}

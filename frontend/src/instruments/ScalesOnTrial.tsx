@@ -11,15 +11,22 @@ import type { Draft } from "./draft";
 interface Props {
   record: Draft;
   description: Description;
+  /** A place to be shown first; null for closed. */
+  start: number | null;
 }
 
 const STEP_MILLISECONDS = 1100;
 
 /** The described scales to play with: dragged open, or in slow motion, line after line. */
-export function ScalesOnTrial({ record, description }: Props) {
+export function ScalesOnTrial({ record, description, start }: Props) {
   const show = useShow();
   const desk = useDraftDesk(record, { fineAs: "line" });
-  const [step, setStep] = useState<number | null>(0);
+  const [step, setStep] = useState<number | null>(() =>
+    Math.max(
+      0,
+      description.slide.findIndex(({ position }) => position === start),
+    ),
+  );
   const [running, setRunning] = useState(false);
   const { slide } = description;
   const shown = step === null ? null : (slide[step] ?? null);

@@ -69,10 +69,12 @@ interface DescribedProps {
 /** The drawing and what follows from it: least count by both routes, pattern, remarks. */
 function Described({ draft, description, onChange }: DescribedProps) {
   const show = useShow();
+  const [shown, setShown] = useState<number | null>(null);
   return (
     <>
       <ScalesOnTrial
-        key={`${description.kind} ${description.fine_divisions} ${description.span} ${description.numbering}`}
+        start={shown}
+        key={`${shown} ${description.kind} ${description.fine_divisions} ${description.span} ${description.numbering}`}
         record={asked(draft)}
         description={description}
       />
@@ -88,6 +90,11 @@ function Described({ draft, description, onChange }: DescribedProps) {
           {description.notes.map((note) => (
             <p key={note.text} className={note.warning ? "note warning" : "note"}>
               {show(note.text)}
+              {note.position !== null && (
+                <Button type="link" onClick={() => setShown(note.position)}>
+                  Show it
+                </Button>
+              )}
             </p>
           ))}
         </section>

@@ -1,7 +1,7 @@
-import { App, Form, Input, InputNumber, Modal, Select } from "antd";
+import { App, Form, Input, InputNumber, Modal, Segmented, Select } from "antd";
 import { useState } from "react";
 
-import { newId, useAddQuantity, type Sheet } from "../api";
+import { newId, useAddQuantity, useWords, type Sheet } from "../api";
 import { useShow } from "../app/settings";
 import { InstrumentDialog } from "../instruments/InstrumentDialog";
 
@@ -15,6 +15,8 @@ interface Answers {
   name: string;
   symbol?: string;
   instrument: string;
+  /** Not asked for where there is but one pair. */
+  face?: string;
   items: number;
 }
 
@@ -26,11 +28,18 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
   const [describing, setDescribing] = useState(sheet.instruments.length === 0);
   const add = useAddQuantity(sheet.id);
 
-  function keep({ name, symbol, instrument, items }: Answers) {
+  const { data: words } = useWords();
+  const picked =
+    (Form.useWatch("instrument", form) as string | undefined) ?? sheet.instruments.at(-1)?.id;
+  const kind = sheet.instruments.find(({ id }) => id === picked)?.kind;
+  const known = words?.kinds.find((one) => one.kind === kind);
+  const faces = known?.faces ?? [];
+
+  function keep({ name, symbol, instrument, face = "outside", items }: Answers) {
     const id = newId();
     // Zero checks made on these faces before are taken over: looking once is enough.
     const zero = sheet.zero_checks
-      .filter((check) => check.instrument === instrument && check.face === "outside")
+      .filter((check) => check.instrument === instrument && check.face === face)
       .map((check) => check.id);
     add.mutate(
       {
@@ -38,7 +47,7 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
         name: name.trim(),
         symbol: symbol?.trim() ?? "",
         instrument,
-        face: "outside",
+        face,
         items,
         zero,
       },
@@ -64,6 +73,7 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
     <Modal
       open
       title="New quantity"
+      width={600}
       okText="Measure it"
       confirmLoading={add.isPending}
       onOk={() => form.submit()}
@@ -74,7 +84,7 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
         layout="vertical"
         requiredMark={false}
         onFinish={keep}
-        initialValues={{ items: 1, instrument: sheet.instruments.at(-1)?.id }}
+        initialValues={{ items: 1, face: "outside", instrument: sheet.instruments.at(-1)?.id }}
       >
         <Form.Item
           name="name"
@@ -109,6 +119,16 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
             }}
           />
         </Form.Item>
+        {faces.length > 1 && (
+          <Form.Item name="face" label="Taken with">
+            <Segmented
+              options={faces.map(({ id, name, measures }) => ({
+                value: id,
+                label: `${name}: ${measures}`,
+              }))}
+            />
+          </Form.Item>
+        )}
         <Form.Item
           name="items"
           label="How many alike lie in one stack"
@@ -116,6 +136,7 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
         >
           <InputNumber min={1} max={100000} precision={0} />
         </Form.Item>
+        {known && <p className="quantity-care">{show(known.care)}</p>}
       </Form>
     </Modal>
   );

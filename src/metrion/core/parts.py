@@ -122,3 +122,19 @@ FACES: dict[Kind, tuple[Face, ...]] = {
     Kind.ANGULAR: (),
 }
 """The faces of every kind."""
+
+KIND_CARE: dict[Kind, str] = {
+    Kind.VERNIER: (
+        "Jaw points and cut edges are sharp. Never measure anything that moves or turns, and keep "
+        "to the rules of your lab."
+    ),
+    Kind.SCREW: (
+        "Turn the thimble to come near and the ratchet to touch; never force it. Keep to the rules "
+        "of your lab."
+    ),
+    Kind.ANGULAR: (
+        "Discharge lamps carry high voltage, are hot, and some give ultraviolet. Never look into a "
+        "laser or at the sun through a telescope. Keep to the rules of your lab."
+    ),
+}
+"""What to mind with every kind, shortly."""

@@ -531,6 +531,7 @@ class KindSchema(Schema):
     """The parts and faces of a kind of instrument."""
 
     kind = _text()
+    care = _text()
     parts = _many(PartSchema)
     faces = _many(FaceSchema)
 

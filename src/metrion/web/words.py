@@ -8,7 +8,7 @@ from typing import Any
 from flask_smorest import Blueprint
 
 from metrion.core.instruments import Kind
-from metrion.core.parts import FACES, PARTS
+from metrion.core.parts import FACES, KIND_CARE, PARTS
 from metrion.core.words import CARE, CONCEPTS
 from metrion.web.schemas import WordsSchema
 
@@ -26,6 +26,7 @@ def get_words() -> dict[str, Any]:
             {
                 "kind": str(kind),
                 "parts": [asdict(part) for part in PARTS[kind]],
+                "care": KIND_CARE[kind],
                 "faces": [asdict(face) for face in FACES[kind]],
             }
             for kind in Kind
