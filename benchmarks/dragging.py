@@ -8,17 +8,15 @@ Run with ``make benchmarks``.
 
 from __future__ import annotations
 
-import os
 import statistics
 import sys
-import tempfile
 from pathlib import Path
 
-from playwright.sync_api import Page, sync_playwright
+from playwright.sync_api import Page
 
 sys.path.insert(0, str(Path(__file__).parents[1]))
 
-from tests.browser.conftest import SWITCHES, running
+from tests.browser.conftest import demo_in_browser
 
 WATCH = """
 () => {
@@ -64,14 +62,7 @@ def dragged(page: Page) -> list[float]:
 def main() -> None:
     """Print the table."""
     print(f"{'instrument':26}{'frames':>8}{'median':>9}{'longest':>9}{'over 33 ms':>12}")
-    with (
-        tempfile.TemporaryDirectory() as folder,
-        running(Path(folder)) as address,
-        sync_playwright() as playwright,
-    ):
-        browser = playwright.chromium.launch(
-            executable_path=os.environ.get("CHROMIUM", "/usr/bin/chromium"), args=SWITCHES
-        )
+    with demo_in_browser() as (browser, address):
         for name, path in VIEWS.items():
             page = browser.new_page(viewport={"width": 1280, "height": 800})
             page.goto(f"{address}/sheets/{path}")
@@ -81,7 +72,6 @@ def main() -> None:
             middle = statistics.median(frames)
             print(f"{name:26}{len(frames):8}{middle:9.1f}{max(frames):9.1f}{over:12}")
             page.close()
-        browser.close()
 
 
 if __name__ == "__main__":

@@ -9,17 +9,15 @@ Run with ``make benchmarks``.
 
 from __future__ import annotations
 
-import os
 import statistics
 import sys
-import tempfile
 from pathlib import Path
 
-from playwright.sync_api import Page, sync_playwright
+from playwright.sync_api import Page
 
 sys.path.insert(0, str(Path(__file__).parents[1]))
 
-from tests.browser.conftest import SWITCHES, running
+from tests.browser.conftest import demo_in_browser
 
 WATCH = """
 () => {
@@ -71,21 +69,13 @@ def typed(page: Page) -> list[float]:
 
 def main() -> None:
     """Print the table."""
-    with (
-        tempfile.TemporaryDirectory() as folder,
-        running(Path(folder)) as address,
-        sync_playwright() as playwright,
-    ):
-        browser = playwright.chromium.launch(
-            executable_path=os.environ.get("CHROMIUM", "/usr/bin/chromium"), args=SWITCHES
-        )
+    with demo_in_browser() as (browser, address):
         page = browser.new_page(viewport={"width": 1280, "height": 800})
         page.goto(f"{address}/sheets/spare-parts/quantities/spreader")
         page.get_by_label("main reading").wait_for()
         page.evaluate(WATCH)
         keys = sorted(typed(page))
         bare = statistics.median(page.evaluate(BARE))
-        browser.close()
     middle = statistics.median(keys)
     print(f"keys measured                  {len(keys)}")
     print(f"digit to strip and sum, median {middle:6.1f} ms")

@@ -2,17 +2,15 @@
 
 from __future__ import annotations
 
-import os
 import sys
-import tempfile
 from collections.abc import Callable
 from pathlib import Path
 
-from playwright.sync_api import Page, sync_playwright
+from playwright.sync_api import Page
 
 sys.path.insert(0, str(Path(__file__).parents[1]))
 
-from tests.browser.conftest import SWITCHES, running
+from tests.browser.conftest import demo_in_browser
 
 
 def _type_a_reading(page: Page) -> None:
@@ -71,14 +69,7 @@ VIEWS: dict[str, tuple[str, str, Act | None]] = {
 def main(target: Path) -> None:
     """Write the pictures into ``target``."""
     target.mkdir(parents=True, exist_ok=True)
-    with (
-        tempfile.TemporaryDirectory() as folder,
-        running(Path(folder)) as address,
-        sync_playwright() as playwright,
-    ):
-        browser = playwright.chromium.launch(
-            executable_path=os.environ.get("CHROMIUM", "/usr/bin/chromium"), args=SWITCHES
-        )
+    with demo_in_browser() as (browser, address):
         for name, (scheme, path, act) in VIEWS.items():
             page = browser.new_page(
                 viewport={"width": 1280, "height": 800},
@@ -93,7 +84,6 @@ def main(target: Path) -> None:
             page.wait_for_timeout(400)
             page.screenshot(path=target / f"{name}.png")
             page.close()
-        browser.close()
 
 
 if __name__ == "__main__":

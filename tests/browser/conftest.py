@@ -5,11 +5,13 @@ import re
 import subprocess
 import sys
 from collections.abc import Iterator
+from contextlib import contextmanager
 from pathlib import Path
+from tempfile import TemporaryDirectory
 from typing import Any
 
 import pytest
-from playwright.sync_api import Page, expect
+from playwright.sync_api import Browser, Page, expect, sync_playwright
 
 SWITCHES = [
     "--headless",
@@ -71,6 +73,20 @@ class running:  # noqa: N801 - reads as a phrase
         self.process.wait()
         assert self.process.stdout is not None
         self.process.stdout.close()
+
+
+@contextmanager
+def demo_in_browser() -> Iterator[tuple[Browser, str]]:
+    """A browser and the address of fresh demo data, for scripts that take pictures or measure."""
+    with (
+        TemporaryDirectory() as folder,
+        running(Path(folder)) as address,
+        sync_playwright() as playwright,
+    ):
+        executable = os.environ.get("CHROMIUM", "/usr/bin/chromium")
+        browser = playwright.chromium.launch(executable_path=executable, args=SWITCHES)
+        yield browser, address
+        browser.close()
 
 
 @pytest.fixture

@@ -73,7 +73,7 @@ def test_with_the_keyboard_alone(page: Page, server: str, tmp_path: Path) -> Non
     expect(page.get_by_role("dialog").get_by_label("main reading")).to_be_focused()
     page.keyboard.type("-1 17")
     expect(page.get_by_test_id("zero-outcome")).to_have_text(
-        "Zero error −0.15 mm: this tool reads too little. Correction +0.15 mm."
+        "Zero error −0.15 mm: it reads too little. Correction +0.15 mm, minus the error."
     )
     press(page, "Enter")
     expect(page.get_by_label("zero error, tap to change")).to_have_text("(−0.15)")
@@ -249,7 +249,7 @@ def test_what_is_wrong_with_a_file_is_told_in_full(page: Page, server: str, tmp_
     expect(dialog.get_by_text("Nothing was stored.")).to_be_visible()
     expect(dialog.locator("li")).to_have_count(2)
     dialog.get_by_role("button", name="OK").click()
-    expect(page.locator(".sheet-card")).to_have_count(4)
+    expect(page.locator(".sheet-card")).to_have_count(5)
 
 
 def test_the_trash_can_be_undone(page: Page, server: str) -> None:

@@ -19,6 +19,7 @@ export type Concept = Schemas["Concept"];
 export type Words = Schemas["Words"];
 export type Tool = Schemas["Tool"];
 export type Description = Schemas["Description"];
+export type Hint = Schemas["Hint"];
 export type Settings = Schemas["Settings"];
 export type FineAs = Instrument["fine_as"];
 

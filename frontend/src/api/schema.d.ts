@@ -1439,6 +1439,10 @@ export interface components {
             id: string;
             version: number;
             place: string;
+            approach: string;
+            reader: string;
+            note: string;
+            meets: string;
             excluded: string;
             main: string;
             line: string;
@@ -1469,6 +1473,10 @@ export interface components {
             settled: boolean;
             without: string | null;
         };
+        Hint: {
+            code: string;
+            message: string;
+        };
         Quantity: {
             id: string;
             version: number;
@@ -1491,6 +1499,8 @@ export interface components {
             result: components["schemas"]["Result"];
             working: components["schemas"]["Step"][];
             flags: components["schemas"]["Flag"][];
+            hints: components["schemas"]["Hint"][];
+            advice: string;
         };
         Derived: {
             id: string;
@@ -1612,6 +1622,10 @@ export interface components {
             place?: string | null;
             excluded?: string | null;
             note?: string | null;
+            /** @enum {string|null} */
+            approach?: "opening" | "closing" | null;
+            reader?: string | null;
+            meets?: string | null;
             looked_again?: string[];
             quantity: string;
             id?: string;
@@ -1623,6 +1637,10 @@ export interface components {
             place?: string | null;
             excluded?: string | null;
             note?: string | null;
+            /** @enum {string|null} */
+            approach?: "opening" | "closing" | null;
+            reader?: string | null;
+            meets?: string | null;
             looked_again?: string[];
             why?: string;
         };

@@ -44,6 +44,7 @@ interface TakenUp {
 function QuantityDesk({ sheet, quantity, instrument }: Props) {
   const { message } = App.useApp();
   const [takenUp, setTakenUp] = useState<TakenUp | null>(null);
+  const [blind, setBlind] = useState(false);
   const amend = useAmendReading(sheet.id);
   const alter = (reading: Reading, change: Omit<Parameters<typeof amend.mutate>[0], "seen">) =>
     amend.mutate(
@@ -82,6 +83,8 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
           key={changing?.id ?? "new"}
           {...{ sheet, quantity, instrument, changing }}
           looked={takenUp?.to === "look" ? takenUp.reading : null}
+          blind={blind}
+          onBlind={setBlind}
           onDone={() => setTakenUp(null)}
         />
       )}
@@ -91,9 +94,16 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
           instrument={instrument}
           at={takenUp?.reading.id ?? null}
           actions={actions}
+          blind={blind}
         />
       </section>
-      <ResultPanel quantity={quantity} />
+      {blind ? (
+        <section className="result-panel" aria-label="result">
+          <p className="result-head">hidden while you read blind</p>
+        </section>
+      ) : (
+        <ResultPanel quantity={quantity} />
+      )}
     </div>
   );
 }

@@ -14,6 +14,8 @@ import { useChosen, useShow } from "../app/settings";
 import { Equation, type EquationHandle } from "../equation/Equation";
 import { Strip } from "../strip";
 import { ZeroTerm } from "../zero/ZeroTerm";
+import { asFields, circumstancesOf, kept, NONE, type Circumstances } from "./circumstances";
+import { MoreBlanks } from "./MoreBlanks";
 import { PlaceBlank } from "./PlaceBlank";
 import { useBenchKeys } from "./useBenchKeys";
 import { figuresOf, useSheetDesk } from "./useDesk";
@@ -26,12 +28,16 @@ interface Props {
   changing: Reading | null;
   /** A reading that is shown on the scales to be looked at again. */
   looked: Reading | null;
+  /** Whether earlier figures are hidden while reading. */
+  blind: boolean;
+  onBlind: (blind: boolean) => void;
   /** The entry was recorded, or left. */
   onDone: () => void;
 }
 
 /** Strip and equation: where a reading is made. */
-export function Stage({ sheet, quantity, instrument, changing, looked, onDone }: Props) {
+export function Stage(props: Props) {
+  const { sheet, quantity, instrument, changing, looked, blind, onBlind, onDone } = props;
   const show = useShow();
   const { message } = App.useApp();
   const { singleKeys } = useChosen();
@@ -41,11 +47,17 @@ export function Stage({ sheet, quantity, instrument, changing, looked, onDone }:
     estimates: quantity.estimates,
   });
   const equation = useRef<EquationHandle>(null);
-  const [place, setPlace] = useState(changing?.place ?? "");
+  const [given, setGiven] = useState(changing ? circumstancesOf(changing) : NONE);
+  const [more, setMore] = useState(false);
+  const give = useCallback(
+    (some: Partial<Circumstances>) => setGiven((before) => ({ ...before, ...some })),
+    [],
+  );
   const eager = useRef(false);
   const add = useAddReading(sheet.id);
   const amend = useAmendReading(sheet.id);
   const { answer, entry } = desk;
+  const setPlace = useCallback((place: string) => give({ place }), [give]);
   const begin = useCallback(() => equation.current?.begin(), []);
 
   const fail = (problem: unknown) =>
@@ -59,13 +71,15 @@ export function Stage({ sheet, quantity, instrument, changing, looked, onDone }:
     const done = {
       onSuccess: () => {
         desk.clear();
+        setGiven(kept(given, quantity.readings));
         equation.current?.begin();
         onDone();
       },
       onError: fail,
     };
-    if (changing) amend.mutate({ seen: changing, ...figures, place, why: "changed" }, done);
-    else add.mutate({ id: newId(), quantity: quantity.id, ...figures, place: place || null }, done);
+    const fields = { ...figures, ...asFields(given) };
+    if (changing) amend.mutate({ seen: changing, ...fields, why: "changed" }, done);
+    else add.mutate({ id: newId(), quantity: quantity.id, ...fields }, done);
   }
   useEffect(() => {
     // Enter was pressed before the last figure had been answered: record with that answer.
@@ -103,11 +117,14 @@ export function Stage({ sheet, quantity, instrument, changing, looked, onDone }:
         onEnter={record}
       >
         <PlaceBlank
-          place={place}
+          place={given.place}
           readings={quantity.readings}
           onPlace={setPlace}
           onPicked={begin}
         />
+        <Button type="text" aria-expanded={more} onClick={() => setMore(!more)}>
+          {more ? "Less" : "More"}
+        </Button>
         {changing && (
           <Button size="large" onClick={onDone}>
             Leave it
@@ -125,6 +142,7 @@ export function Stage({ sheet, quantity, instrument, changing, looked, onDone }:
             : "Record ⏎"}
         </Button>
       </Equation>
+      {more && <MoreBlanks {...{ given, instrument, blind }} onGiven={give} onBlind={onBlind} />}
     </section>
   );
 }

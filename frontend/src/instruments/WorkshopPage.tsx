@@ -133,6 +133,7 @@ function KeepTool({ draft, edited, ready, onKept }: KeepProps) {
           Change “{edited.name}”
         </Button>
       )}
+      {name === "" && <span className="quiet">give it a name to keep it</span>}
       <Button
         type="primary"
         disabled={!ready || name === ""}

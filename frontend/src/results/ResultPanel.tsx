@@ -55,6 +55,12 @@ export function ResultPanel({ quantity }: { quantity: Quantity }) {
           {show(flag.message)}
         </p>
       ))}
+      {quantity.hints.map((hint) => (
+        <p key={hint.code} className="result-note warning">
+          {show(hint.message)}
+        </p>
+      ))}
+      {quantity.advice && <p className="result-note">{show(quantity.advice)}</p>}
       <p className="result-foot">
         {result.relative_percent !== null &&
           show(`The uncertainty is ${result.relative_percent} % of the value. `)}

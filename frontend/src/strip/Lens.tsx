@@ -5,8 +5,8 @@ import { useWidth } from "./useWidth";
 
 const HEIGHT = 92;
 const EDGE = 46;
-/** Below this width of a cell in px the words go under the lens. */
-const TIGHT = 140;
+const LETTER_PX = 5;
+const MARGIN_PX = 8;
 
 interface Cell {
   line: number;
@@ -23,7 +23,9 @@ export function Lens({ lines, answer }: { lines: Lines; answer: Answer | null })
   const cells = cellsOf(answer);
   const each = width / Math.max(cells.length, 1);
   const power = lensPower(lines, each);
-  const tight = each < TIGHT;
+  // Words that do not fit beside their line go under the lens.
+  const longest = Math.max(...cells.map(({ words }) => words.length));
+  const tight = longest * LETTER_PX > each / 2 - MARGIN_PX;
   return (
     <>
       <div className="lens" ref={ref} data-empty={cells.length === 0}>

@@ -13,12 +13,14 @@ export interface TallyProps {
   /** The reading that is being looked at again or changed. */
   at: string | null;
   actions: LookActions;
+  /** Whether figures are hidden, so that they do not steer the next reading. */
+  blind: boolean;
 }
 
 const COMPACT_BEYOND = 6;
 
 /** Readings as rows and as dots on one axis, with what deserves a second look beside its row. */
-export function Tally({ quantity, instrument, at, actions }: TallyProps) {
+export function Tally({ quantity, instrument, at, actions, blind }: TallyProps) {
   const show = useShow();
   const axis = axisOf(quantity, instrument.lines.least_count);
   const body = useRef<HTMLDivElement>(null);
@@ -27,6 +29,7 @@ export function Tally({ quantity, instrument, at, actions }: TallyProps) {
     body.current?.scrollTo({ top: body.current.scrollHeight });
   }, [count]);
   if (count === 0) return <EmptyTally />;
+  if (blind) return <BlindTally count={count} />;
   const decimals = decimalsOf(instrument.least_count);
   return (
     <div className="tally" ref={body} data-compact={count > COMPACT_BEYOND} tabIndex={0}>
@@ -65,6 +68,17 @@ export function Tally({ quantity, instrument, at, actions }: TallyProps) {
           ))}
         </tbody>
       </table>
+    </div>
+  );
+}
+
+function BlindTally({ count }: { count: number }) {
+  return (
+    <div className="tally-empty">
+      <p>
+        {count} reading{count === 1 ? "" : "s"} recorded, hidden so that they do not steer the next
+        one.
+      </p>
     </div>
   );
 }

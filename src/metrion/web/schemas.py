@@ -167,6 +167,10 @@ class ReadingSchema(Schema):
     id = _text()
     version = fields.Integer(required=True)
     place = _text()
+    approach = _text()
+    reader = _text()
+    note = _text()
+    meets = _text()
     excluded = _text()
     main = _text()
     line = _text()
@@ -201,6 +205,13 @@ class FlagSchema(Schema):
     without = _maybe_text()
 
 
+class HintSchema(Schema):
+    """A remark about the series, beyond the flags."""
+
+    code = _text()
+    message = _text()
+
+
 class QuantitySchema(Schema):
     """A quantity with its readings, result, working and second looks."""
 
@@ -225,6 +236,8 @@ class QuantitySchema(Schema):
     result = fields.Nested(ResultSchema, required=True)
     working = _many(StepSchema)
     flags = _many(FlagSchema)
+    hints = _many(HintSchema)
+    advice = _text()
 
 
 class DerivedSchema(Schema):
@@ -350,6 +363,9 @@ class ReadingFields(Schema):
     place = fields.String(allow_none=True, validate=validate.Length(max=100))
     excluded = fields.String(allow_none=True, validate=validate.Length(max=500))
     note = fields.String(allow_none=True, validate=validate.Length(max=1000))
+    approach = fields.String(allow_none=True, validate=validate.OneOf(["opening", "closing"]))
+    reader = fields.String(allow_none=True, validate=validate.Length(max=100))
+    meets = fields.String(allow_none=True)
     looked_again = fields.List(fields.String())
 
 

@@ -7,7 +7,9 @@ from dataclasses import replace
 from fractions import Fraction
 from typing import Any
 
+from metrion.core.advice import advice
 from metrion.core.desk import zero_words
+from metrion.core.hints import Circumstance, hints
 from metrion.core.logbook import Reviewed
 from metrion.core.measurements import Measurement, MeasurementResult, reduce_measurement
 from metrion.core.numbers import to_text
@@ -48,7 +50,25 @@ def quantity_view(reviewed: Reviewed, entry: Kept, readings: Sequence[Kept]) -> 
         "result": result_view(result),
         "working": steps_view(working(result)),
         "flags": flags_view(reviewed, entry, readings),
+        "hints": hints_view(measurement, readings),
+        "advice": shown(advice(result)),
     }
+
+
+def hints_view(measurement: Measurement, readings: Sequence[Kept]) -> list[dict[str, str]]:
+    """Remarks that use how a reading was approached and who read it."""
+    circumstances = [
+        Circumstance(_noted(entry.record, "approach"), _noted(entry.record, "reader"))
+        for entry in readings
+    ]
+    found = hints(measurement, circumstances)
+    return [{"code": hint.code, "message": shown(hint.message)} for hint in found]
+
+
+def _noted(record: dict[str, Any], name: str) -> str:
+    """A field that is kept for the record only: text, or nothing."""
+    value = record.get(name)
+    return value if isinstance(value, str) else ""
 
 
 def reading_view(measurement: Measurement, index: int, entry: Kept) -> dict[str, Any]:
@@ -59,6 +79,10 @@ def reading_view(measurement: Measurement, index: int, entry: Kept) -> dict[str,
         "id": entry.id,
         "version": entry.version,
         "place": observation.place,
+        "approach": _noted(entry.record, "approach"),
+        "reader": _noted(entry.record, "reader"),
+        "note": _noted(entry.record, "note"),
+        "meets": to_text(observation.meets) if observation.meets is not None else "",
         "excluded": observation.excluded,
         "main": " / ".join(shown(instrument.main_text(look.main)) for look in observation.looks),
         "line": " / ".join(to_text(Fraction(look.line)) for look in observation.looks),

@@ -1,0 +1,82 @@
+"""How many slips the second looks find, and how often they disturb a clean series.
+
+Simulates series of five readings: true length and scatter at random, each read off to the nearest
+step. In half of them one reading is taken one mark (or one turn) too high or too low. Prints, for
+each instrument and scatter (standard deviation in least counts), the share of slips found and the
+share of clean series with a slip, unit or outlier flag.
+
+Run ``.venv/bin/python benchmarks/slips.py [SERIES]``; 10,000 series of each sort by default.
+"""
+
+from __future__ import annotations
+
+import random
+import sys
+from fractions import Fraction
+
+from metrion.core.conventions import BUILT_IN
+from metrion.core.instruments import Instrument, Kind
+from metrion.core.measurements import Measurement
+from metrion.core.observations import Observation
+from metrion.core.review import review
+from metrion.core.scales import Look, Scale, ScrewScale, VernierScale
+
+DISTURBING = {"main-mark-slip", "unit-slip", "outlier"}
+LENGTH = 5
+SCATTERS = (0.0, 0.5, 1.0, 1.5, 2.0)
+INSTRUMENTS: dict[str, Scale] = {
+    "caliper 0.1 mm": VernierScale(Fraction(1), 10, 9),
+    "caliper 0.05 mm": VernierScale(Fraction(1), 20, 39),
+    "caliper 0.02 mm": VernierScale(Fraction(1), 50, 49),
+    "caliper 0.001 in": VernierScale(Fraction(1, 40), 25, 24),
+    "screw 0.5/50": ScrewScale(Fraction(1, 2), 50, Fraction(1, 2)),
+    "screw 1/100": ScrewScale(Fraction(1), 100, Fraction(1)),
+}
+
+
+def looks(draw: random.Random, scale: Scale, scatter: float) -> list[Look]:
+    """A clean series: the same length read five times, with a scatter in least counts."""
+    true = draw.uniform(5, 60) * float(scale.mark)
+    step = float(scale.least_count)
+    return [
+        scale.nearest(Fraction(draw.gauss(true, scatter * step)).limit_denominator(10**6))
+        for _ in range(LENGTH)
+    ]
+
+
+def codes(scale: Scale, series: list[Look]) -> list[tuple[str, int | None]]:
+    """The flags of a series."""
+    kind = Kind.SCREW if isinstance(scale, ScrewScale) else Kind.VERNIER
+    instrument = Instrument("i", "I", kind, "mm", scale)
+    observations = tuple(Observation((look,)) for look in series)
+    measured = Measurement("m", "m", instrument, BUILT_IN["half-division"], observations)
+    return [(flag.code, flag.observation) for flag in review(measured)]
+
+
+def shares(scale: Scale, scatter: float, count: int) -> tuple[float, float]:
+    """Share of slips found, share of clean series disturbed."""
+    draw = random.Random(f"{scale} {scatter}")
+    found = disturbed = 0
+    for _ in range(count):
+        clean = looks(draw, scale, scatter)
+        disturbed += any(code in DISTURBING for code, _ in codes(scale, clean))
+        slipped = looks(draw, scale, scatter)
+        at = draw.randrange(LENGTH)
+        look = slipped[at]
+        slipped[at] = Look(look.main + draw.choice([-1, 1]) * scale.mark, look.line)
+        found += ("main-mark-slip", at) in codes(scale, slipped)
+    return found / count, disturbed / count
+
+
+def main(count: int) -> None:
+    """Print the table."""
+    print(f"series of {LENGTH}, {count} of each sort; slips found / clean series disturbed, in %")
+    print(f"{'instrument':18}" + "".join(f"{f'sd {s} LC':>16}" for s in SCATTERS))
+    for name, scale in INSTRUMENTS.items():
+        cells = [shares(scale, scatter, count) for scatter in SCATTERS]
+        row = "".join(f"{100 * found:9.2f} /{100 * clean:5.2f}" for found, clean in cells)
+        print(f"{name:18}{row}")
+
+
+if __name__ == "__main__":
+    main(int(sys.argv[1]) if len(sys.argv) > 1 else 10_000)

@@ -1,0 +1,146 @@
+"""What else an experienced eye would remark on a series: none of it changes a number or a flag.
+
+These go beyond the flags of the logbook contract: they use how a reading was approached and who
+read it, and are shown beside the result only.
+"""
+
+from __future__ import annotations
+
+from collections import defaultdict
+from collections.abc import Callable, Iterator, Sequence
+from dataclasses import dataclass
+from fractions import Fraction
+from itertools import pairwise
+
+from metrion.core.drawing import fine_numerals
+from metrion.core.measurements import Measurement
+from metrion.core.observations import Sort
+from metrion.core.statistics import mean
+
+_GROUP = 2
+_APART_LEAST_COUNTS = 2
+_TREND_READINGS = 5
+_NUMBERED_CHANCE = Fraction(1, 1000)
+
+
+@dataclass(frozen=True)
+class Circumstance:
+    """How a reading was taken, where that was noted.
+
+    Attributes:
+        approach: ``opening`` or ``closing``; empty if not noted.
+        reader: who read it; empty if not noted.
+    """
+
+    approach: str = ""
+    reader: str = ""
+
+
+@dataclass(frozen=True)
+class Hint:
+    """A remark about a series.
+
+    Attributes:
+        code: which kind.
+        message: what was seen, in numbers, and what to do.
+    """
+
+    code: str
+    message: str
+
+
+def hints(measurement: Measurement, circumstances: Sequence[Circumstance]) -> list[Hint]:
+    """All remarks about a series of single readings.
+
+    Args:
+        circumstances: one for each observation, in order.
+    """
+    if measurement.sort is not Sort.SINGLE:
+        return []
+    return [
+        *_play(measurement, circumstances),
+        *_readers(measurement, circumstances),
+        *_trend(measurement),
+        *_numbered_lines(measurement),
+    ]
+
+
+def _play(measurement: Measurement, circumstances: Sequence[Circumstance]) -> Iterator[Hint]:
+    """Readings taken from both directions that differ."""
+    found = _apart(measurement, circumstances, lambda one: one.approach)
+    if found:
+        first, second, distance = found
+        yield Hint(
+            "play",
+            f"Readings taken {first} and {second} differ by {distance}: the tool has play. "
+            "Approach from one side only, and take the zero from that side too.",
+        )
+
+
+def _readers(measurement: Measurement, circumstances: Sequence[Circumstance]) -> Iterator[Hint]:
+    """Two people who differ by more than their scatter."""
+    found = _apart(measurement, circumstances, lambda one: one.reader)
+    if found:
+        first, second, distance = found
+        yield Hint(
+            "readers",
+            f"{first} and {second} differ by {distance}, more than the readings of either. "
+            "Read one position together, and see who stands aslant.",
+        )
+
+
+def _apart(
+    measurement: Measurement,
+    circumstances: Sequence[Circumstance],
+    group_of: Callable[[Circumstance], str],
+) -> tuple[str, str, str] | None:
+    """Two groups, each read twice or more, whose means lie apart; their distance in words."""
+    groups: dict[str, list[Fraction]] = defaultdict(list)
+    rows = zip(measurement.observations, measurement.observed, circumstances, strict=True)
+    for observation, value, circumstance in rows:
+        if observation.counts and group_of(circumstance):
+            groups[group_of(circumstance)].append(value)
+    groups = {name: values for name, values in groups.items() if len(values) >= _GROUP}
+    if len(groups) < 2:
+        return None
+    low = min(groups, key=lambda name: mean(groups[name]))
+    high = max(groups, key=lambda name: mean(groups[name]))
+    apart = mean(groups[high]) - mean(groups[low])
+    within = max(max(values) - min(values) for values in groups.values())
+    least = measurement.instrument.least_count
+    if apart <= max(_APART_LEAST_COUNTS * least, within):
+        return None
+    return low, high, measurement.instrument.with_unit(apart)
+
+
+def _trend(measurement: Measurement) -> Iterator[Hint]:
+    """A series that only ever grows, or only ever shrinks."""
+    values = measurement.counting
+    if len(values) < _TREND_READINGS:
+        return
+    steps = [b - a for a, b in pairwise(values)]
+    change = values[-1] - values[0]
+    if abs(change) <= _APART_LEAST_COUNTS * measurement.instrument.least_count:
+        return
+    if all(step >= 0 for step in steps) or all(step <= 0 for step in steps):
+        grew = "grew" if change > 0 else "shrank"
+        yield Hint(
+            "trend",
+            f"From reading to reading the length {grew}, by "
+            f"{measurement.instrument.with_unit(abs(change))} in all. Does it warm in the hand, "
+            "or does a grip slip? Put it down for a while and read again.",
+        )
+
+
+def _numbered_lines(measurement: Measurement) -> Iterator[Hint]:
+    """Only lines that bear a numeral: the lines between may not have been looked at."""
+    every = fine_numerals(measurement.instrument).every
+    lines = [o.looks[0].line for o in measurement.observations if o.counts]
+    if every < 2 or Fraction(1, every) ** len(lines) > _NUMBERED_CHANCE:
+        return
+    if len(set(lines)) > 1 and all(line % every == 0 for line in lines):
+        yield Hint(
+            "numbered-lines",
+            f"All {len(lines)} readings fall on numbered lines. Look at the lines between them "
+            "too.",
+        )

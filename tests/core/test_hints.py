@@ -1,0 +1,96 @@
+"""Remarks beyond the flags, and what more readings would buy."""
+
+from dataclasses import replace
+from fractions import Fraction
+
+import pytest
+
+from metrion.core.advice import advice
+from metrion.core.conventions import BUILT_IN
+from metrion.core.hints import Circumstance, hints
+from metrion.core.instruments import Instrument, Kind
+from metrion.core.measurements import Measurement, reduce_measurement
+from metrion.core.observations import Observation
+from metrion.core.scales import Look, VernierScale
+
+CALIPER = Instrument("cal", "Caliper A", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))
+
+
+def series(*lines: int, convention: str = "half-division") -> Measurement:
+    observations = tuple(Observation((Look(Fraction(6), line),)) for line in lines)
+    return Measurement("m", "D", CALIPER, BUILT_IN[convention], observations)
+
+
+def codes(measurement: Measurement, circumstances: list[Circumstance] | None = None) -> list[str]:
+    plain = [Circumstance()] * len(measurement.observations)
+    return [hint.code for hint in hints(measurement, circumstances or plain)]
+
+
+OPENING, CLOSING = Circumstance(approach="opening"), Circumstance(approach="closing")
+ANE, BO = Circumstance(reader="Ane"), Circumstance(reader="Bo")
+
+
+@pytest.mark.parametrize(
+    ("lines", "circumstances", "found"),
+    [
+        ((3, 4, 9, 8), [OPENING, OPENING, CLOSING, CLOSING], ["play"]),
+        ((3, 4, 5, 4), [OPENING, OPENING, CLOSING, CLOSING], []),  # within two least counts
+        ((3, 9, 11, 5), [OPENING, OPENING, CLOSING, CLOSING], []),  # within their own scatter
+        ((3, 4, 9), [OPENING, OPENING, CLOSING], []),  # one alone shows nothing
+        ((3, 4, 9, 8), [ANE, ANE, BO, BO], ["readers"]),
+        ((3, 4, 9, 8), [ANE, ANE, Circumstance(), Circumstance()], []),
+    ],
+)
+def test_groups_that_differ(
+    lines: tuple[int, ...], circumstances: list[Circumstance], found: list[str]
+) -> None:
+    assert codes(series(*lines), circumstances) == found
+
+
+def test_a_reading_that_was_set_aside_belongs_to_no_group() -> None:
+    measurement = series(3, 4, 9, 9)
+    excluded = replace(measurement.observations[3], excluded="slipped")
+    changed = replace(measurement, observations=(*measurement.observations[:3], excluded))
+    assert codes(changed, [OPENING, OPENING, CLOSING, CLOSING]) == []
+
+
+@pytest.mark.parametrize(
+    ("lines", "found"),
+    [
+        ((3, 4, 4, 5, 7), ["trend"]),
+        ((9, 7, 6, 5, 3), ["trend"]),
+        ((3, 4, 3, 5, 7), []),
+        ((3, 3, 4, 4, 5), []),  # two least counts are no trend
+        ((3, 5, 7, 9), []),  # four readings are too few
+    ],
+)
+def test_a_steady_trend(lines: tuple[int, ...], found: list[str]) -> None:
+    assert codes(series(*lines)) == found
+
+
+def test_only_numbered_lines() -> None:
+    assert codes(series(4, 6, 4, 8, 6, 4, 6, 8, 4, 6)) == ["numbered-lines"]
+    assert codes(series(4, 6, 4, 8, 6, 4, 6, 8, 4, 7)) == []
+    assert codes(series(4, 6, 4, 8)) == []
+
+
+@pytest.mark.parametrize(
+    ("lines", "convention", "says"),
+    [
+        ((3, 4, 3), "half-division", "The scale decides now"),
+        ((3, 9, 5), "half-division", "they do not make it smaller"),
+        ((3, 3, 3), "standard", "The scale decides now"),
+        ((3, 9, 5), "standard", "One more reading like these would bring ±0.089 mm to about"),
+        ((3, 4), "standard", ""),
+    ],
+)
+def test_what_more_readings_would_buy(lines: tuple[int, ...], convention: str, says: str) -> None:
+    sentence = advice(reduce_measurement(series(*lines, convention=convention)))
+    assert says in sentence
+    assert bool(sentence) == bool(says)
+
+
+def test_many_readings_end_at_what_the_scale_allows() -> None:
+    lines = [3, 5, 4, 6, 2, 4] * 5
+    sentence = advice(reduce_measurement(series(*lines, convention="standard")))
+    assert sentence.startswith("One more reading would hardly tell.")
