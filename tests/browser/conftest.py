@@ -56,8 +56,8 @@ def unchanged(tmp_path_factory: pytest.TempPathFactory) -> Iterator[str]:
 class running:  # noqa: N801 - reads as a phrase
     """A Metrion server as a process, ended at the end."""
 
-    def __init__(self, folder: Path) -> None:
-        environment = {**os.environ, "METRION_DATA": str(folder), "METRION_PORT": "0"}
+    def __init__(self, folder: Path, port: str = "0") -> None:
+        environment = {**os.environ, "METRION_DATA": str(folder), "METRION_PORT": port}
         self.process = subprocess.Popen(
             [*COMMAND, "demo"], stdout=subprocess.PIPE, text=True, env=environment
         )

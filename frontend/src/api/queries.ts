@@ -2,10 +2,10 @@ import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tansta
 
 import { asError, body, client, newId, type Schemas, type Sheet } from "./client";
 
-const SHEETS = ["sheets"] as const;
+export const SHEETS = ["sheets"] as const;
 const SETTINGS = ["settings"] as const;
 const TOOLS = ["tools"] as const;
-const sheetKey = (id: string) => ["sheet", id] as const;
+export const sheetKey = (id: string) => ["sheet", id] as const;
 
 export function useSheets() {
   return useQuery({ queryKey: SHEETS, queryFn: () => body(client.GET("/api/sheets")) });
@@ -199,14 +199,6 @@ export function useAddQuantity(sheet: string) {
         params: { path: { sheet } },
         body: quantity,
       }),
-    ),
-  );
-}
-
-export function useAddReading(sheet: string) {
-  return useSheetChange((reading: Schemas["NewReading"]) =>
-    body(
-      client.POST("/api/sheets/{sheet}/readings", { params: { path: { sheet } }, body: reading }),
     ),
   );
 }

@@ -5,6 +5,7 @@ import { useSettingsQuery, useWords } from "../api";
 import { QuantityPage } from "../desk/QuantityPage";
 import { WorkshopPage } from "../instruments/WorkshopPage";
 import { NotebookPage } from "../notebook/NotebookPage";
+import { useOutboxSender } from "../outbox/useOutbox";
 import { SettingsPage } from "../settings/SettingsPage";
 import { SheetPage } from "../sheet/SheetPage";
 import "./app.css";
@@ -32,6 +33,7 @@ function House() {
   const { data } = useSettingsQuery();
   const { data: words } = useWords();
   const settings = chosen(data, words?.concepts);
+  useOutboxSender();
   return (
     <SettingsContext value={settings}>
       <Theme choice={data ? settings.theme : rememberedTheme()}>

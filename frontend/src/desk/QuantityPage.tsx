@@ -10,6 +10,7 @@ import {
   type Reading,
   type Sheet,
 } from "../api";
+import { useWaiting } from "../outbox/useOutbox";
 import { ResultPanel } from "../results/ResultPanel";
 import { Tally, type LookActions } from "../tally";
 import "./desk.css";
@@ -45,6 +46,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
   const { message } = App.useApp();
   const [takenUp, setTakenUp] = useState<TakenUp | null>(null);
   const [blind, setBlind] = useState(false);
+  const waiting = useWaiting(sheet.id, quantity.id);
   const amend = useAmendReading(sheet.id);
   const alter = (reading: Reading, change: Omit<Parameters<typeof amend.mutate>[0], "seen">) =>
     amend.mutate(
@@ -95,6 +97,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
           at={takenUp?.reading.id ?? null}
           actions={actions}
           blind={blind}
+          waiting={waiting}
         />
       </section>
       {blind ? (

@@ -3,7 +3,6 @@ import { useCallback, useEffect, useRef, useState } from "react";
 
 import {
   newId,
-  useAddReading,
   useAmendReading,
   type Instrument,
   type Quantity,
@@ -12,13 +11,14 @@ import {
 } from "../api";
 import { useChosen, useShow } from "../app/settings";
 import { Equation, type EquationHandle } from "../equation/Equation";
+import { post } from "../outbox/useOutbox";
 import { Strip } from "../strip";
 import { ZeroTerm } from "../zero/ZeroTerm";
 import { asFields, circumstancesOf, kept, NONE, type Circumstances } from "./circumstances";
 import { MoreBlanks } from "./MoreBlanks";
 import { PlaceBlank } from "./PlaceBlank";
 import { useBenchKeys } from "./useBenchKeys";
-import { figuresOf, useSheetDesk } from "./useDesk";
+import { figuresOf, useSheetDesk, type Desk } from "./useDesk";
 
 interface Props {
   sheet: Sheet;
@@ -54,7 +54,6 @@ export function Stage(props: Props) {
     [],
   );
   const eager = useRef(false);
-  const add = useAddReading(sheet.id);
   const amend = useAmendReading(sheet.id);
   const { answer, entry } = desk;
   const setPlace = useCallback((place: string) => give({ place }), [give]);
@@ -63,27 +62,44 @@ export function Stage(props: Props) {
   const fail = (problem: unknown) =>
     void message.error(problem instanceof Error ? problem.message : "This could not be saved.");
 
+  function done() {
+    desk.clear();
+    setGiven(kept(given, quantity.readings));
+    equation.current?.begin();
+    onDone();
+  }
   function record() {
+    if (changing) {
+      change(changing);
+      return;
+    }
+    // Figures that have not been answered yet (a quick hand, a server away) are kept as they were
+    // typed; the server tells what they mean when they reach it.
+    const typed = entry.main.trim() !== "" && entry.fine.trim() !== "";
+    if (desk.settled ? answer?.read == null : !typed) return;
+    const { main, fine, secondTurn } = entry;
+    post({
+      id: newId(),
+      sheet: sheet.id,
+      quantity: quantity.id,
+      instrument: instrument.id,
+      entered: { main, fine, fine_as: instrument.fine_as, second_turn: secondTurn },
+      estimates: quantity.estimates,
+      fields: asFields(given),
+      refused: "",
+    });
+    done();
+  }
+  function change(reading: Reading) {
     eager.current = !desk.settled;
-    if (eager.current || add.isPending) return;
-    const figures = answer && figuresOf(answer);
+    const figures = answer && desk.settled ? figuresOf(answer) : null;
     if (!figures) return;
-    const done = {
-      onSuccess: () => {
-        desk.clear();
-        setGiven(kept(given, quantity.readings));
-        equation.current?.begin();
-        onDone();
-      },
-      onError: fail,
-    };
     const fields = { ...figures, ...asFields(given) };
-    if (changing) amend.mutate({ seen: changing, ...fields, why: "changed" }, done);
-    else add.mutate({ id: newId(), quantity: quantity.id, ...fields }, done);
+    amend.mutate({ seen: reading, ...fields, why: "changed" }, { onSuccess: done, onError: fail });
   }
   useEffect(() => {
-    // Enter was pressed before the last figure had been answered: record with that answer.
-    if (eager.current && desk.settled) record();
+    // Enter was pressed before the last figure had been answered: change with that answer.
+    if (changing && eager.current && desk.settled) change(changing);
   });
   useBenchKeys({
     sheet,
@@ -134,7 +150,7 @@ export function Stage(props: Props) {
           type="primary"
           size="large"
           className="record"
-          disabled={answer?.read == null}
+          disabled={!recordable(desk)}
           onClick={record}
         >
           {changing
@@ -145,4 +161,9 @@ export function Stage(props: Props) {
       {more && <MoreBlanks {...{ given, instrument, blind }} onGiven={give} onBlind={onBlind} />}
     </section>
   );
+}
+
+/** Whether there is something to record: a reading, or figures that the server will make one. */
+function recordable({ away, answer, entry }: Desk): boolean {
+  return away ? entry.main.trim() !== "" && entry.fine.trim() !== "" : answer?.read != null;
 }

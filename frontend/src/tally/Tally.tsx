@@ -1,7 +1,10 @@
+import { Button } from "antd";
 import { useEffect, useRef } from "react";
 
 import type { Flag, Instrument, Quantity, Reading } from "../api";
 import { useShow } from "../app/settings";
+import type { Waiting } from "../outbox/outbox";
+import { discard } from "../outbox/useOutbox";
 import { axisOf, shareOf, type Axis } from "./axis";
 import { RowActions } from "./RowActions";
 import { SecondLook, type LookActions } from "./SecondLook";
@@ -15,16 +18,18 @@ export interface TallyProps {
   actions: LookActions;
   /** Whether figures are hidden, so that they do not steer the next reading. */
   blind: boolean;
+  /** Readings that the server does not have yet. */
+  waiting: Waiting[];
 }
 
 const COMPACT_BEYOND = 6;
 
 /** Readings as rows and as dots on one axis, with what deserves a second look beside its row. */
-export function Tally({ quantity, instrument, at, actions, blind }: TallyProps) {
+export function Tally({ quantity, instrument, at, actions, blind, waiting }: TallyProps) {
   const show = useShow();
   const axis = axisOf(quantity, instrument.lines.least_count);
   const body = useRef<HTMLDivElement>(null);
-  const count = quantity.readings.length;
+  const count = quantity.readings.length + waiting.length;
   useEffect(() => {
     body.current?.scrollTo({ top: body.current.scrollHeight });
   }, [count]);
@@ -66,6 +71,9 @@ export function Tally({ quantity, instrument, at, actions, blind }: TallyProps) 
               )}
             />
           ))}
+          {waiting.map((entry) => (
+            <WaitingRow key={entry.id} entry={entry} />
+          ))}
         </tbody>
       </table>
     </div>
@@ -91,6 +99,31 @@ function EmptyTally() {
         scatter.
       </p>
     </div>
+  );
+}
+
+/** A reading as it was entered, until the server has it; one it refuses stays until discarded. */
+function WaitingRow({ entry }: { entry: Waiting }) {
+  const show = useShow();
+  return (
+    <tr className="waiting">
+      <td className="figure quiet">…</td>
+      <td>{entry.fields.place}</td>
+      <td className="figure part-main">{show(entry.entered.main)}</td>
+      <td className="figure part-fine">{show(entry.entered.fine)}</td>
+      <td colSpan={4} className="quiet">
+        {entry.refused === "" ? (
+          "waiting for the server; nothing is lost"
+        ) : (
+          <>
+            {show(entry.refused)}{" "}
+            <Button type="link" onClick={() => discard(entry.id)}>
+              Discard
+            </Button>
+          </>
+        )}
+      </td>
+    </tr>
   );
 }
 

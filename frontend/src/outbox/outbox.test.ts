@@ -1,0 +1,69 @@
+import { beforeEach, describe, expect, it } from "vitest";
+
+import { ApiError } from "../api";
+import { flush, Outbox, type Waiting } from "./outbox";
+
+const entry = (id: string): Waiting => ({
+  id,
+  sheet: "s",
+  quantity: "q",
+  instrument: "i",
+  entered: { main: "6", fine: "3", fine_as: "line", second_turn: false },
+  estimates: false,
+  fields: {},
+  refused: "",
+});
+
+let outbox: Outbox;
+beforeEach(() => {
+  localStorage.clear();
+  outbox = new Outbox(localStorage);
+});
+
+describe("what waits", () => {
+  it("is there after a reload, in order", () => {
+    outbox.add(entry("a"));
+    outbox.add(entry("b"));
+    expect(new Outbox(localStorage).all().map(({ id }) => id)).toEqual(["a", "b"]);
+  });
+
+  it("tells whoever listens", () => {
+    let told = 0;
+    const stop = outbox.subscribe(() => told++);
+    outbox.add(entry("a"));
+    stop();
+    outbox.remove("a");
+    expect(told).toBe(1);
+  });
+
+  it("is empty where what was kept cannot be understood", () => {
+    localStorage.setItem("metrion-outbox", "{broken");
+    expect(new Outbox(localStorage).all()).toEqual([]);
+  });
+});
+
+describe("sending", () => {
+  it("goes in order and forgets what has arrived", async () => {
+    for (const id of ["a", "b", "c"]) outbox.add(entry(id));
+    const sent: string[] = [];
+    expect(await flush(outbox, ({ id }) => Promise.resolve(void sent.push(id)))).toBe(true);
+    expect(sent).toEqual(["a", "b", "c"]);
+    expect(outbox.all()).toEqual([]);
+  });
+
+  it("stops at the first that does not get through, and keeps it", async () => {
+    for (const id of ["a", "b"]) outbox.add(entry(id));
+    const away = () => Promise.reject(new ApiError("away", [], 0));
+    expect(await flush(outbox, away)).toBe(false);
+    expect(outbox.all().map(({ id }) => id)).toEqual(["a", "b"]);
+  });
+
+  it("keeps what the server refuses, with the reason, and goes on", async () => {
+    for (const id of ["a", "b"]) outbox.add(entry(id));
+    const choosy = ({ id }: Waiting) =>
+      id === "a" ? Promise.reject(new ApiError("no such mark", [], 422)) : Promise.resolve();
+    expect(await flush(outbox, choosy)).toBe(true);
+    expect(outbox.all().map(({ id, refused }) => [id, refused])).toEqual([["a", "no such mark"]]);
+    expect(outbox.next()).toBeUndefined();
+  });
+});

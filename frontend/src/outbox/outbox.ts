@@ -1,0 +1,99 @@
+import { ApiError, type FineAs, type Schemas } from "../api";
+
+/** A reading on its way to the server: as it was entered, until the server has it. */
+export interface Waiting {
+  /** The id the reading will have; sending it twice adds it once. */
+  id: string;
+  sheet: string;
+  quantity: string;
+  instrument: string;
+  entered: { main: string; fine: string; fine_as: FineAs; second_turn: boolean };
+  /** Whether fine lines may be estimated. */
+  estimates: boolean;
+  fields: Omit<Schemas["NewReading"], "id" | "quantity" | "main" | "fine" | "second_turn">;
+  /** Why the server will not take it; empty while it has not said so. */
+  refused: string;
+}
+
+const KEPT_UNDER = "metrion-outbox";
+
+/** The readings that wait, in order; they outlive a reload. */
+export class Outbox {
+  private readonly listeners = new Set<() => void>();
+  private waiting: Waiting[];
+
+  constructor(private readonly storage: Storage) {
+    this.waiting = read(storage);
+    // Another window of ours added or sent something.
+    window.addEventListener("storage", (event) => {
+      if (event.key === KEPT_UNDER) this.show(read(storage));
+    });
+  }
+
+  readonly all = (): Waiting[] => this.waiting;
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  add(entry: Waiting): void {
+    this.keep([...read(this.storage), entry]);
+  }
+
+  remove(id: string): void {
+    this.keep(read(this.storage).filter((entry) => entry.id !== id));
+  }
+
+  refuse(id: string, refused: string): void {
+    const marked = (entry: Waiting) => (entry.id === id ? { ...entry, refused } : entry);
+    this.keep(read(this.storage).map(marked));
+  }
+
+  /** The first that has not been refused. */
+  next(): Waiting | undefined {
+    return read(this.storage).find((entry) => entry.refused === "");
+  }
+
+  private keep(waiting: Waiting[]): void {
+    this.storage.setItem(KEPT_UNDER, JSON.stringify(waiting));
+    this.show(waiting);
+  }
+
+  private show(waiting: Waiting[]): void {
+    this.waiting = waiting;
+    for (const listener of this.listeners) listener();
+  }
+}
+
+function read(storage: Storage): Waiting[] {
+  try {
+    const kept: unknown = JSON.parse(storage.getItem(KEPT_UNDER) ?? "[]");
+    return Array.isArray(kept) ? (kept as Waiting[]) : [];
+  } catch {
+    return [];
+  }
+}
+
+/**
+ * Send what waits, one after the other, until nothing is left or the server is away.
+ *
+ * @param send brings one reading to the server; an `ApiError` that is not `away` refuses it.
+ * @returns whether all that can be sent was sent.
+ */
+export async function flush(
+  outbox: Outbox,
+  send: (entry: Waiting) => Promise<void>,
+): Promise<boolean> {
+  for (let entry = outbox.next(); entry; entry = outbox.next()) {
+    try {
+      await send(entry);
+      outbox.remove(entry.id);
+    } catch (problem) {
+      const away = !(problem instanceof ApiError) || problem.away || problem.status >= 500;
+      if (away) return false;
+      outbox.refuse(entry.id, problem.message);
+    }
+  }
+  return true;
+}

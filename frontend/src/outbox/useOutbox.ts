@@ -1,0 +1,101 @@
+import { useQueryClient, type QueryClient } from "@tanstack/react-query";
+import { useEffect, useSyncExternalStore } from "react";
+
+import { ApiError, body, client, sheetKey, SHEETS, type Sheet } from "../api";
+import { figuresOf } from "../desk/useDesk";
+import { flush, Outbox, type Waiting } from "./outbox";
+
+const outbox = new Outbox(localStorage);
+const AGAIN_MILLISECONDS = 1500;
+const OWNER = "metrion-outbox";
+
+/** Adds a reading to what waits; it is sent at once if the server is there. */
+export function post(entry: Waiting): void {
+  outbox.add(entry);
+}
+
+/** Takes back a reading that the server refused. */
+export function discard(id: string): void {
+  outbox.remove(id);
+}
+
+/** The readings of a quantity that the server does not have yet. */
+export function useWaiting(sheet: string, quantity: string): Waiting[] {
+  const all = useSyncExternalStore(outbox.subscribe, outbox.all);
+  return all.filter((entry) => entry.sheet === sheet && entry.quantity === quantity);
+}
+
+/** Keeps sending what waits; of several windows one does it at a time. */
+export function useOutboxSender(): void {
+  const queries = useQueryClient();
+  useEffect(() => {
+    let over = false;
+    let busy = false;
+    const send = (entry: Waiting) => sendOne(entry, queries);
+    async function run() {
+      if (busy || over || !outbox.next()) return;
+      busy = true;
+      try {
+        await asOwner(() => flush(outbox, send));
+      } finally {
+        busy = false;
+      }
+    }
+    const clock = setInterval(() => void run(), AGAIN_MILLISECONDS);
+    const hurry = () => void run();
+    const stop = outbox.subscribe(hurry);
+    window.addEventListener("online", hurry);
+    hurry();
+    return () => {
+      over = true;
+      clearInterval(clock);
+      stop();
+      window.removeEventListener("online", hurry);
+    };
+  }, [queries]);
+}
+
+/** Does something unless another window is at it; where windows cannot agree, does it. */
+async function asOwner(act: () => Promise<boolean>): Promise<void> {
+  if (!("locks" in navigator)) {
+    await act();
+    return;
+  }
+  await navigator.locks.request(OWNER, { ifAvailable: true }, async (lock) => {
+    if (lock) await act();
+  });
+}
+
+async function sendOne(entry: Waiting, queries: QueryClient): Promise<void> {
+  const figures = await figuresFor(entry);
+  const sheet: Sheet = await body(
+    client.POST("/api/sheets/{sheet}/readings", {
+      params: { path: { sheet: entry.sheet } },
+      headers: { "Idempotency-Key": entry.id },
+      body: { ...entry.fields, ...figures, id: entry.id, quantity: entry.quantity },
+    }),
+  );
+  queries.setQueryData(sheetKey(sheet.id), sheet);
+  void queries.invalidateQueries({ queryKey: SHEETS });
+}
+
+/** What was entered, as a logbook holds it: the server alone says what figures mean. */
+async function figuresFor(entry: Waiting) {
+  const answer = await body(
+    client.POST("/api/sheets/{sheet}/look", {
+      params: { path: { sheet: entry.sheet } },
+      body: {
+        seq: 0,
+        instrument: entry.instrument,
+        estimates: entry.estimates,
+        position: null,
+        reference: null,
+        ...entry.entered,
+      },
+    }),
+  );
+  const figures = figuresOf(answer);
+  if (figures) return figures;
+  const fault = answer.main.fault || answer.fine.fault || "This is no complete reading.";
+  throw new ApiError(fault, [], 422);
+}

@@ -1,0 +1,124 @@
+"""The reading desk: circumstances kept, blind reading, and entries that outlive a lost server."""
+
+from pathlib import Path
+from urllib.parse import urlsplit
+
+from playwright.sync_api import Page, expect
+
+from tests.browser.conftest import running
+from tests.browser.test_story import open_quantity, row
+
+FERRULE = "spare-parts/quantities/ferrule"
+
+
+def test_ten_readings_by_figures_space_and_enter_alone(page: Page, server: str) -> None:
+    open_quantity(page, server, "sail-film/quantities/film")
+    for line in range(10):
+        page.keyboard.type(f"1 {line % 4}")
+        page.keyboard.press("Enter")
+    expect(page.locator("tr.reading")).to_have_count(10)
+    read = page.locator("tr.reading td:nth-child(5)").all_inner_texts()
+    assert read == [f"{1 + (line % 4) * 0.05:.2f}" for line in range(10)]
+
+
+def test_a_server_that_stops_in_the_middle_of_a_series_loses_nothing(
+    page: Page, tmp_path: Path
+) -> None:
+    with running(tmp_path) as address:
+        port = str(urlsplit(address).port)
+        open_quantity(page, address, FERRULE)
+        page.keyboard.type("8 11")
+        page.keyboard.press("Enter")
+        expect(page.locator("tr.reading")).to_have_count(4)
+    for figures in ("8 12", "8 13", "8.4 2"):
+        page.keyboard.type(figures)
+        expect(page.get_by_text("Metrion does not answer at the moment")).to_be_visible()
+        page.keyboard.press("Enter")
+    expect(page.locator("tr.waiting")).to_have_count(3)
+    with running(tmp_path, port) as address:
+        # The impossible one is refused with its reason and stays until it is discarded.
+        expect(page.locator("tr.reading")).to_have_count(6)
+        expect(page.locator("tr.waiting")).to_have_count(1)
+        expect(page.locator("tr.waiting")).to_contain_text("8.4 is not a mark")
+        page.reload()
+        expect(page.locator("tr.reading")).to_have_count(6)
+        assert "8.60" in row(page, 5)
+        assert "8.65" in row(page, 6)
+        page.get_by_role("button", name="Discard").click()
+        expect(page.locator("tr.waiting")).to_have_count(0)
+
+
+def test_entries_that_wait_outlive_a_reload_and_arrive_once(page: Page, server: str) -> None:
+    open_quantity(page, server)
+    page.route("**/readings", lambda route: route.abort())
+    for figures in ("8 11", "8 12"):
+        page.keyboard.type(figures)
+        expect(page.locator(".part-read output")).to_contain_text("8.")
+        page.keyboard.press("Enter")
+        expect(page.get_by_label("main reading")).to_have_value("")
+    expect(page.locator("tr.waiting")).to_have_count(2)
+    page.reload()
+    expect(page.locator("tr.waiting")).to_have_count(2)
+    page.unroute("**/readings")
+    expect(page.locator("tr.reading")).to_have_count(5)
+    expect(page.locator("tr.waiting")).to_have_count(0)
+
+
+def test_two_windows_both_keep_their_readings(page: Page, server: str) -> None:
+    other = page.context.new_page()
+    for window in (page, other):
+        open_quantity(window, server)
+    for window, figures in ((page, "8 11"), (other, "8 12"), (page, "8 13")):
+        window.keyboard.type(figures)
+        window.keyboard.press("Enter")
+        expect(window.get_by_label("main reading")).to_have_value("")
+    other.reload()
+    expect(other.locator("tr.reading")).to_have_count(6)
+    other.close()
+
+
+def test_the_next_place_is_suggested_in_rotation(page: Page, server: str) -> None:
+    open_quantity(page, server)
+    place = page.get_by_role("combobox", name="place")
+    place.fill("mouth")
+    page.get_by_label("main reading").focus()
+    page.keyboard.type("8 11")
+    page.keyboard.press("Enter")
+    expect(page.locator("tr.reading")).to_have_count(4)
+    expect(place).to_have_value("mouth, 90°")
+
+
+def test_how_a_reading_was_taken_is_kept_and_remarked_on(page: Page, server: str) -> None:
+    open_quantity(page, server, "sail-film/quantities/film")
+    page.get_by_role("button", name="More").click()
+    page.get_by_label("read by").fill("Ane")
+    for approach, lines in (("opening", ("3", "4")), ("closing", ("9", "8"))):
+        page.get_by_text(approach, exact=True).click()
+        for line in lines:
+            page.get_by_label("main reading").fill("1")
+            page.get_by_label("line that meets").fill(line)
+            page.keyboard.press("Enter")
+            expect(page.get_by_label("main reading")).to_have_value("")
+    expect(page.get_by_text("Readings taken opening and closing differ by 0.25 mm")).to_be_visible()
+    expect(page.get_by_label("read by")).to_have_value("Ane")
+
+
+def test_a_line_that_meets_another_mark_is_asked_about(page: Page, server: str) -> None:
+    open_quantity(page, server)
+    page.get_by_role("button", name="More").click()
+    page.get_by_label("the line meets the mark").fill("31")
+    page.get_by_label("main reading").fill("8")
+    page.get_by_label("line that meets").fill("11")
+    page.keyboard.press("Enter")
+    expect(page.get_by_text("line 11 meeting 31 would read")).to_be_visible()
+
+
+def test_earlier_figures_can_be_hidden(page: Page, server: str) -> None:
+    open_quantity(page, server)
+    page.get_by_role("button", name="More").click()
+    page.get_by_label("hide earlier figures").check()
+    expect(page.locator("tr.reading")).to_have_count(0)
+    expect(page.get_by_text("3 readings recorded, hidden")).to_be_visible()
+    expect(page.get_by_text("8.72")).to_have_count(0)
+    page.get_by_label("hide earlier figures").uncheck()
+    expect(page.locator("tr.reading")).to_have_count(3)
