@@ -78,7 +78,7 @@ screenshots: setup
 	@chrome="$(CHROME)" && CHROMIUM="$$chrome" $(BIN)/python scripts/take_screenshots.py docs/screenshots
 
 benchmarks: setup
-	@chrome="$(CHROME)" && CHROMIUM="$$chrome" $(BIN)/python benchmarks/keystrokes.py && CHROMIUM="$$chrome" $(BIN)/python benchmarks/dragging.py
+	@chrome="$(CHROME)" && CHROMIUM="$$chrome" $(BIN)/python benchmarks/keystrokes.py && CHROMIUM="$$chrome" $(BIN)/python benchmarks/dragging.py && $(BIN)/python benchmarks/slips.py 2000
 
 clean:
 	rm -rf $(VENV) $(STAMPS) frontend/node_modules src/metrion/web/static var

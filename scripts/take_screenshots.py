@@ -50,6 +50,13 @@ def _turn_the_circle(page: Page) -> None:
     page.keyboard.press("ArrowRight")
 
 
+def _by_thumb(page: Page) -> None:
+    page.set_viewport_size({"width": 390, "height": 844})
+    page.get_by_role("group", name="key pad").wait_for()
+    for key in ("8", "Next blank", "1", "1"):
+        page.get_by_role("button", name=key, exact=True).click()
+
+
 Act = Callable[[Page], None]
 VIEWS: dict[str, tuple[str, str, Act | None]] = {
     "notebook": ("light", "/", None),
@@ -61,6 +68,7 @@ VIEWS: dict[str, tuple[str, str, Act | None]] = {
     "screw": ("light", "/sheets/bridle-line/quantities/standoff", _turn_the_screw),
     "instruments": ("light", "/instruments", _third_line),
     "circle": ("dark", "/instruments", _turn_the_circle),
+    "phone": ("light", "/sheets/spare-parts/quantities/ferrule", _by_thumb),
     "words": ("light", "/words", None),
     "settings": ("light", "/settings", None),
 }

@@ -55,19 +55,34 @@ def test_nothing_scrolls_sideways(
     context.close()
 
 
-def test_a_reading_by_touch_on_a_phone(browser: Browser, server: str) -> None:
+def test_ten_readings_by_touch_on_a_phone(browser: Browser, server: str) -> None:
     context = browser.new_context(viewport={"width": 390, "height": 844}, has_touch=True)
     page = context.new_page()
-    page.goto(f"{server}/sheets/spare-parts/quantities/ferrule")
-    page.get_by_label("main reading").tap()
-    page.keyboard.type("8")
-    page.get_by_label("line that meets").tap()
-    page.keyboard.type("12")
-    record = page.get_by_role("button", name="Record")
-    expect(record).to_be_enabled()
-    box = record.bounding_box()
-    assert box is not None
-    assert box["height"] >= 44
-    record.tap()
-    expect(page.locator("tr.reading")).to_have_count(4)
+    page.goto(f"{server}/sheets/sail-film/quantities/film")
+    expect(page.get_by_label("main reading")).to_be_focused()
+    pad = page.get_by_role("group", name="key pad")
+    record = pad.get_by_role("button", name="Record by thumb")
+    for line in range(10):
+        for key in ("1", "Next blank", str(line)):
+            pad.get_by_role("button", name=key, exact=True).tap()
+        expect(pad.locator("output")).to_have_text(f"{1 + line * 0.05:.2f} mm")
+        record.tap()
+        expect(page.get_by_label("main reading")).to_have_value("")
+    expect(page.locator("tr.reading")).to_have_count(10)
+    for button in pad.get_by_role("button").all():
+        box = button.bounding_box()
+        assert box is not None
+        assert box["height"] >= 44
+        assert box["y"] + box["height"] <= 844
+    context.close()
+
+
+def test_a_wrong_key_is_erased(browser: Browser, server: str) -> None:
+    context = browser.new_context(viewport={"width": 390, "height": 844}, has_touch=True)
+    page = context.new_page()
+    page.goto(f"{server}/sheets/sail-film/quantities/film")
+    expect(page.get_by_label("main reading")).to_be_focused()
+    for key in ("minus", "1", "7", "Erase"):
+        page.get_by_role("button", name=key, exact=True).tap()
+    expect(page.get_by_label("main reading")).to_have_value("-1")
     context.close()

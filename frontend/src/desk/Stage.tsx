@@ -11,6 +11,8 @@ import {
 } from "../api";
 import { useChosen, useShow } from "../app/settings";
 import { Equation, type EquationHandle } from "../equation/Equation";
+import { Keypad } from "../equation/Keypad";
+import { useNarrow } from "../equation/useNarrow";
 import { post } from "../outbox/useOutbox";
 import { Strip } from "../strip";
 import { ZeroTerm } from "../zero/ZeroTerm";
@@ -41,6 +43,7 @@ export function Stage(props: Props) {
   const show = useShow();
   const { message } = App.useApp();
   const { singleKeys } = useChosen();
+  const narrow = useNarrow();
   const desk = useSheetDesk(sheet.id, instrument.id, quantity.zero, {
     fineAs: instrument.fine_as,
     start: changing?.position ?? null,
@@ -129,6 +132,7 @@ export function Stage(props: Props) {
         instrument={instrument}
         fineAs={instrument.fine_as}
         autoFocus
+        padded
         zero={<ZeroTerm {...{ sheet, quantity, instrument }} />}
         onEnter={record}
       >
@@ -158,6 +162,14 @@ export function Stage(props: Props) {
             : "Record ⏎"}
         </Button>
       </Equation>
+      {narrow && (
+        <Keypad
+          corrected={answer?.corrected ? `${show(answer.corrected)} ${instrument.unit}` : ""}
+          recordable={recordable(desk)}
+          onKey={(key) => equation.current?.press(key)}
+          onRecord={record}
+        />
+      )}
       {more && <MoreBlanks {...{ given, instrument, blind }} onGiven={give} onBlind={onBlind} />}
     </section>
   );

@@ -4,11 +4,18 @@ import type { FineAs, Instrument } from "../api";
 import { useShow } from "../app/settings";
 import type { Desk } from "../desk/useDesk";
 import "./equation.css";
+import { useNarrow } from "./useNarrow";
 
 export interface EquationHandle {
   /** Put the cursor into the main blank; with a text, as if it had been typed there. */
   begin: (text?: string) => void;
+  /** Do what a key of the key pad says to the blank that has the cursor. */
+  press: (key: Key) => void;
 }
+
+/** A key of the key pad: a character, or what it does. */
+export type Key =
+  "0" | "1" | "2" | "3" | "4" | "5" | "6" | "7" | "8" | "9" | "." | "-" | "back" | "next";
 
 export interface EquationProps {
   desk: Desk;
@@ -19,6 +26,8 @@ export interface EquationProps {
   onEnter: () => void;
   /** Whether the cursor waits in the main blank from the first. */
   autoFocus?: boolean;
+  /** Whether a key pad of the page goes with it on a phone. */
+  padded?: boolean;
   children?: ReactNode;
   ref?: Ref<EquationHandle>;
 }
@@ -29,6 +38,7 @@ const FINE_LABEL = { line: "line that meets", numeral: "numeral that meets", wor
 export function Equation({ ref, zero, children, ...props }: EquationProps) {
   const { desk, instrument, fineAs, onEnter } = props;
   const show = useShow();
+  const { entry, answer, settled } = desk;
   const main = useRef<HTMLInputElement>(null);
   const fine = useRef<HTMLInputElement>(null);
   useImperativeHandle(ref, () => ({
@@ -36,8 +46,16 @@ export function Equation({ ref, zero, children, ...props }: EquationProps) {
       if (text !== undefined) desk.type({ main: text });
       main.current?.focus();
     },
+    press(key) {
+      const blank = document.activeElement === fine.current ? "fine" : "main";
+      const text = entry[blank];
+      if (key === "next") (blank === "main" ? fine : main).current?.focus();
+      else desk.type({ [blank]: key === "back" ? text.slice(0, -1) : text + key });
+    },
   }));
-  const { entry, answer, settled } = desk;
+  const narrow = useNarrow();
+  // On a phone the key pad of the page takes the place of the system's.
+  const keyboard = props.padded && narrow ? "none" : "decimal";
   const unit = instrument.kind === "angular" ? "" : instrument.unit;
   const screw = instrument.kind === "screw";
   const fineLabel = screw && fineAs === "line" ? "thimble line" : FINE_LABEL[fineAs];
@@ -89,7 +107,7 @@ export function Equation({ ref, zero, children, ...props }: EquationProps) {
             autoFocus={props.autoFocus}
             className="blank"
             aria-label="main reading"
-            inputMode="decimal"
+            inputMode={keyboard}
             autoComplete="off"
             value={show(entry.main)}
             size={Math.max(3, entry.main.length)}
@@ -107,7 +125,7 @@ export function Equation({ ref, zero, children, ...props }: EquationProps) {
             ref={fine}
             className="blank"
             aria-label={fineLabel}
-            inputMode="decimal"
+            inputMode={keyboard}
             autoComplete="off"
             value={show(entry.fine)}
             size={Math.max(3, entry.fine.length)}

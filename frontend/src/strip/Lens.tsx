@@ -52,7 +52,7 @@ export function Lens({ lines, answer }: { lines: Lines; answer: Answer | null })
           </svg>
         )}
       </div>
-      {tight && cells.length > 0 && <p className="lens-below">{show(spoken(cells))}.</p>}
+      {tight && cells.length > 0 && <p className="lens-below">{show(misses(cells))}</p>}
     </>
   );
 }
@@ -116,6 +116,12 @@ function cellsOf(answer: Answer | null): Cell[] {
 
 const printed = (lines: Lines, cell: Cell) =>
   lines.fine_numerals.find(({ line }) => line === cell.line)?.text ?? "";
+
+/** How the neighbours miss, short enough for one line of a phone. */
+function misses(cells: Cell[]): string {
+  const others = cells.filter(({ kind }) => kind === "misses");
+  return others.map(({ line, words }) => `line ${line} ${words}`).join(", ");
+}
 
 function spoken(cells: Cell[]): string {
   const one = (cell: Cell) =>

@@ -1,0 +1,14 @@
+import { useSyncExternalStore } from "react";
+
+const narrow = window.matchMedia("(max-width: 700px)");
+
+/** Whether the page is as narrow as a phone, where our own key pad takes the place of the system's. */
+export function useNarrow(): boolean {
+  return useSyncExternalStore(
+    (changed) => {
+      narrow.addEventListener("change", changed);
+      return () => narrow.removeEventListener("change", changed);
+    },
+    () => narrow.matches,
+  );
+}
