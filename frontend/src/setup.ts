@@ -15,3 +15,5 @@ class NoResizes {
 }
 
 Object.defineProperty(window, "ResizeObserver", { value: NoResizes });
+
+Element.prototype.scrollTo = () => undefined;

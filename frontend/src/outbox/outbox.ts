@@ -15,7 +15,7 @@ export interface Waiting {
   refused: string;
 }
 
-const KEPT_UNDER = "metrion-outbox";
+export const KEPT_UNDER = "metrion-outbox";
 
 /** The readings that wait, in order; they outlive a reload. */
 export class Outbox {

@@ -3,7 +3,7 @@ import { useEffect, useSyncExternalStore } from "react";
 
 import { ApiError, body, client, sheetKey, SHEETS, type Sheet } from "../api";
 import { figuresOf } from "../desk/useDesk";
-import { flush, Outbox, type Waiting } from "./outbox";
+import { flush, KEPT_UNDER, Outbox, type Waiting } from "./outbox";
 
 const outbox = new Outbox(localStorage);
 const AGAIN_MILLISECONDS = 1500;
@@ -44,12 +44,18 @@ export function useOutboxSender(): void {
     const clock = setInterval(() => void run(), AGAIN_MILLISECONDS);
     const hurry = () => void run();
     const stop = outbox.subscribe(hurry);
+    // Another window sent something for this one, or for itself: look what there is now.
+    const elsewhere = (event: StorageEvent) => {
+      if (event.key === KEPT_UNDER) void queries.invalidateQueries({ queryKey: ["sheet"] });
+    };
+    window.addEventListener("storage", elsewhere);
     window.addEventListener("online", hurry);
     hurry();
     return () => {
       over = true;
       clearInterval(clock);
       stop();
+      window.removeEventListener("storage", elsewhere);
       window.removeEventListener("online", hurry);
     };
   }, [queries]);

@@ -1,0 +1,94 @@
+import { cleanup, screen } from "@testing-library/react";
+import { afterEach, describe, expect, it } from "vitest";
+
+import { Keypad } from "../equation/Keypad";
+import { quantity, show } from "../testing";
+import { ResultPanel } from "./ResultPanel";
+import { Working } from "./Working";
+
+afterEach(cleanup);
+
+const RESULT = {
+  count: 4,
+  sentence: "(6.6 ± 0.5) mm",
+  mean: 6.5625,
+  low: 6.0625,
+  high: 7.0625,
+  relative_percent: "7.6",
+};
+const SLIP = {
+  code: "main-mark-slip",
+  level: "warning" as const,
+  message: "Reading 4 stands one mark above the others.",
+  observation: 3,
+  suggestion: {},
+  settled: false,
+  without: "(6.32 ± 0.03) mm",
+};
+
+describe("the result", () => {
+  it("says that a second look is open, and what it would be without", () => {
+    show(<ResultPanel quantity={quantity({ result: RESULT, flags: [SLIP] })} />);
+    expect(screen.getByText("result of four readings, one second look open")).toBeTruthy();
+    expect(screen.getByTestId("sentence").textContent).toBe("D = (6.6 ± 0.5) mm");
+    expect(screen.getByText("Without reading 4: (6.32 ± 0.03) mm")).toBeTruthy();
+  });
+
+  it("stands once the look is settled", () => {
+    const flags = [{ ...SLIP, settled: true }];
+    show(<ResultPanel quantity={quantity({ result: RESULT, flags })} />);
+    expect(screen.getByText("result of four readings")).toBeTruthy();
+    expect(screen.queryByText(/Without reading/)).toBeNull();
+  });
+
+  it("is none without readings", () => {
+    show(<ResultPanel quantity={quantity({})} />);
+    expect(screen.getByText("no reading yet, so no result")).toBeTruthy();
+  });
+
+  it("carries remarks and advice, in the words of the course", () => {
+    const remarked = quantity({
+      result: RESULT,
+      hints: [{ code: "play", message: "The thimble has play." }],
+      advice: "The scale decides now.",
+    });
+    show(<ResultPanel quantity={remarked} />, { words: { thimble: "drum" } });
+    expect(screen.getByText("The drum has play.")).toBeTruthy();
+    expect(screen.getByText("The scale decides now.")).toBeTruthy();
+  });
+});
+
+describe("the working", () => {
+  it("keeps hue and underline of every part", () => {
+    const spans = [
+      { text: "6", tint: "main" as const },
+      { text: " + ", tint: "plain" as const },
+      { text: "3 × 0.05", tint: "fine" as const },
+    ];
+    show(<Working steps={[{ label: "reading 1", spans }]} />);
+    expect(screen.getByText("6").className).toBe("part-main mark-main");
+    expect(screen.getByText("3 × 0.05").className).toBe("part-fine mark-fine");
+  });
+});
+
+describe("the key pad", () => {
+  it("hands on its keys, and Record when there is something to record", () => {
+    const keys: string[] = [];
+    const pad = (recordable: boolean) => (
+      <Keypad
+        corrected="6.30 mm"
+        recordable={recordable}
+        onKey={(key) => keys.push(key)}
+        onRecord={() => keys.push("record")}
+      />
+    );
+    show(pad(false));
+    screen.getByLabelText("Record by thumb").click();
+    cleanup();
+    show(pad(true), { decimalSign: "comma" });
+    for (const name of ["7", "Next blank", "minus", "Erase", "Record by thumb"])
+      screen.getByLabelText(name, { exact: true }).click();
+    expect(keys).toEqual(["7", "next", "-", "back", "record"]);
+    expect(screen.getByText(",")).toBeTruthy();
+  });
+});

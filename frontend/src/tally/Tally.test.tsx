@@ -1,0 +1,130 @@
+import { cleanup, fireEvent, screen, within } from "@testing-library/react";
+import { afterEach, describe, expect, it, vi } from "vitest";
+
+import type { Flag } from "../api";
+import type { Waiting } from "../outbox/outbox";
+import { CALIPER, quantity, reading, show } from "../testing";
+import type { LookActions } from "./SecondLook";
+import { Tally } from "./Tally";
+
+afterEach(cleanup);
+
+const actions = (): LookActions => ({
+  lookAgain: vi.fn(),
+  change: vi.fn(),
+  misread: vi.fn(),
+  setAside: vi.fn(),
+  countAgain: vi.fn(),
+  stands: vi.fn(),
+});
+
+const SLIP: Flag = {
+  code: "main-mark-slip",
+  level: "warning",
+  message: "Reading 2 stands one mark above the others.",
+  observation: 1,
+  suggestion: { main: "6" },
+  settled: false,
+  without: "(6.30 ± 0.03) mm",
+};
+
+const readings = [
+  reading({ id: "a", place: "end A" }),
+  reading({ id: "b", main: "7", read: "7.15", corrected: "7.30", value: 7.3 }),
+  reading({ id: "c", excluded: "a burr", value: 9 }),
+];
+
+function shown(some: Partial<Parameters<typeof Tally>[0]> = {}, settings = {}) {
+  const props = {
+    quantity: quantity({ readings, flags: [SLIP] }),
+    instrument: CALIPER,
+    at: null,
+    actions: actions(),
+    blind: false,
+    waiting: [],
+    ...some,
+  };
+  show(<Tally {...props} />, settings);
+  return props;
+}
+
+const rows = () => document.querySelectorAll("tr.reading");
+
+describe("the tally", () => {
+  it("has a row and a dot for every reading", () => {
+    shown();
+    expect(rows()).toHaveLength(3);
+    expect(screen.getByText("end A")).toBeTruthy();
+  });
+
+  it("keeps what was set aside, struck through, with its reason", () => {
+    shown();
+    expect(rows()[2]?.className).toContain("excluded");
+    expect(screen.getByText("set aside: a burr")).toBeTruthy();
+  });
+
+  it("marks a dot off the axis at its edge, with its figure", () => {
+    shown();
+    expect(screen.getByText("7.30 ›")).toBeTruthy();
+  });
+
+  it("shows the old figure of a reading that was changed", () => {
+    const history = [{ main: "7", line: "3", at: "", why: "misread" }];
+    shown({ quantity: quantity({ readings: [reading({ history })] }) });
+    expect(document.querySelector("tr.reading s")?.textContent).toBe("7 ");
+  });
+
+  it("offers to look first, to correct second, to set aside third", () => {
+    const { actions: acts } = shown();
+    const look = document.querySelector<HTMLElement>(".look-acts");
+    if (!look) throw new Error("no second look");
+    const names = within(look)
+      .getAllByRole("button")
+      .map((button) => button.textContent);
+    expect(names).toEqual(["Look again", "I misread, it was 6", "Set aside…", "It stands"]);
+    fireEvent.click(screen.getByText("I misread, it was 6"));
+    expect(acts.misread).toHaveBeenCalledWith(readings[1], { main: "6" });
+    fireEvent.click(screen.getByText("It stands"));
+    expect(acts.stands).toHaveBeenCalledWith(readings[1], "main-mark-slip");
+  });
+
+  it("asks no more about what was settled", () => {
+    shown({ quantity: quantity({ readings, flags: [{ ...SLIP, settled: true }] }) });
+    expect(document.querySelector(".second-look")).toBeNull();
+  });
+
+  it("hides all figures while reading blind", () => {
+    shown({ blind: true });
+    expect(rows()).toHaveLength(0);
+    expect(screen.queryByText("6.30")).toBeNull();
+  });
+
+  it("shows what waits, and why something was refused", () => {
+    const entered = { main: "8", fine: "2", fine_as: "line" as const, second_turn: false };
+    const waiting: Waiting = {
+      id: "w",
+      sheet: "s",
+      quantity: "q",
+      instrument: "cal",
+      entered,
+      estimates: false,
+      fields: { place: "rim" },
+      refused: "",
+    };
+    shown({ waiting: [waiting, { ...waiting, id: "x", refused: "8.4 is not a mark" }] });
+    expect(screen.getByText(/nothing is lost/)).toBeTruthy();
+    expect(screen.getByText(/8.4 is not a mark/)).toBeTruthy();
+    expect(screen.getAllByText("Discard")).toHaveLength(1);
+  });
+
+  it("writes the decimal sign that was chosen", () => {
+    shown({}, { decimalSign: "comma" });
+    expect(screen.getAllByText("6,30").length).toBeGreaterThan(0);
+    expect(screen.queryByText("6.30")).toBeNull();
+  });
+
+  it("teaches the next step while it is empty", () => {
+    shown({ quantity: quantity({}) });
+    expect(screen.getByText(/Each one you record becomes a row/)).toBeTruthy();
+  });
+});
