@@ -122,3 +122,18 @@ def test_earlier_figures_can_be_hidden(page: Page, server: str) -> None:
     expect(page.get_by_text("8.72")).to_have_count(0)
     page.get_by_label("hide earlier figures").uncheck()
     expect(page.locator("tr.reading")).to_have_count(3)
+
+
+def test_the_other_turn_of_a_screw_is_a_tap_away(page: Page, server: str) -> None:
+    open_quantity(page, server, "bridle-line/quantities/standoff")
+    page.keyboard.type("4.5 48")
+    turns = page.get_by_role("group", name="Which sleeve looks like yours?").get_by_role("button")
+    expect(turns).to_have_count(2)
+    expect(turns.nth(1)).to_have_attribute("aria-pressed", "true")
+    expect(page.get_by_text("a mark that is just showing has not been passed")).to_be_visible()
+    turns.nth(0).click()
+    expect(page.locator(".part-read output")).to_have_text("4.48")
+    expect(page.get_by_label("main reading")).to_have_value("4")
+    page.keyboard.press("Enter")
+    expect(page.locator("tr.reading")).to_have_count(5)
+    assert "4.48" in row(page, 5)

@@ -71,7 +71,7 @@ def test_with_the_keyboard_alone(page: Page, server: str, tmp_path: Path) -> Non
     tab_to(page, "Look at the zero")
     press(page, "Enter")
     expect(page.get_by_role("dialog").get_by_label("main reading")).to_be_focused()
-    page.keyboard.type("-1 17", delay=40)
+    page.keyboard.type("-1 17")
     expect(page.get_by_test_id("zero-outcome")).to_have_text(
         "Zero error −0.15 mm: it reads too little. Correction +0.15 mm, minus the error."
     )
@@ -92,7 +92,7 @@ def test_with_the_keyboard_alone(page: Page, server: str, tmp_path: Path) -> Non
     tab_to(page, "Set aside")
     press(page, "Enter")
     expect(page.get_by_label("Why does it not count?")).to_be_focused()
-    page.keyboard.type("the mark was read, not passed", delay=20)
+    page.keyboard.type("the mark was read, not passed")
     press(page, "Enter")
     expect(page.get_by_text("set aside: the mark was read, not passed")).to_be_visible()
     assert sentence(page) == "R = (6.32 ± 0.03) mm"

@@ -1777,6 +1777,14 @@ export interface components {
             miss: number;
             words: string;
         };
+        Turn: {
+            main: string;
+            second_turn: boolean;
+            read: string;
+            position: number;
+            chosen: boolean;
+            words: string;
+        };
         ZeroFinding: {
             error: number;
             words: string;
@@ -1795,6 +1803,7 @@ export interface components {
             neighbours: components["schemas"]["Neighbour"][];
             sentences: string[];
             second_turn: boolean;
+            turns: components["schemas"]["Turn"][];
             reference_fault: string;
             finding: components["schemas"]["ZeroFinding"] | null;
         };

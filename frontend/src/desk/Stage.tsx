@@ -125,6 +125,10 @@ export function Stage(props: Props) {
         readOut={show(answer?.read ?? "nothing entered")}
         onMove={desk.move}
         onRelease={desk.release}
+        onTurn={({ main, second_turn: secondTurn }) => {
+          desk.type({ main, secondTurn });
+          begin();
+        }}
       />
       <Equation
         ref={equation}

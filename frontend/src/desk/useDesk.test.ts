@@ -15,6 +15,7 @@ const answer = (seq: number, main: string, fine: string): Answer => ({
   neighbours: [],
   sentences: [],
   second_turn: false,
+  turns: [],
   reference_fault: "",
   finding: null,
 });

@@ -4,7 +4,7 @@ import { afterEach, describe, expect, it, vi } from "vitest";
 
 import type { FineAs, Instrument } from "../api";
 import { EMPTY, type Desk, type Entry } from "../desk/useDesk";
-import { ANSWER, CALIPER, SCREW, show } from "../testing";
+import { ANSWER, CALIPER, SCREW, show } from "../tests/fixtures";
 import { Equation, type EquationHandle } from "./Equation";
 
 afterEach(cleanup);

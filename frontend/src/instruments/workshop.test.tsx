@@ -4,7 +4,7 @@ import type { ReactNode } from "react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 
 import { ApiError, type Description } from "../api";
-import { CALIPER, SCREW, show } from "../testing";
+import { CALIPER, SCREW, show } from "../tests/fixtures";
 import { AppearanceChoices } from "./AppearanceChoices";
 import { ClosedScales } from "./ClosedScales";
 import { Counting } from "./Counting";

@@ -2,7 +2,7 @@ import { cleanup, screen } from "@testing-library/react";
 import { afterEach, describe, expect, it } from "vitest";
 
 import { Keypad } from "../equation/Keypad";
-import { quantity, show } from "../testing";
+import { quantity, show } from "../tests/fixtures";
 import { ResultPanel } from "./ResultPanel";
 import { Working } from "./Working";
 

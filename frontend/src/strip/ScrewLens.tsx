@@ -12,10 +12,12 @@ interface Props {
   instrument: Instrument;
   position: number;
   answer: Answer | null;
+  /** Whether the two turns are drawn under it, and leave it less height. */
+  above: boolean;
 }
 
 /** The datum line at the edge of the thimble, large: the line at it, and its neighbours. */
-export function ScrewLens({ instrument, position, answer }: Props) {
+export function ScrewLens({ instrument, position, answer, above }: Props) {
   const show = useShow();
   const { lines, appearance } = instrument;
   const now = thimbleAt(instrument, position);
@@ -32,6 +34,8 @@ export function ScrewLens({ instrument, position, answer }: Props) {
   return (
     <svg
       className="screw-lens"
+      data-turns={above}
+      preserveAspectRatio="xMidYMid slice"
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       role="img"
       aria-label={show(`lens: line ${now.toFixed(1)} at the datum line`)}
@@ -39,8 +43,8 @@ export function ScrewLens({ instrument, position, answer }: Props) {
       <rect className="steel" width={EDGE} height={HEIGHT} />
       <rect className="brass" x={EDGE} width={WIDTH - EDGE} height={HEIGHT} />
       <line className="datum" x1={0} x2={EDGE} y1={middle} y2={middle} />
-      <line className="passed" x1={40} x2={40} y1={middle} y2={middle + (below ? 46 : -46)} />
-      <text className="lens-mark" x={40} y={below ? middle + 64 : middle - 52}>
+      <line className="passed" x1={40} x2={40} y1={middle} y2={middle + (below ? 30 : -30)} />
+      <text className="lens-mark" x={40} y={below ? middle + 47 : middle - 36}>
         {show(numeralOf(lines, index))}
       </text>
       {drawn.map(({ line, y }) => (

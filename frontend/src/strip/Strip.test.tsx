@@ -2,7 +2,7 @@ import { cleanup, fireEvent, screen } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 
 import type { Instrument } from "../api";
-import { ANSWER, CALIPER, SCREW, show } from "../testing";
+import { ANSWER, CALIPER, SCREW, show } from "../tests/fixtures";
 import { Strip } from "./Strip";
 
 afterEach(cleanup);

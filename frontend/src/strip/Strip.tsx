@@ -12,6 +12,7 @@ import { screwPlaces } from "./screwGeometry";
 import { ScrewLens } from "./ScrewLens";
 import { bent, STRAIGHT } from "./shape";
 import "./strip.css";
+import { Turns } from "./Turns";
 import { useWheel } from "./useWheel";
 import { useWidth } from "./useWidth";
 
@@ -31,6 +32,8 @@ export interface StripProps {
   readOut: string;
   onMove: (position: number) => void;
   onRelease: () => void;
+  /** Takes the other turn of a screw; without it the two are not offered. */
+  onTurn?: (turn: Answer["turns"][number]) => void;
 }
 
 const HEIGHT = 226;
@@ -75,6 +78,7 @@ export function Strip(props: StripProps) {
   }
 
   const answer = props.live ? props.answer : null;
+  const turns = props.onTurn ? (answer?.turns ?? []) : [];
   return (
     <div className="strip" ref={ref} data-narrow={narrow} data-kind={kind}>
       <svg
@@ -103,16 +107,22 @@ export function Strip(props: StripProps) {
         )}
       </svg>
       {kind === "screw" ? (
-        <ScrewLens instrument={instrument} position={position} answer={answer} />
+        <ScrewLens {...{ instrument, position, answer }} above={turns.length > 0} />
       ) : (
         props.meeting === undefined && <Lens lines={lines} answer={answer} />
+      )}
+      {props.onTurn && turns.length > 0 && (
+        <Turns {...{ instrument, turns }} onTurn={props.onTurn} />
       )}
       <Locator lines={lines} frame={frame} position={position} />
     </div>
   );
 }
 
-type SlidingProps = Omit<StripProps, "onMove" | "onRelease"> & { frame: Frame; narrow: boolean };
+type SlidingProps = Omit<StripProps, "onMove" | "onRelease" | "onTurn"> & {
+  frame: Frame;
+  narrow: boolean;
+};
 
 /** A vernier, straight with its faces or bent round a circle with its ring. */
 function Sliding({ instrument, answer, frame, narrow, ...props }: SlidingProps) {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 
-import { SCREW } from "../testing";
+import { SCREW } from "../tests/fixtures";
 import { screwPlaces, thimbleAt } from "./screwGeometry";
 import { bent, inchMarks, STRAIGHT } from "./shape";
 

@@ -3,7 +3,7 @@ import { afterEach, describe, expect, it, vi } from "vitest";
 
 import type { Flag } from "../api";
 import type { Waiting } from "../outbox/outbox";
-import { CALIPER, quantity, reading, show } from "../testing";
+import { CALIPER, quantity, reading, show } from "../tests/fixtures";
 import type { LookActions } from "./SecondLook";
 import { Tally } from "./Tally";
 

@@ -29,7 +29,24 @@ interface Props {
 type Side = "left" | "on" | "right";
 
 /** Faces closed, or on a setting piece: which way and how far does the reading miss? */
-export function ZeroDialog({ sheet, instrument, quantity, onClose }: Props) {
+export function ZeroDialog(props: Props) {
+  return (
+    <Modal
+      open
+      title={`Zero of ${props.instrument.name}`}
+      width={1080}
+      style={{ top: 24 }}
+      onCancel={props.onClose}
+      footer={null}
+      className="zero-dialog"
+    >
+      <ZeroLook {...props} />
+    </Modal>
+  );
+}
+
+/** Keeps what is typed itself: a dialog that is still opening shows its content as it was at first. */
+function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
   const { message } = App.useApp();
   const { data: words } = useWords();
   const [phase, setPhase] = useState<"before" | "after">("before");
@@ -79,15 +96,7 @@ export function ZeroDialog({ sheet, instrument, quantity, onClose }: Props) {
   }
 
   return (
-    <Modal
-      open
-      title={`Zero of ${instrument.name}`}
-      width={1080}
-      style={{ top: 24 }}
-      onCancel={onClose}
-      footer={null}
-      className="zero-dialog"
-    >
+    <>
       <Facing {...{ instrument, face, faces, reference, setFace, setReference, answer }} />
       <Strip
         instrument={instrument}
@@ -139,7 +148,7 @@ export function ZeroDialog({ sheet, instrument, quantity, onClose }: Props) {
       </Equation>
       <Finding answer={answer} />
       <EarlierLooks sheet={sheet} instrument={instrument} face={face} />
-    </Modal>
+    </>
   );
 }
 

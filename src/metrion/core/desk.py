@@ -14,6 +14,7 @@ from metrion.core.drawing import fine_numerals
 from metrion.core.errors import MetrionError, NotAMark
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.numbers import to_text
+from metrion.core.passed import Turn, near_mark, turns
 from metrion.core.scales import Line, Look, VernierScale
 from metrion.core.typed import FineAs, typed_line, typed_main
 from metrion.core.zero import ZeroCheck, zero_error
@@ -51,6 +52,7 @@ class Answer:
         neighbours: the lines left and right of it.
         sentences: what to say about it.
         second_turn: whether the thimble is in the second turn past the mark.
+        turns: on a screw, the turn that was read and the one it can be confused with.
     """
 
     main: Fraction | None = None
@@ -64,6 +66,7 @@ class Answer:
     neighbours: tuple[Neighbour, ...] = ()
     sentences: tuple[str, ...] = field(default=())
     second_turn: bool = False
+    turns: tuple[Turn, ...] = ()
 
 
 def consider(
@@ -126,6 +129,7 @@ def _answer(
 ) -> Answer:
     read = corrected = bounds = meets = None
     neighbours: tuple[Neighbour, ...] = ()
+    look = None
     if main is not None:
         bounds = (main, main + instrument.scale.main_division)
     if main is not None and line is not None:
@@ -135,10 +139,11 @@ def _answer(
         if isinstance(instrument.scale, VernierScale) and isinstance(line, int):
             meets = instrument.scale.meets(look)
             neighbours = _neighbours(instrument, instrument.scale, look)
-    sentences = tuple(_sentences(instrument, main, line, read, bounds, checks))
+    sentences = tuple(_sentences(instrument, main, line, look, bounds, checks))
     return Answer(
         main, line, read=read, corrected=corrected, bounds=bounds, meets=meets,
         neighbours=neighbours, sentences=sentences, second_turn=second_turn,
+        turns=turns(instrument, look) if look else (),
     )  # fmt: skip
 
 
@@ -164,7 +169,7 @@ def _sentences(
     instrument: Instrument,
     main: Fraction | None,
     line: Line | None,
-    read: Fraction | None,
+    look: Look | None,
     bounds: tuple[Fraction, Fraction] | None,
     checks: Sequence[ZeroCheck],
 ) -> list[str]:
@@ -177,16 +182,23 @@ def _sentences(
         found.append(
             f"The {pointer} has passed {low} and not yet {high}, so the reading lies between them."
         )
-    if read is not None and instrument.range:
+    if look is not None:
+        found += _look_words(instrument, look)
+    if main is not None or line is not None:
+        found.append(zero_words(instrument, checks))
+    return found
+
+
+def _look_words(instrument: Instrument, look: Look) -> list[str]:
+    found = [near_mark(instrument, look)]
+    if instrument.range:
         lowest, highest = instrument.range
-        if not lowest <= read <= highest:
+        if not lowest <= instrument.reading(look) <= highest:
             found.append(
                 f"That is outside the range of {instrument.name}, "
                 f"{to_text(lowest)} to {instrument.with_unit(highest)}."
             )
-    if main is not None or line is not None:
-        found.append(zero_words(instrument, checks))
-    return found
+    return [words for words in found if words]
 
 
 def _line_words(instrument: Instrument, line: Line) -> str:

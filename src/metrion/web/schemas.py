@@ -453,6 +453,17 @@ class FineFigureSchema(FigureSchema):
     worth = _maybe_text()
 
 
+class TurnSchema(Schema):
+    """One of the two turns of a screw that show the same thimble line."""
+
+    main = _text()
+    second_turn = fields.Boolean(required=True)
+    read = _text()
+    position = _number()
+    chosen = fields.Boolean(required=True)
+    words = _text()
+
+
 class AnswerSchema(Schema):
     """What the desk knows of an entry."""
 
@@ -467,6 +478,7 @@ class AnswerSchema(Schema):
     neighbours = _many(NeighbourSchema)
     sentences = fields.List(fields.String(), required=True)
     second_turn = fields.Boolean(required=True)
+    turns = _many(TurnSchema)
     reference_fault = _text()
     finding = fields.Nested(ZeroFindingSchema, required=True, allow_none=True)
 

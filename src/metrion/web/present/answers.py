@@ -52,6 +52,17 @@ def answer_view(
         ],
         "sentences": [shown(sentence) for sentence in answer.sentences],
         "second_turn": answer.second_turn,
+        "turns": [
+            {
+                "main": instrument.main_text(turn.look.main),
+                "second_turn": turn.look.second_turn,
+                "read": shown(instrument.value_text(turn.read)),
+                "position": float(turn.read),
+                "chosen": turn.read == answer.read,
+                "words": shown(turn.words),
+            }
+            for turn in answer.turns
+        ],
         "finding": finding,
         "reference_fault": reference_fault,
     }

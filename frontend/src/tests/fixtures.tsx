@@ -1,8 +1,8 @@
 import { render } from "@testing-library/react";
 import type { ReactNode } from "react";
 
-import type { Answer, Instrument, Quantity, Reading } from "./api";
-import { SettingsContext, USUAL, type Chosen } from "./app/settings";
+import type { Answer, Instrument, Quantity, Reading } from "../api";
+import { SettingsContext, USUAL, type Chosen } from "../app/settings";
 
 /** Renders with settings of its own. */
 export function show(children: ReactNode, settings: Partial<Chosen> = {}) {
@@ -99,6 +99,7 @@ export const ANSWER: Answer = {
   ],
   sentences: ["Line 3 is printed 1½ and worth 0.15 mm."],
   second_turn: false,
+  turns: [],
   reference_fault: "",
   finding: null,
 };

@@ -1,0 +1,98 @@
+"""The last mark passed: what a fine reading near either end of its division says about it.
+
+A zero line that stands close to a mark is easily read on the wrong side of it; the fine reading
+tells which side it stands on. On a screw the next mark shows before it has been passed, and a mark
+just passed may still be hidden, so that a reading can be one turn off either way.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from fractions import Fraction
+
+from metrion.core.instruments import Instrument, Kind
+from metrion.core.numbers import to_text
+from metrion.core.scales import Look, ScrewScale
+
+_NEAR = Fraction(1, 10)
+"""How near to a mark, in main divisions or turns, the eye can take the wrong side."""
+
+
+@dataclass(frozen=True)
+class Turn:
+    """One of the two turns that show the same thimble line.
+
+    Attributes:
+        look: what would be written down for it.
+        read: what that reads, in the unit of the instrument.
+        words: how the sleeve looks then.
+    """
+
+    look: Look
+    read: Fraction
+    words: str
+
+
+def near_mark(instrument: Instrument, look: Look) -> str:
+    """What it means that the zero stands near a mark, in words; empty where it does not."""
+    scale = instrument.scale
+    if isinstance(scale, ScrewScale):
+        return _near_datum(scale, look)
+    past = (instrument.reading(look) - look.main) / scale.main_division
+    below, here, above = (
+        instrument.main_text(look.main + step * scale.main_division) for step in (-1, 0, 1)
+    )
+    if 0 < past <= _NEAR:
+        return (
+            f"So the zero line stands just past {here}. If yours stands just past {above}, "
+            f"{above} is the last mark passed."
+        )
+    if past >= 1 - _NEAR:
+        return (
+            f"So the zero line stands just short of {above}. If yours stands just short of "
+            f"{here}, the last mark passed is {below}."
+        )
+    return ""
+
+
+def _near_datum(scale: ScrewScale, look: Look) -> str:
+    turned = Fraction(look.line) / scale.fine_divisions
+    line = to_text(Fraction(look.line))
+    if 0 < turned <= _NEAR:
+        return (
+            f"At {line} the thimble’s zero has only just gone past the datum line: "
+            "a mark it has just passed may still be hidden under the edge."
+        )
+    if turned >= 1 - _NEAR:
+        return (
+            f"At {line} the thimble’s zero has not come round to the datum line yet: "
+            "a mark that is just showing has not been passed."
+        )
+    return ""
+
+
+def turns(instrument: Instrument, look: Look) -> tuple[Turn, ...]:
+    """The turn that was read and the one it is confused with, the lower first.
+
+    In the first half of a turn a mark may have been missed, so the other turn is the next one; in
+    the second half the next mark may have been counted too early, so it is the one before.
+
+    Returns:
+        Two turns one pitch apart on a screw, none on other kinds.
+    """
+    scale = instrument.scale
+    if instrument.kind is not Kind.SCREW or not isinstance(scale, ScrewScale):
+        return ()
+    start = scale.turn_start(look)
+    late = 2 * look.line >= scale.fine_divisions
+    lower = start - scale.pitch if late else start
+    return tuple(
+        _turn(instrument, scale, scale.look_at(turn_start, look.line))
+        for turn_start in (lower, lower + scale.pitch)
+    )
+
+
+def _turn(instrument: Instrument, scale: ScrewScale, look: Look) -> Turn:
+    shown = instrument.main_text(scale.last_mark(look))
+    second = ", second turn past it" if look.second_turn else ""
+    return Turn(look, instrument.reading(look), f"last mark passed {shown}{second}")
