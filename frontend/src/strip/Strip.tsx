@@ -1,4 +1,5 @@
-import { useState, type KeyboardEvent, type PointerEvent } from "react";
+import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
+import { throttle } from "throttle-debounce";
 
 import type { Answer, Instrument } from "../api";
 import { Beam, EDGE, FineScale, heights } from "./Beam";
@@ -36,17 +37,33 @@ export interface StripProps {
   onTurn?: (turn: Answer["turns"][number]) => void;
 }
 
+/** The scales in the hand: where they were taken, where they are now, and the view meanwhile. */
+interface Held {
+  from: number;
+  at: number;
+  x: number;
+  frame: Frame;
+}
+
 const HEIGHT = 226;
 const NARROW_HEIGHT = 164;
+/** While the scales are dragged, how often the page around them is told: they move at once. */
+const TOLD_MS = 100;
 /** What a kind needs beyond that: an arc falls off to its ends, a thimble is thick. */
 const TALLER: Record<string, number> = { angular: 54, screw: 14 };
 
 /** The student's own instrument, drawn to scale and framed on its fine scale. */
 export function Strip(props: StripProps) {
-  const { instrument, position, onMove, onRelease } = props;
+  const { instrument, onMove, onRelease } = props;
   const { lines, kind } = instrument;
   const [ref, width] = useWidth();
-  const [held, setHeld] = useState<{ from: number; x: number; frame: Frame } | null>(null);
+  const [held, setHeld] = useState<Held | null>(null);
+  const position = held ? held.at : props.position;
+  const tell = useRef(onMove);
+  useEffect(() => {
+    tell.current = onMove;
+  });
+  const tellNow = useMemo(() => throttle(TOLD_MS, (at: number) => tell.current(at)), []);
   const drawing = useWheel((notches) => step(notches));
   const narrow = width < 640;
   const frame = held ? frameKept(held.frame, position) : frameAt(lines, position, width);
@@ -56,14 +73,19 @@ export function Strip(props: StripProps) {
   function grab(event: PointerEvent<SVGSVGElement>) {
     if (event.button !== 0) return;
     event.currentTarget.setPointerCapture(event.pointerId);
-    setHeld({ from: position, x: event.clientX, frame });
+    setHeld({ from: position, at: position, x: event.clientX, frame });
   }
   function drag(event: PointerEvent<SVGSVGElement>) {
-    if (held) onMove(clamped(instrument, held.from + (event.clientX - held.x) / perUnit));
+    if (!held) return;
+    const at = clamped(instrument, held.from + (event.clientX - held.x) / perUnit);
+    setHeld({ ...held, at });
+    tellNow(at);
   }
   function release() {
     if (!held) return;
+    tellNow.cancel({ upcomingOnly: true });
     setHeld(null);
+    if (held.at !== held.from) onMove(held.at);
     onRelease();
   }
   function step(counts: number) {
@@ -101,9 +123,9 @@ export function Strip(props: StripProps) {
         onKeyDown={keys}
       >
         {kind === "screw" ? (
-          <Screw {...props} answer={answer} width={width} />
+          <Screw {...props} {...{ answer, width, position }} />
         ) : (
-          <Sliding {...props} answer={answer} frame={frame} narrow={narrow} />
+          <Sliding {...props} {...{ answer, frame, narrow, position }} />
         )}
       </svg>
       {kind === "screw" ? (
