@@ -9,6 +9,8 @@ BIN := $(VENV)/bin
 STAMPS := .stamps
 CHROME = $$(scripts/find_chromium.sh)
 
+TYPES := frontend/src/api/schema.d.ts
+API_SOURCES := $(shell find src/metrion/web -name '*.py') scripts/write_openapi.py
 FRONT_SOURCES := $(shell find frontend/src frontend/public frontend/index.html frontend/vite.config.ts frontend/tsconfig.json -type f 2>/dev/null)
 
 .PHONY: setup demo test check format types screenshots benchmarks clean chromium
@@ -39,7 +41,12 @@ $(STAMPS)/node_modules: frontend/package-lock.json frontend/package.json | $(STA
 	cd frontend && npm ci --no-fund --no-audit --loglevel=error
 	@touch $@
 
-$(STAMPS)/front: $(STAMPS)/node_modules $(FRONT_SOURCES) | $(STAMPS)
+# What the front end knows of the API is written from the API itself.
+$(TYPES): $(API_SOURCES) $(STAMPS)/python $(STAMPS)/node_modules
+	$(BIN)/python scripts/write_openapi.py var/openapi.json
+	cd frontend && npm run --silent types >/dev/null
+
+$(STAMPS)/front: $(TYPES) $(STAMPS)/node_modules $(FRONT_SOURCES) | $(STAMPS)
 	cd frontend && npm run --silent build
 	@touch $@
 
@@ -49,16 +56,13 @@ check-python: $(STAMPS)/python
 	$(BIN)/mypy
 	$(BIN)/lint-imports
 
-check-front: $(STAMPS)/python $(STAMPS)/node_modules
+check-front: $(TYPES)
 	cd frontend && npm run --silent format && npm run --silent lint && npx tsc --noEmit
-	$(BIN)/python scripts/write_openapi.py var/openapi.json
-	cd frontend && npx openapi-typescript ../var/openapi.json --check -o src/api/schema.d.ts >/dev/null 2>&1 \
-		|| { echo "frontend/src/api/schema.d.ts is not current: run make types"; exit 1; }
 
 test-python: setup
 	$(BIN)/pytest -q --ignore tests/browser
 
-test-front: $(STAMPS)/python $(STAMPS)/node_modules
+test-front: $(TYPES)
 	$(BIN)/python scripts/write_drawings.py var/drawings.json
 	cd frontend && npm run --silent test
 
@@ -70,9 +74,7 @@ format: $(STAMPS)/python $(STAMPS)/node_modules
 	$(BIN)/ruff check --fix src tests scripts benchmarks
 	cd frontend && npm run --silent format:write
 
-types: $(STAMPS)/python $(STAMPS)/node_modules
-	$(BIN)/python scripts/write_openapi.py var/openapi.json
-	cd frontend && npm run --silent types
+types: $(TYPES)
 
 screenshots: setup
 	@chrome="$(CHROME)" && CHROMIUM="$$chrome" $(BIN)/python scripts/take_screenshots.py docs/screenshots
