@@ -137,3 +137,53 @@ def test_the_other_turn_of_a_screw_is_a_tap_away(page: Page, server: str) -> Non
     page.keyboard.press("Enter")
     expect(page.locator("tr.reading")).to_have_count(5)
     assert "4.48" in row(page, 5)
+
+
+def test_pairs_of_positions_are_entered_one_after_the_other(page: Page, server: str) -> None:
+    page.goto(f"{server}/sheets/spare-parts")
+    page.get_by_role("button", name="New quantity").click()
+    page.get_by_label("What is measured").fill("Spacing of the eyelets")
+    page.get_by_text("two positions, and what lies between").click()
+    page.get_by_role("button", name="Measure it").click()
+    expect(page.get_by_label("main reading")).to_be_focused()
+    expect(page.get_by_text("cancels", exact=True)).to_be_visible()
+    for count, (first, second) in enumerate((("12 5", "48 2"), ("48 3", "12 6")), start=1):
+        page.keyboard.type(first)
+        expect(page.locator(".part-read output")).to_contain_text(".")
+        page.keyboard.press("Enter")
+        expect(page.get_by_label("first position, tap to take it again")).to_be_visible()
+        page.keyboard.type(second)
+        expect(page.locator(".part-result output")).to_have_text("35.85")
+        page.keyboard.press("Enter")
+        expect(page.locator("tr.reading")).to_have_count(count)
+    assert "48 / 12" in row(page, 2)
+    expect(page.get_by_test_id("sentence")).to_contain_text("(35.85 ± 0.05) mm")
+    # The first position of a third pair is taken again, and its figures are still there.
+    page.keyboard.type("12 5")
+    expect(page.locator(".part-read output")).to_contain_text("12.25")
+    page.keyboard.press("Enter")
+    page.get_by_label("first position, tap to take it again").click()
+    expect(page.get_by_label("main reading")).to_have_value("12")
+    expect(page.get_by_label("line that meets")).to_have_value("5")
+
+
+def test_a_pair_is_changed_position_by_position(page: Page, server: str) -> None:
+    quantity = {
+        "id": "eyelets", "name": "Spacing of the eyelets", "instrument": "cal-a",
+        "face": "outside", "items": 1, "zero": [], "pairs": True,
+    }  # fmt: skip
+    sheet = f"{server}/api/sheets/spare-parts"
+    pair = {"a": {"main": "12", "fine": 5}, "b": {"main": "48", "fine": 2}}
+    assert page.request.post(f"{sheet}/quantities", data=quantity).ok
+    assert page.request.post(f"{sheet}/readings", data={"quantity": "eyelets", **pair}).ok
+    open_quantity(page, server, "spare-parts/quantities/eyelets")
+    page.get_by_label("Actions for reading 1").click()
+    page.get_by_role("button", name="Change its figures").click()
+    for figures in ("12 5", "47 2"):
+        page.keyboard.type(figures)
+        expect(page.locator(".part-read output")).to_contain_text(
+            ".10" if figures[0] == "4" else ".25"
+        )
+        page.keyboard.press("Enter")
+    expect(page.locator("tr.reading")).to_contain_text("34.85")
+    expect(page.locator("tr.reading s").first).to_contain_text("12 / 48")

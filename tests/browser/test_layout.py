@@ -55,8 +55,11 @@ def test_nothing_scrolls_sideways(
     context.close()
 
 
-def test_ten_readings_by_touch_on_a_phone(browser: Browser, server: str) -> None:
-    context = browser.new_context(viewport={"width": 390, "height": 844}, has_touch=True)
+@pytest.mark.parametrize(("width", "height"), [(390, 844), (844, 390)])
+def test_ten_readings_by_touch_on_a_phone(
+    browser: Browser, server: str, width: int, height: int
+) -> None:
+    context = browser.new_context(viewport={"width": width, "height": height}, has_touch=True)
     page = context.new_page()
     page.goto(f"{server}/sheets/sail-film/quantities/film")
     expect(page.get_by_label("main reading")).to_be_focused()
@@ -73,7 +76,8 @@ def test_ten_readings_by_touch_on_a_phone(browser: Browser, server: str) -> None
         box = button.bounding_box()
         assert box is not None
         assert box["height"] >= 44
-        assert box["y"] + box["height"] <= 844
+        assert box["y"] + box["height"] <= height
+    assert page.evaluate("document.documentElement.scrollWidth") <= width
     context.close()
 
 

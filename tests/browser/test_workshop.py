@@ -170,8 +170,9 @@ def test_a_depth_is_measured_with_its_own_face(page: Page, server: str) -> None:
 
 def test_the_word_of_the_course_is_used_everywhere(page: Page, server: str) -> None:
     page.goto(f"{server}/words")
-    page.get_by_label("vernier constant").check()
-    page.get_by_label("drum").check()
+    for word in ("vernier constant", "drum"):
+        page.get_by_label(word).click()
+        expect(page.get_by_label(word)).to_be_checked()
     expect(page.get_by_role("heading", name="drum")).to_be_visible()
     page.get_by_role("link", name="Instruments").click()
     expect(page.get_by_role("heading", name="Vernier constant")).to_be_visible()

@@ -101,6 +101,8 @@ export function useSettingsQuery() {
 export function useChangeSettings() {
   const queries = useQueryClient();
   return useMutation({
+    mutationKey: SETTINGS,
+    scope: { id: "settings" },
     mutationFn: (settings: Schemas["Settings"]) =>
       body(client.PATCH("/api/settings", { body: settings })),
     // A choice shows at once; what the server says of it comes after.
@@ -109,7 +111,11 @@ export function useChangeSettings() {
       queries.setQueryData(SETTINGS, { ...before, ...some });
       return before;
     },
-    onSuccess: (settings) => queries.setQueryData(SETTINGS, settings),
+    onSuccess: (settings) => {
+      // A later choice that is still on its way has been shown already: it is not taken back.
+      if (queries.isMutating({ mutationKey: SETTINGS }) === 1)
+        queries.setQueryData(SETTINGS, settings);
+    },
     onError: (_problem, _some, before) => queries.setQueryData(SETTINGS, before),
   });
 }

@@ -74,10 +74,10 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
         <Link to={`/sheets/${sheet.id}`}>{sheet.title}</Link>
         <Ribbon {...{ quantity, instrument, sheet }} />
       </header>
-      {quantity.sort !== "single" ? (
+      {quantity.sort === "pair with two windows" ? (
         <p className="stage stage-pairs">
-          The readings of this quantity come in pairs of positions. They are shown and worked out
-          here, and can be set aside; new ones come with a file.
+          The readings of this quantity come in pairs through two windows. They are shown and worked
+          out here, and can be set aside; new ones come with a file.
         </p>
       ) : (
         <Stage

@@ -15,12 +15,15 @@ export function Ribbon({ sheet, quantity, instrument }: Props) {
   const show = useShow();
   const saving = useIsMutating() > 0;
   const open = quantity.flags.filter((flag) => flag.level === "warning" && !flag.settled);
-  const zero = quantity.zero_exact
-    ? "exact"
-    : quantity.zero.length > 0
-      ? `${quantity.zero_text} ${instrument.unit}`
-      : "not looked at";
-  const stage = quantity.zero.length === 0 && !quantity.zero_exact ? "zero" : "readings";
+  const paired = quantity.sort !== "single";
+  const zero = paired
+    ? "cancels"
+    : quantity.zero_exact
+      ? "exact"
+      : quantity.zero.length > 0
+        ? `${quantity.zero_text} ${instrument.unit}`
+        : "not looked at";
+  const stage = !paired && quantity.zero.length === 0 && !quantity.zero_exact ? "zero" : "readings";
   const stages = [
     ["instrument", `${instrument.name}, ${instrument.least_count_text}`],
     ["zero", zero],

@@ -10,9 +10,10 @@ import {
   type Sheet,
 } from "../api";
 import { useChosen, useShow } from "../app/settings";
-import { Equation, type EquationHandle } from "../equation/Equation";
+import { Equation, type Ending, type EquationHandle } from "../equation/Equation";
 import { Keypad } from "../equation/Keypad";
 import { useNarrow } from "../equation/useNarrow";
+import type { Entered } from "../outbox/outbox";
 import { post } from "../outbox/useOutbox";
 import { Strip } from "../strip";
 import { ZeroTerm } from "../zero/ZeroTerm";
@@ -21,6 +22,7 @@ import { MoreBlanks } from "./MoreBlanks";
 import { PlaceBlank } from "./PlaceBlank";
 import { useBenchKeys } from "./useBenchKeys";
 import { figuresOf, useSheetDesk, type Desk } from "./useDesk";
+import { useWakeLock } from "./useWakeLock";
 
 interface Props {
   sheet: Sheet;
@@ -37,6 +39,16 @@ interface Props {
   onDone: () => void;
 }
 
+/** The first position of a pair: as it was typed, as a logbook holds it, and where it lies. */
+interface FirstPosition {
+  entered: Entered;
+  figures: NonNullable<ReturnType<typeof figuresOf>>;
+  read: string | null;
+  position: number | null;
+}
+
+const BETWEEN: Record<string, string> = { angular: "swept" };
+
 /** Strip and equation: where a reading is made. */
 export function Stage(props: Props) {
   const { sheet, quantity, instrument, changing, looked, blind, onBlind, onDone } = props;
@@ -44,10 +56,14 @@ export function Stage(props: Props) {
   const { message } = App.useApp();
   const { singleKeys } = useChosen();
   const narrow = useNarrow();
+  useWakeLock();
+  const paired = quantity.sort === "pair";
+  const [first, setFirst] = useState<FirstPosition | null>(null);
   const desk = useSheetDesk(sheet.id, instrument.id, quantity.zero, {
     fineAs: instrument.fine_as,
-    start: changing?.position ?? null,
+    start: paired ? null : (changing?.position ?? null),
     estimates: quantity.estimates,
+    pair: paired ? { first: first?.entered ?? null } : null,
   });
   const equation = useRef<EquationHandle>(null);
   const [given, setGiven] = useState(changing ? circumstancesOf(changing) : NONE);
@@ -59,6 +75,7 @@ export function Stage(props: Props) {
   const eager = useRef(false);
   const amend = useAmendReading(sheet.id);
   const { answer, entry } = desk;
+  const unit = instrument.kind === "angular" ? "" : instrument.unit;
   const setPlace = useCallback((place: string) => give({ place }), [give]);
   const begin = useCallback(() => equation.current?.begin(), []);
 
@@ -67,11 +84,33 @@ export function Stage(props: Props) {
 
   function done() {
     desk.clear();
+    setFirst(null);
     setGiven(kept(given, quantity.readings));
     equation.current?.begin();
     onDone();
   }
+  /** Keeps the position that has been entered as the first of a pair and makes room for the second. */
+  function keepFirst(): boolean {
+    if (!paired || first !== null) return false;
+    const figures = answer && desk.settled ? figuresOf(answer) : null;
+    if (figures && answer) {
+      setFirst({ entered: entered(), figures, read: answer.read, position: answer.position });
+      desk.clear();
+      begin();
+    }
+    return true;
+  }
+  function takeFirstAgain({ entered: { main, fine, second_turn: secondTurn } }: FirstPosition) {
+    desk.type({ main, fine, secondTurn });
+    setFirst(null);
+    begin();
+  }
+  function entered(): Entered {
+    const { main, fine, secondTurn } = entry;
+    return { main, fine, fine_as: instrument.fine_as, second_turn: secondTurn };
+  }
   function record() {
+    if (keepFirst()) return;
     if (changing) {
       change(changing);
       return;
@@ -79,14 +118,13 @@ export function Stage(props: Props) {
     // Figures that have not been answered yet (a quick hand, a server away) are kept as they were
     // typed; the server tells what they mean when they reach it.
     const typed = entry.main.trim() !== "" && entry.fine.trim() !== "";
-    if (desk.settled ? answer?.read == null : !typed) return;
-    const { main, fine, secondTurn } = entry;
+    if (desk.faulty || (desk.settled ? answer?.read == null : !typed)) return;
     post({
       id: newId(),
       sheet: sheet.id,
       quantity: quantity.id,
       instrument: instrument.id,
-      entered: { main, fine, fine_as: instrument.fine_as, second_turn: secondTurn },
+      entered: first ? [first.entered, entered()] : [entered()],
       estimates: quantity.estimates,
       fields: asFields(given),
       refused: "",
@@ -97,7 +135,8 @@ export function Stage(props: Props) {
     eager.current = !desk.settled;
     const figures = answer && desk.settled ? figuresOf(answer) : null;
     if (!figures) return;
-    const fields = { ...figures, ...asFields(given) };
+    const looks = first ? { a: first.figures, b: figures } : figures;
+    const fields = { ...looks, ...asFields(given) };
     amend.mutate({ seen: reading, ...fields, why: "changed" }, { onSuccess: done, onError: fail });
   }
   useEffect(() => {
@@ -111,7 +150,38 @@ export function Stage(props: Props) {
     onProblem: fail,
   });
 
-  const last = looked ?? quantity.readings.at(-1) ?? null;
+  const last = paired ? first : (looked ?? quantity.readings.at(-1) ?? null);
+  const ending: Ending = !paired
+    ? {
+        readAs: "read",
+        less: {
+          label: "zero error",
+          part: "zero",
+          node: <ZeroTerm {...{ sheet, quantity, instrument }} />,
+        },
+        outcome: { label: "corrected", text: answer?.corrected },
+      }
+    : first === null
+      ? { readAs: "first position" }
+      : {
+          readAs: "second position",
+          less: {
+            label: "first position",
+            part: "read",
+            node: (
+              <button
+                type="button"
+                className="term-tap"
+                aria-label="first position, tap to take it again"
+                onClick={() => takeFirstAgain(first)}
+              >
+                {show(first.read ?? "")}
+              </button>
+            ),
+          },
+          outcome: { label: BETWEEN[instrument.kind] ?? "between them", text: answer?.pair?.value },
+        };
+  const outcome = ending.outcome?.text ?? answer?.read;
   return (
     <section className="stage" aria-label="scales">
       <Strip
@@ -137,7 +207,7 @@ export function Stage(props: Props) {
         fineAs={instrument.fine_as}
         autoFocus
         padded
-        zero={<ZeroTerm {...{ sheet, quantity, instrument }} />}
+        ending={ending}
         onEnter={record}
       >
         <PlaceBlank
@@ -161,17 +231,20 @@ export function Stage(props: Props) {
           disabled={!recordable(desk)}
           onClick={record}
         >
-          {changing
-            ? `Change reading ${quantity.readings.findIndex(({ id }) => id === changing.id) + 1}`
-            : "Record ⏎"}
+          {paired && !first
+            ? "Keep the first ⏎"
+            : changing
+              ? `Change reading ${quantity.readings.findIndex(({ id }) => id === changing.id) + 1}`
+              : "Record ⏎"}
         </Button>
       </Equation>
       {narrow && (
         <Keypad
-          corrected={answer?.corrected ? `${show(answer.corrected)} ${instrument.unit}` : ""}
+          corrected={answer && outcome ? `${show(outcome)} ${unit}` : ""}
           recordable={recordable(desk)}
           onKey={(key) => equation.current?.press(key)}
           onRecord={record}
+          act={paired && !first ? "Keep first" : "Record"}
         />
       )}
       {more && <MoreBlanks {...{ given, instrument, blind }} onGiven={give} onBlind={onBlind} />}

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 
 import type { Answer } from "../api";
-import { EMPTY, figuresOf, fineText, isEmpty, step } from "./useDesk";
+import { EMPTY, figuresOf, fineText, isEmpty, isFaulty, step } from "./useDesk";
 
 const answer = (seq: number, main: string, fine: string): Answer => ({
   seq,
@@ -16,6 +16,7 @@ const answer = (seq: number, main: string, fine: string): Answer => ({
   sentences: [],
   second_turn: false,
   turns: [],
+  pair: null,
   reference_fault: "",
   finding: null,
 });
@@ -24,6 +25,7 @@ const START = {
   seq: 0,
   entry: EMPTY,
   answer: null,
+  asked: null,
   away: false,
   resting: false,
   fineAs: "line" as const,
@@ -32,7 +34,7 @@ const START = {
 describe("typing", () => {
   it("is numbered, and keeps the answer before until the next one comes", () => {
     const typed = step(START, { type: "typed", entry: { main: "6" } });
-    const answered = step(typed, { type: "answered", answer: answer(1, "6", "3") });
+    const answered = step(typed, { type: "answered", answer: answer(1, "6", "3"), asked: EMPTY });
     const more = step(answered, { type: "typed", entry: { fine: "3" } });
     expect(more.seq).toBe(2);
     expect(more.answer?.seq).toBe(1);
@@ -41,15 +43,17 @@ describe("typing", () => {
 
   it("is not overwritten by an answer", () => {
     const typed = step(START, { type: "typed", entry: { main: "6,0" } });
-    const answered = step(typed, { type: "answered", answer: answer(1, "6", "3") });
+    const answered = step(typed, { type: "answered", answer: answer(1, "6", "3"), asked: EMPTY });
     expect(answered.entry.main).toBe("6,0");
   });
 
   it("ignores an answer that is older than the one it has", () => {
     let state = step(START, { type: "typed", entry: { main: "6" } });
     state = step(state, { type: "typed", entry: { main: "61" } });
-    state = step(state, { type: "answered", answer: answer(2, "61", "3") });
-    expect(step(state, { type: "answered", answer: answer(1, "6", "3") }).answer?.seq).toBe(2);
+    state = step(state, { type: "answered", answer: answer(2, "61", "3"), asked: EMPTY });
+    expect(
+      step(state, { type: "answered", answer: answer(1, "6", "3"), asked: EMPTY }).answer?.seq,
+    ).toBe(2);
   });
 });
 
@@ -57,19 +61,23 @@ describe("dragging", () => {
   const moved = step(START, { type: "moved", position: 6.137 });
 
   it("fills the blanks from the answer and stays where the hand is", () => {
-    const answered = step(moved, { type: "answered", answer: answer(1, "6", "3") });
+    const answered = step(moved, { type: "answered", answer: answer(1, "6", "3"), asked: EMPTY });
     expect(answered.entry).toEqual({ main: "6", fine: "3", position: 6.137, secondTurn: false });
   });
 
   it("comes to rest when it is let go after the answer", () => {
-    const answered = step(moved, { type: "answered", answer: answer(1, "6", "3") });
+    const answered = step(moved, { type: "answered", answer: answer(1, "6", "3"), asked: EMPTY });
     expect(step(answered, { type: "released" }).entry.position).toBeNull();
   });
 
   it("comes to rest with the answer when it is let go before it", () => {
     const released = step(moved, { type: "released" });
     expect(released.entry.position).toBe(6.137);
-    const answered = step(released, { type: "answered", answer: answer(1, "6", "3") });
+    const answered = step(released, {
+      type: "answered",
+      answer: answer(1, "6", "3"),
+      asked: EMPTY,
+    });
     expect(answered.entry.position).toBeNull();
   });
 });
@@ -78,7 +86,7 @@ describe("clearing", () => {
   it("forgets an answer that is still on its way", () => {
     const typed = step(START, { type: "typed", entry: { main: "6" } });
     const cleared = step(typed, { type: "cleared" });
-    const late = step(cleared, { type: "answered", answer: answer(1, "6", "3") });
+    const late = step(cleared, { type: "answered", answer: answer(1, "6", "3"), asked: EMPTY });
     expect(late.answer).toBeNull();
     expect(isEmpty(late.entry)).toBe(true);
   });
@@ -106,5 +114,26 @@ describe("what a logbook holds", () => {
 
   it("says so if the thimble is in its second turn", () => {
     expect(figuresOf({ ...answer(1, "6", "3"), second_turn: true })?.second_turn).toBe(true);
+  });
+});
+
+describe("a fault", () => {
+  const typed = step(START, { type: "typed", entry: { main: "8.4" } });
+  const faulty: Answer = {
+    ...answer(1, "8.4", "3"),
+    main: { value: null, fault: "8.4 is not a mark" },
+    read: null,
+  };
+  const told = step(typed, { type: "answered", answer: faulty, asked: typed.entry });
+
+  it("holds while the figure stands, whatever is typed beside it", () => {
+    expect(isFaulty(typed)).toBe(false);
+    expect(isFaulty(told)).toBe(true);
+    expect(isFaulty(step(told, { type: "typed", entry: { fine: "3" } }))).toBe(true);
+  });
+
+  it("is over as soon as the figure is another", () => {
+    expect(isFaulty(step(told, { type: "typed", entry: { main: "8" } }))).toBe(false);
+    expect(isFaulty(step(told, { type: "cleared" }))).toBe(false);
   });
 });

@@ -1,6 +1,7 @@
 import { useCallback, useEffect, useReducer, useRef } from "react";
 
 import { body, client, type Answer, type FineAs, type Schemas } from "../api";
+import type { Entered } from "../outbox/outbox";
 
 /** What is being entered: typed figures, or a place the slider was dragged to. */
 export interface Entry {
@@ -19,6 +20,8 @@ interface State {
   entry: Entry;
   answer: Answer | null;
   away: boolean;
+  /** What `answer` is about. */
+  asked: Entry | null;
   /** Whether the slide was let go and comes to rest with the next answer. */
   resting: boolean;
   fineAs: FineAs;
@@ -29,7 +32,7 @@ type Event =
   | { type: "moved"; position: number }
   | { type: "released" }
   | { type: "cleared" }
-  | { type: "answered"; answer: Answer }
+  | { type: "answered"; answer: Answer; asked: Entry }
   | { type: "away" };
 
 export const EMPTY: Entry = { main: "", fine: "", position: null, secondTurn: false };
@@ -66,11 +69,11 @@ export function step(state: State, event: Event): State {
     case "away":
       return { ...state, away: true };
     case "answered":
-      return answered(state, event.answer);
+      return answered(state, event.answer, event.asked);
   }
 }
 
-function answered(state: State, answer: Answer): State {
+function answered(state: State, answer: Answer, asked: Entry): State {
   if (answer.seq < (state.answer?.seq ?? 0) || isEmpty(state.entry))
     return { ...state, away: false };
   const dragged = state.entry.position !== null;
@@ -81,7 +84,15 @@ function answered(state: State, answer: Answer): State {
         secondTurn: answer.second_turn,
       }
     : {};
-  return rested({ ...state, away: false, answer, entry: { ...state.entry, ...figures } });
+  return rested({ ...state, away: false, answer, asked, entry: { ...state.entry, ...figures } });
+}
+
+/** Whether a figure that still stands there has been found wrong. */
+export function isFaulty({ answer, asked, entry }: State): boolean {
+  if (answer === null || asked === null) return false;
+  return (["main", "fine"] as const).some(
+    (blank) => answer[blank].fault !== "" && asked[blank] === entry[blank],
+  );
 }
 
 /** A slide that was let go lies at the nearest place the scale can show, once that is known. */
@@ -96,6 +107,8 @@ export interface Desk {
   answer: Answer | null;
   /** Whether `answer` belongs to exactly what is entered. */
   settled: boolean;
+  /** Whether a figure that still stands there has been found wrong. */
+  faulty: boolean;
   away: boolean;
   type: (entry: Partial<Typed>) => void;
   move: (position: number) => void;
@@ -104,7 +117,7 @@ export interface Desk {
 }
 
 /** One question to the desk: what is entered, numbered. */
-export type Look = Required<Omit<Schemas["Typed"], "instrument" | "zero">>;
+export type Look = Required<Omit<Schemas["Typed"], "instrument" | "zero" | "pair" | "first">>;
 
 interface Options {
   /** What the fine blank stands for. */
@@ -129,6 +142,7 @@ export function useDesk(question: (look: Look) => Promise<Answer>, options: Opti
     seq: 1,
     entry: { ...EMPTY, position: start },
     answer: null,
+    asked: null,
     away: false,
     resting: true,
     fineAs,
@@ -156,7 +170,7 @@ export function useDesk(question: (look: Look) => Promise<Answer>, options: Opti
           estimates,
           reference,
         });
-        dispatch({ type: "answered", answer });
+        dispatch({ type: "answered", answer, asked: entry });
         if (latest.current.seq === seq) return;
       }
     } catch {
@@ -183,6 +197,7 @@ export function useDesk(question: (look: Look) => Promise<Answer>, options: Opti
     entry: state.entry,
     answer: isEmpty(state.entry) ? null : state.answer,
     settled: state.answer?.seq === state.seq && !isEmpty(state.entry),
+    faulty: isFaulty(state),
     away,
     type: useCallback((entry) => dispatch({ type: "typed", entry }), []),
     move: useCallback((position) => dispatch({ type: "moved", position }), []),
@@ -191,18 +206,41 @@ export function useDesk(question: (look: Look) => Promise<Answer>, options: Opti
   };
 }
 
+/** The positions of a pair: the first, once it has been entered. */
+export interface Pairing {
+  first: Entered | null;
+}
+
+interface SheetOptions extends Options {
+  /** Where the reading is one of a pair; the zero cancels then. */
+  pair?: Pairing | null;
+}
+
 /** The desk of a sheet: its instrument, corrected by these zero checks. */
-export function useSheetDesk(sheet: string, instrument: string, zero: string[], options: Options) {
+export function useSheetDesk(
+  sheet: string,
+  instrument: string,
+  zero: string[],
+  { pair = null, ...options }: SheetOptions,
+) {
   const checks = JSON.stringify(zero);
+  const first = pair?.first ?? null;
+  const paired = pair !== null;
   const question = useCallback(
     (look: Look) =>
       body(
         client.POST("/api/sheets/{sheet}/look", {
           params: { path: { sheet } },
-          body: { ...look, instrument, zero: JSON.parse(checks) as string[] },
+          body: {
+            ...look,
+            instrument,
+            zero: JSON.parse(checks) as string[],
+            pair: paired,
+            first,
+          },
         }),
       ),
-    [sheet, instrument, checks],
+    [sheet, instrument, checks, paired, first],
   );
   return useDesk(question, options);
 }

@@ -5,7 +5,7 @@ import { afterEach, describe, expect, it, vi } from "vitest";
 import type { FineAs, Instrument } from "../api";
 import { EMPTY, type Desk, type Entry } from "../desk/useDesk";
 import { ANSWER, CALIPER, SCREW, show } from "../tests/fixtures";
-import { Equation, type EquationHandle } from "./Equation";
+import { Equation, type Ending, type EquationHandle } from "./Equation";
 
 afterEach(cleanup);
 
@@ -15,6 +15,7 @@ function desk(some: Partial<Desk> = {}, entry: Partial<Entry> = {}): Desk {
     answer: null,
     settled: false,
     away: false,
+    faulty: false,
     type: vi.fn(),
     move: vi.fn(),
     release: vi.fn(),
@@ -39,9 +40,12 @@ function equation(
 ) {
   const onEnter = vi.fn();
   const ref = createRef<EquationHandle>();
-  show(<Equation ref={ref} desk={given} zero="(−0.15)" {...{ instrument, fineAs, onEnter }} />, {
-    words,
-  });
+  const ending: Ending = {
+    readAs: "read",
+    less: { label: "zero error", part: "zero", node: "(−0.15)" },
+    outcome: { label: "corrected", text: given.answer?.corrected },
+  };
+  show(<Equation ref={ref} desk={given} {...{ instrument, fineAs, ending, onEnter }} />, { words });
   return { onEnter, handle: ref };
 }
 

@@ -21,8 +21,8 @@ export interface EquationProps {
   desk: Desk;
   instrument: Instrument;
   fineAs: FineAs;
-  /** What stands for the zero; null where the zero itself is looked at. */
-  zero: ReactNode;
+  /** How the equation goes on once main and fine reading make a figure. */
+  ending: Ending;
   onEnter: () => void;
   /** Whether the cursor waits in the main blank from the first. */
   autoFocus?: boolean;
@@ -32,10 +32,17 @@ export interface EquationProps {
   ref?: Ref<EquationHandle>;
 }
 
+/** What is read, what is taken from it, and what that comes to. */
+export interface Ending {
+  readAs: string;
+  less?: { label: string; part: "zero" | "read"; node: ReactNode };
+  outcome?: { label: string; text: string | null | undefined };
+}
+
 const FINE_LABEL = { line: "line that meets", numeral: "numeral that meets", worth: "fine part" };
 
 /** The working line: its blanks are the input, the rest is worked out as they fill. */
-export function Equation({ ref, zero, children, ...props }: EquationProps) {
+export function Equation({ ref, ending, children, ...props }: EquationProps) {
   const { desk, instrument, fineAs, onEnter } = props;
   const show = useShow();
   const { entry, answer, settled } = desk;
@@ -135,20 +142,24 @@ export function Equation({ ref, zero, children, ...props }: EquationProps) {
           <FineFactor fineAs={fineAs} instrument={instrument} worth={figure(answer?.fine.worth)} />
         </Term>
         <Sign>=</Sign>
-        <Term label={zero === null ? "read with closed faces" : "read"} part="read">
+        <Term label={ending.readAs} part="read">
           <output aria-live="polite">{waiting ? "waiting" : figure(answer?.read) || "…"}</output>
-          {zero === null && <span>{unit}</span>}
+          {!ending.less && <span>{unit}</span>}
         </Term>
-        {zero !== null && (
+        {ending.less && (
           <>
             <Sign>−</Sign>
-            <Term label="zero error" part="zero">
-              {zero}
+            <Term label={ending.less.label} part={ending.less.part}>
+              {ending.less.node}
             </Term>
+          </>
+        )}
+        {ending.outcome && (
+          <>
             <Sign>=</Sign>
-            <Term label="corrected" part="result">
+            <Term label={ending.outcome.label} part="result">
               <output aria-live="polite">
-                {waiting ? "waiting" : figure(answer?.corrected) || "…"}
+                {waiting ? "waiting" : figure(ending.outcome.text) || "…"}
               </output>
               <span>{unit}</span>
             </Term>

@@ -7,6 +7,8 @@ interface Props {
   /** What the entry comes to, corrected, with its unit; empty while it is not complete. */
   corrected: string;
   recordable: boolean;
+  /** What the big key does. */
+  act: string;
   onKey: (key: Key) => void;
   onRecord: () => void;
 }
@@ -20,7 +22,7 @@ const ROWS: Key[][] = [
 const NAMES: Partial<Record<Key, string>> = { back: "Erase", next: "Next blank", "-": "minus" };
 
 /** Figures for one thumb: the corrected reading docked above, Record below. */
-export function Keypad({ corrected, recordable, onKey, onRecord }: Props) {
+export function Keypad({ corrected, recordable, act, onKey, onRecord }: Props) {
   const { decimalSign } = useChosen();
   const face = (key: Key) =>
     ({ back: "⌫", next: "next", "-": "−", ".": decimalSign === "comma" ? "," : "." })[
@@ -47,7 +49,7 @@ export function Keypad({ corrected, recordable, onKey, onRecord }: Props) {
         disabled={!recordable}
         onClick={onRecord}
       >
-        Record
+        {act}
       </Button>
     </div>
   );

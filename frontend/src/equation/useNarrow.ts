@@ -1,8 +1,8 @@
 import { useSyncExternalStore } from "react";
 
-const narrow = window.matchMedia("(max-width: 700px)");
+const narrow = window.matchMedia("(max-width: 700px), (max-height: 500px)");
 
-/** Whether the page is as narrow as a phone, where our own key pad takes the place of the system's. */
+/** Whether the page is as small as a phone, upright or on its side, where our own key pad takes the place of the system's. */
 export function useNarrow(): boolean {
   return useSyncExternalStore(
     (changed) => {

@@ -1,5 +1,13 @@
 import { ApiError, type FineAs, type Schemas } from "../api";
 
+/** Figures as they were typed into the equation. */
+export interface Entered {
+  main: string;
+  fine: string;
+  fine_as: FineAs;
+  second_turn: boolean;
+}
+
 /** A reading on its way to the server: as it was entered, until the server has it. */
 export interface Waiting {
   /** The id the reading will have; sending it twice adds it once. */
@@ -7,13 +15,16 @@ export interface Waiting {
   sheet: string;
   quantity: string;
   instrument: string;
-  entered: { main: string; fine: string; fine_as: FineAs; second_turn: boolean };
+  /** One look, or the two of a pair. */
+  entered: Entered[];
   /** Whether fine lines may be estimated. */
   estimates: boolean;
-  fields: Omit<Schemas["NewReading"], "id" | "quantity" | "main" | "fine" | "second_turn">;
+  fields: Omit<Schemas["NewReading"], "id" | "quantity" | keyof Figures>;
   /** Why the server will not take it; empty while it has not said so. */
   refused: string;
 }
+
+type Figures = Pick<Schemas["NewReading"], "main" | "fine" | "second_turn" | "a" | "b">;
 
 export const KEPT_UNDER = "metrion-outbox";
 
@@ -69,7 +80,12 @@ export class Outbox {
 function read(storage: Storage): Waiting[] {
   try {
     const kept: unknown = JSON.parse(storage.getItem(KEPT_UNDER) ?? "[]");
-    return Array.isArray(kept) ? (kept as Waiting[]) : [];
+    if (!Array.isArray(kept)) return [];
+    // Before there were pairs, a reading was kept as its one look.
+    return (kept as (Waiting & { entered: Entered | Entered[] })[]).map((entry) => ({
+      ...entry,
+      entered: [entry.entered].flat(),
+    }));
   } catch {
     return [];
   }

@@ -3,7 +3,7 @@ import { useEffect, useSyncExternalStore } from "react";
 
 import { ApiError, body, client, sheetKey, SHEETS, type Sheet } from "../api";
 import { figuresOf } from "../desk/useDesk";
-import { flush, KEPT_UNDER, Outbox, type Waiting } from "./outbox";
+import { flush, KEPT_UNDER, Outbox, type Entered, type Waiting } from "./outbox";
 
 const outbox = new Outbox(localStorage);
 const AGAIN_MILLISECONDS = 1500;
@@ -87,6 +87,12 @@ async function sendOne(entry: Waiting, queries: QueryClient): Promise<void> {
 
 /** What was entered, as a logbook holds it: the server alone says what figures mean. */
 async function figuresFor(entry: Waiting) {
+  const [first, second] = await Promise.all(entry.entered.map((one) => figuresOfOne(entry, one)));
+  if (!first) throw new ApiError("This is no complete reading.", [], 422);
+  return second ? { a: first, b: second } : first;
+}
+
+async function figuresOfOne(entry: Waiting, entered: Entered) {
   const answer = await body(
     client.POST("/api/sheets/{sheet}/look", {
       params: { path: { sheet: entry.sheet } },
@@ -96,7 +102,9 @@ async function figuresFor(entry: Waiting) {
         estimates: entry.estimates,
         position: null,
         reference: null,
-        ...entry.entered,
+        pair: false,
+        first: null,
+        ...entered,
       },
     }),
   );

@@ -77,6 +77,7 @@ describe("the key pad", () => {
     const pad = (recordable: boolean) => (
       <Keypad
         corrected="6.30 mm"
+        act="Record"
         recordable={recordable}
         onKey={(key) => keys.push(key)}
         onRecord={() => keys.push("record")}

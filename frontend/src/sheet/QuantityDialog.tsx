@@ -18,6 +18,7 @@ interface Answers {
   /** Not asked for where there is but one pair. */
   face?: string;
   items: number;
+  pairs?: boolean;
 }
 
 /** What is to be measured, and with which tool. */
@@ -35,7 +36,7 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
   const known = words?.kinds.find((one) => one.kind === kind);
   const faces = known?.faces ?? [];
 
-  function keep({ name, symbol, instrument, face = "outside", items }: Answers) {
+  function keep({ name, symbol, instrument, face = "outside", items, pairs }: Answers) {
     const id = newId();
     // Zero checks made on these faces before are taken over: looking once is enough.
     const zero = sheet.zero_checks
@@ -50,6 +51,7 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
         face,
         items,
         zero,
+        pairs: pairs ? true : null,
       },
       {
         onSuccess: () => onAdded(id),
@@ -84,7 +86,12 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
         layout="vertical"
         requiredMark={false}
         onFinish={keep}
-        initialValues={{ items: 1, face: "outside", instrument: sheet.instruments.at(-1)?.id }}
+        initialValues={{
+          items: 1,
+          pairs: false,
+          face: "outside",
+          instrument: sheet.instruments.at(-1)?.id,
+        }}
       >
         <Form.Item
           name="name"
@@ -126,6 +133,16 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
                 value: id,
                 label: `${name}: ${measures}`,
               }))}
+            />
+          </Form.Item>
+        )}
+        {kind !== "angular" && (
+          <Form.Item name="pairs" label="One reading is">
+            <Segmented
+              options={[
+                { value: false, label: "one look" },
+                { value: true, label: "two positions, and what lies between" },
+              ]}
             />
           </Form.Item>
         )}

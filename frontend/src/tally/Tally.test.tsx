@@ -106,7 +106,7 @@ describe("the tally", () => {
       sheet: "s",
       quantity: "q",
       instrument: "cal",
-      entered,
+      entered: [entered],
       estimates: false,
       fields: { place: "rim" },
       refused: "",

@@ -109,8 +109,12 @@ function WaitingRow({ entry }: { entry: Waiting }) {
     <tr className="waiting">
       <td className="figure quiet">…</td>
       <td>{entry.fields.place}</td>
-      <td className="figure part-main">{show(entry.entered.main)}</td>
-      <td className="figure part-fine">{show(entry.entered.fine)}</td>
+      <td className="figure part-main">
+        {show(entry.entered.map(({ main }) => main).join(" / "))}
+      </td>
+      <td className="figure part-fine">
+        {show(entry.entered.map(({ fine }) => fine).join(" / "))}
+      </td>
       <td colSpan={4} className="quiet">
         {entry.refused === "" ? (
           "waiting for the server; nothing is lost"

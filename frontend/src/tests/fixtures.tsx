@@ -100,6 +100,7 @@ export const ANSWER: Answer = {
   sentences: ["Line 3 is printed 1½ and worth 0.15 mm."],
   second_turn: false,
   turns: [],
+  pair: null,
   reference_fault: "",
   finding: null,
 };

@@ -124,7 +124,7 @@ function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
         instrument={instrument}
         fineAs="line"
         autoFocus
-        zero={null}
+        ending={{ readAs: "read with closed faces" }}
         onEnter={() => void keep()}
       >
         <Segmented

@@ -61,7 +61,7 @@ export const ZeroTerm = memo(function ZeroTerm({ sheet, quantity, instrument }: 
   return (
     <>
       <Popover content={menu} trigger="click" open={open} onOpenChange={setOpen}>
-        <button type="button" className="zero-term" aria-label="zero error, tap to change">
+        <button type="button" className="term-tap" aria-label="zero error, tap to change">
           {quantity.zero.length > 0 ? show(`(${quantity.zero_text})`) : <small>{state}</small>}
         </button>
       </Popover>

@@ -14,6 +14,7 @@ from metrion.core.drawing import fine_numerals
 from metrion.core.errors import MetrionError, NotAMark
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.numbers import to_text
+from metrion.core.pairing import ZERO_CANCELS
 from metrion.core.passed import Turn, near_mark, turns
 from metrion.core.scales import Line, Look, VernierScale
 from metrion.core.typed import FineAs, typed_line, typed_main
@@ -68,18 +69,28 @@ class Answer:
     second_turn: bool = False
     turns: tuple[Turn, ...] = ()
 
+    @property
+    def look(self) -> Look | None:
+        """The look, once both figures are there."""
+        if self.main is None or self.line is None:
+            return None
+        return Look(self.main, self.line, self.second_turn)
+
 
 def consider(
     instrument: Instrument,
     main: str,
     fine: str,
     fine_as: FineAs = FineAs.LINE,
-    checks: Sequence[ZeroCheck] = (),
+    checks: Sequence[ZeroCheck] | None = (),
     *,
     estimates: bool = False,
     second_turn: bool = False,
 ) -> Answer:
-    """Answer what has been typed so far; empty texts are not yet typed."""
+    """Answer what has been typed so far; empty texts are not yet typed.
+
+    ``checks`` is None for a position of a pair, where the zero cancels.
+    """
     main_value, main_fault = _tried_main(instrument, main)
     line, line_fault = None, ""
     if fine.strip():
@@ -94,7 +105,7 @@ def consider(
 
 
 def consider_position(
-    instrument: Instrument, position: Fraction, checks: Sequence[ZeroCheck] = ()
+    instrument: Instrument, position: Fraction, checks: Sequence[ZeroCheck] | None = ()
 ) -> Answer:
     """Answer a fine zero that was put at ``position``: the nearest reading the scale can show."""
     look = instrument.scale.nearest(position)
@@ -125,7 +136,7 @@ def _answer(
     main: Fraction | None,
     line: Line | None,
     second_turn: bool,
-    checks: Sequence[ZeroCheck],
+    checks: Sequence[ZeroCheck] | None,
 ) -> Answer:
     read = corrected = bounds = meets = None
     neighbours: tuple[Neighbour, ...] = ()
@@ -135,7 +146,7 @@ def _answer(
     if main is not None and line is not None:
         look = Look(main, line, second_turn)
         read = instrument.reading(look)
-        corrected = read - zero_error(instrument, checks)
+        corrected = read - zero_error(instrument, checks or ())
         if isinstance(instrument.scale, VernierScale) and isinstance(line, int):
             meets = instrument.scale.meets(look)
             neighbours = _neighbours(instrument, instrument.scale, look)
@@ -171,7 +182,7 @@ def _sentences(
     line: Line | None,
     look: Look | None,
     bounds: tuple[Fraction, Fraction] | None,
-    checks: Sequence[ZeroCheck],
+    checks: Sequence[ZeroCheck] | None,
 ) -> list[str]:
     found = []
     if line is not None:
@@ -185,7 +196,7 @@ def _sentences(
     if look is not None:
         found += _look_words(instrument, look)
     if main is not None or line is not None:
-        found.append(zero_words(instrument, checks))
+        found.append(ZERO_CANCELS if checks is None else zero_words(instrument, checks))
     return found
 
 

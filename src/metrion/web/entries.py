@@ -17,6 +17,7 @@ from flask.views import MethodView
 from flask_smorest import Blueprint
 from sqlalchemy.orm import Session
 
+from metrion.formats.logbook.looks import LOOKS
 from metrion.store.commands import Change
 from metrion.store.documents import entries
 from metrion.store.models import Sheet
@@ -38,7 +39,7 @@ from metrion.web.schemas import (
 
 blueprint = Blueprint("entries", __name__, url_prefix="/api/sheets/<sheet>")
 
-_SCALE = ("main", "fine", "second_turn")
+_SCALE = ("main", "fine", "second_turn", *LOOKS)
 
 
 def seen_version() -> int:
@@ -54,7 +55,7 @@ def _add(
 ) -> dict[str, Any]:
     """Add an entry behind its like."""
     key = body.pop("id", None)
-    record = {name: value for name, value in body.items() if value is not None}
+    record = _given(body)
 
     def build(session: Session, found: Sheet) -> list[Change]:
         if measurement is not None:
@@ -88,7 +89,16 @@ def amended(entry: Kept, fields: dict[str, Any]) -> Kept:
         record["history"] = [*(history if isinstance(history, list) else []), earlier]
         # What was settled was settled for the old figures.
         record.pop("looked_again", None)
-    return replace(entry, record={n: v for n, v in record.items() if v is not None})
+    return replace(entry, record=_given(record))
+
+
+def _given(record: dict[str, Any]) -> dict[str, Any]:
+    """A record without the fields that are null, those of its looks included."""
+    return {
+        name: _given(value) if name in LOOKS else value
+        for name, value in record.items()
+        if value is not None
+    }
 
 
 def _remove(sheet: str, section: str, key: str, title: str) -> dict[str, Any]:

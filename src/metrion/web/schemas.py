@@ -350,16 +350,24 @@ class QuantityFields(Schema):
     items = fields.Integer(strict=True)
     zero = fields.List(fields.String())
     zero_exact = fields.Boolean(allow_none=True)
+    pairs = fields.Boolean(allow_none=True)
     convention = fields.String()
     looked_again = fields.List(fields.String())
 
 
-class ReadingFields(Schema):
-    """A reading; ``main`` and ``fine`` as they would stand in a logbook file."""
+class FiguresSchema(Schema):
+    """One look at the scales, as it would stand in a logbook file."""
 
     main = fields.String()
     fine = fields.Raw(metadata={"type": ["integer", "string"]})
     second_turn = fields.Boolean(allow_none=True)
+
+
+class ReadingFields(FiguresSchema):
+    """A reading: its one look, or the looks ``a`` and ``b`` of a pair."""
+
+    a = fields.Nested(FiguresSchema)
+    b = fields.Nested(FiguresSchema)
     place = fields.String(allow_none=True, validate=validate.Length(max=100))
     excluded = fields.String(allow_none=True, validate=validate.Length(max=500))
     note = fields.String(allow_none=True, validate=validate.Length(max=1000))
@@ -393,26 +401,37 @@ NewQuantity = _new(QuantityFields, "NewQuantity")
 NewReading = _new(QuantityReading, "NewReading")
 
 
-class LookSchema(Schema):
-    """What has been typed so far, or where the slider stands (``position``)."""
+class EnteredSchema(Schema):
+    """Figures as they were typed into the equation."""
 
-    seq = fields.Integer(required=True)
     main = fields.String(load_default="")
     fine = fields.String(load_default="")
     fine_as = fields.String(
         load_default="line", validate=validate.OneOf(["line", "numeral", "worth"])
     )
-    position = fields.Float(allow_none=True, load_default=None)
     second_turn = fields.Boolean(load_default=False)
+
+
+class LookSchema(EnteredSchema):
+    """What has been typed so far, or where the slider stands (``position``)."""
+
+    seq = fields.Integer(required=True)
+    position = fields.Float(allow_none=True, load_default=None)
     estimates = fields.Boolean(load_default=False)
     reference = fields.String(allow_none=True, load_default=None)
 
 
 class TypedSchema(LookSchema):
-    """An entry at the desk of a sheet; a ``reference`` makes it a look at the zero."""
+    """An entry at the desk of a sheet.
+
+    A ``reference`` makes it a look at the zero, ``pair`` a position of a pair, whose ``first`` one
+    is known or not.
+    """
 
     instrument = _text()
     zero = fields.List(fields.String(), load_default=list)
+    pair = fields.Boolean(load_default=False)
+    first = fields.Nested(EnteredSchema, allow_none=True, load_default=None)
 
 
 class DraftLookSchema(LookSchema):
@@ -464,6 +483,13 @@ class TurnSchema(Schema):
     words = _text()
 
 
+class PairSchema(Schema):
+    """A pair of positions: the first, and what lies between the two."""
+
+    first = _text()
+    value = _text()
+
+
 class AnswerSchema(Schema):
     """What the desk knows of an entry."""
 
@@ -479,6 +505,7 @@ class AnswerSchema(Schema):
     sentences = fields.List(fields.String(), required=True)
     second_turn = fields.Boolean(required=True)
     turns = _many(TurnSchema)
+    pair = fields.Nested(PairSchema, required=True, allow_none=True)
     reference_fault = _text()
     finding = fields.Nested(ZeroFindingSchema, required=True, allow_none=True)
 

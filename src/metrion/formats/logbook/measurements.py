@@ -10,7 +10,7 @@ from metrion.core.scales import Look
 from metrion.core.zero import ZeroCheck
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.known import Known
-from metrion.formats.logbook.looks import parse_look
+from metrion.formats.logbook.looks import LOOKS, parse_look
 
 _Read = tuple[Fields, Sort, Observation | None]
 
@@ -100,7 +100,7 @@ def _slots(fields: Fields, instrument: Instrument | None) -> tuple[str, ...]:
         return ("",)
     circle = instrument is not None and instrument.kind is Kind.ANGULAR
     if circle and ("a2" in fields or "b2" in fields):
-        return ("a", "b", "a2", "b2")
+        return LOOKS
     return ("a", "b")
 
 

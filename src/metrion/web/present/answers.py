@@ -11,6 +11,8 @@ from metrion.core.drawing import fine_numerals
 from metrion.core.errors import MetrionError
 from metrion.core.instruments import Instrument
 from metrion.core.numbers import to_text
+from metrion.core.observations import Arc
+from metrion.core.pairing import Pairing, pairing
 from metrion.core.scales import Look
 from metrion.core.typed import FineAs, typed_number
 from metrion.core.zero import ZeroCheck
@@ -22,10 +24,14 @@ _FINEST = 1_000_000
 
 
 def answer_view(
-    instrument: Instrument, body: dict[str, Any], checks: Sequence[ZeroCheck] = ()
+    instrument: Instrument,
+    body: dict[str, Any],
+    checks: Sequence[ZeroCheck] = (),
+    arc: Arc = Arc.SHORTER,
 ) -> dict[str, Any]:
     """Reading, bounds, neighbours and sentences for what was typed or dragged."""
-    answer = _answered(instrument, body, checks)
+    answer = _answered(instrument, body, None if body.get("pair") else checks)
+    paired = _paired(instrument, answer, body, arc)
     position = answer.main if answer.read is None else answer.read
     finding, reference_fault = _finding(instrument, answer, body["reference"])
     return {
@@ -50,7 +56,14 @@ def answer_view(
             }
             for neighbour in answer.neighbours
         ],
-        "sentences": [shown(sentence) for sentence in answer.sentences],
+        "sentences": [
+            shown(words) for words in ((paired.sentences if paired else ()) + answer.sentences)
+        ],
+        "pair": paired
+        and {
+            "first": _text(instrument, paired.first),
+            "value": _text(instrument, paired.value),
+        },
         "second_turn": answer.second_turn,
         "turns": [
             {
@@ -68,10 +81,30 @@ def answer_view(
     }
 
 
-def _answered(instrument: Instrument, body: dict[str, Any], checks: Sequence[ZeroCheck]) -> Answer:
+def _paired(
+    instrument: Instrument, answer: Answer, body: dict[str, Any], arc: Arc
+) -> Pairing | None:
+    """What lies between the first position, if one has been entered, and this one."""
+    if body.get("first") is None:
+        return None
+    first = _typed(instrument, {**body, **body["first"]}, None).look
+    if first is None or answer.look is None:
+        return None
+    return pairing(instrument, first, answer.look, arc)
+
+
+def _answered(
+    instrument: Instrument, body: dict[str, Any], checks: Sequence[ZeroCheck] | None
+) -> Answer:
     if body["position"] is not None:
         position = Fraction(body["position"]).limit_denominator(_FINEST)
         return consider_position(instrument, position, checks)
+    return _typed(instrument, body, checks)
+
+
+def _typed(
+    instrument: Instrument, body: dict[str, Any], checks: Sequence[ZeroCheck] | None
+) -> Answer:
     return consider(
         instrument,
         body["main"],
@@ -111,10 +144,9 @@ def _finding(
         return None, f"{error}."
     if reference < 0:
         return None, "the size of a setting piece is not negative."
-    if answer.main is None or answer.line is None:
+    if answer.look is None:
         return None, ""
-    look = Look(answer.main, answer.line, answer.second_turn)
-    found = zero_finding(instrument, look, reference)
+    found = zero_finding(instrument, answer.look, reference)
     view = {
         "error": float(found.error),
         "words": shown(found.words),

@@ -15,6 +15,7 @@ from metrion.core.measurements import Measurement, MeasurementResult, reduce_mea
 from metrion.core.numbers import to_text
 from metrion.core.observations import Observation, Sort
 from metrion.core.review import Flag, Level
+from metrion.formats.logbook.looks import LOOKS
 from metrion.report import working
 from metrion.store.records import Kept
 from metrion.web.present.instruments import shown, steps_view
@@ -35,7 +36,7 @@ def quantity_view(reviewed: Reviewed, entry: Kept, readings: Sequence[Kept]) -> 
         "unit": instrument.unit,
         "face": measurement.face,
         "items": measurement.items,
-        "sort": str(measurement.sort),
+        "sort": _sort(measurement, entry),
         "zero": [check.id for check in measurement.checks],
         "zero_exact": entry.record.get("zero_exact") is True,
         "zero_error": float(measurement.zero_error),
@@ -53,6 +54,13 @@ def quantity_view(reviewed: Reviewed, entry: Kept, readings: Sequence[Kept]) -> 
         "hints": hints_view(measurement, readings),
         "advice": shown(advice(result)),
     }
+
+
+def _sort(measurement: Measurement, entry: Kept) -> str:
+    """How many looks make a reading; before the first reading, as it was chosen."""
+    if not measurement.observations and entry.record.get("pairs") is True:
+        return str(Sort.PAIR)
+    return str(measurement.sort)
 
 
 def hints_view(measurement: Measurement, readings: Sequence[Kept]) -> list[dict[str, str]]:
@@ -106,14 +114,20 @@ def _history(record: dict[str, Any]) -> list[dict[str, str]]:
         return []
     return [
         {
-            "main": shown(str(earlier.get("main", ""))),
-            "line": str(earlier.get("fine", "")),
+            "main": shown(_each(earlier, "main")),
+            "line": _each(earlier, "fine"),
             "at": str(earlier.get("at", "")),
             "why": str(earlier.get("why", "")),
         }
         for earlier in history
         if isinstance(earlier, dict)
     ]
+
+
+def _each(earlier: dict[str, Any], figure: str) -> str:
+    """A figure of each look, as the rows show it: ``6 / 12``."""
+    looks = [earlier[name] for name in LOOKS if isinstance(earlier.get(name), dict)] or [earlier]
+    return " / ".join(str(look.get(figure, "")) for look in looks)
 
 
 def result_view(result: MeasurementResult) -> dict[str, Any]:
