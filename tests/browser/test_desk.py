@@ -187,3 +187,28 @@ def test_a_pair_is_changed_position_by_position(page: Page, server: str) -> None
         page.keyboard.press("Enter")
     expect(page.locator("tr.reading")).to_contain_text("34.85")
     expect(page.locator("tr.reading s").first).to_contain_text("12 / 48")
+
+
+def test_places_that_differ_for_good_are_reported_apart(page: Page, server: str) -> None:
+    sheet = f"{server}/api/sheets/spare-parts"
+    quantity = {
+        "id": "tube", "name": "Tapered spreader", "instrument": "cal-a", "face": "outside",
+        "items": 1, "zero": ["z-outside"],
+    }  # fmt: skip
+    assert page.request.post(f"{sheet}/quantities", data=quantity).ok
+    for place, line in (("thick end", 9), ("thin end", 1), ("thick end", 10), ("thin end", 2)):
+        reading = {"quantity": "tube", "main": "8", "fine": line, "place": place}
+        assert page.request.post(f"{sheet}/readings", data=reading).ok
+    open_quantity(page, server, "spare-parts/quantities/tube")
+    expect(page.get_by_text("Is the thing oval or tapered?")).to_be_visible()
+    page.get_by_role("button", name="Report the places apart").click()
+    places = page.locator(".result-places")
+    expect(places).to_contain_text("thick end, 2 readings(8.63 ± 0.03) mm")
+    expect(places).to_contain_text("thin end, 2 readings(8.23 ± 0.03) mm")
+    expect(page.get_by_test_id("sentence")).to_contain_text("all together: (8.4 ± 0.2) mm")
+    expect(page.get_by_text("Is the thing oval or tapered?")).to_have_count(0)
+    page.reload()
+    expect(places).to_be_visible()
+    page.get_by_role("button", name="Report them together").click()
+    expect(places).to_have_count(0)
+    expect(page.get_by_text("Is the thing oval or tapered?")).to_be_visible()

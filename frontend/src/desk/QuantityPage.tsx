@@ -105,7 +105,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
           <p className="result-head">hidden while you read blind</p>
         </section>
       ) : (
-        <ResultPanel quantity={quantity} />
+        <ResultPanel sheet={sheet.id} quantity={quantity} />
       )}
     </div>
   );

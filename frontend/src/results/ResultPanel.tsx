@@ -4,6 +4,7 @@ import { useState } from "react";
 import type { Quantity } from "../api";
 import { useShow } from "../app/settings";
 import "./results.css";
+import { Places, ReportApart } from "./Places";
 import { Working } from "./Working";
 
 const NUMBERS = ["no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine"];
@@ -13,10 +14,11 @@ const inWords = (count: number) => NUMBERS[count] ?? String(count);
 const LONG = /^(reading \d|least count|by division|zero)/;
 
 /** The sentence, how it came about in short, and the whole working on request. */
-export function ResultPanel({ quantity }: { quantity: Quantity }) {
+export function ResultPanel({ sheet, quantity }: { sheet: string; quantity: Quantity }) {
   const show = useShow();
   const [whole, setWhole] = useState(false);
   const { result } = quantity;
+  const apart = quantity.places_apart && quantity.places.length > 0;
   const looks = quantity.flags.filter((flag) => flag.level === "warning" && !flag.settled);
   const about = looks.filter((flag) => flag.observation !== null);
   const general = quantity.flags.filter((flag) => flag.observation === null && !flag.settled);
@@ -31,7 +33,9 @@ export function ResultPanel({ quantity }: { quantity: Quantity }) {
               ? `, ${inWords(looks.length)} second look${looks.length === 1 ? "" : "s"} open`
               : "")}
       </p>
-      <p className="result-sentence" data-testid="sentence">
+      {apart && <Places sheet={sheet} quantity={quantity} />}
+      <p className={apart ? "result-together" : "result-sentence"} data-testid="sentence">
+        {apart && "all together: "}
         {result.sentence ? (
           <span className="mark-result">
             {quantity.symbol && `${quantity.symbol} = `}
@@ -53,6 +57,7 @@ export function ResultPanel({ quantity }: { quantity: Quantity }) {
       {general.map((flag) => (
         <p key={flag.code} className={`result-note ${flag.level}`}>
           {show(flag.message)}
+          {flag.code === "place-effect" && <ReportApart {...{ sheet, quantity }} apart />}
         </p>
       ))}
       {quantity.hints.map((hint) => (

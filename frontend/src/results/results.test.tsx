@@ -28,7 +28,7 @@ const SLIP = {
 
 describe("the result", () => {
   it("says that a second look is open, and what it would be without", () => {
-    show(<ResultPanel quantity={quantity({ result: RESULT, flags: [SLIP] })} />);
+    show(<ResultPanel sheet="s" quantity={quantity({ result: RESULT, flags: [SLIP] })} />);
     expect(screen.getByText("result of four readings, one second look open")).toBeTruthy();
     expect(screen.getByTestId("sentence").textContent).toBe("D = (6.6 ± 0.5) mm");
     expect(screen.getByText("Without reading 4: (6.32 ± 0.03) mm")).toBeTruthy();
@@ -36,13 +36,13 @@ describe("the result", () => {
 
   it("stands once the look is settled", () => {
     const flags = [{ ...SLIP, settled: true }];
-    show(<ResultPanel quantity={quantity({ result: RESULT, flags })} />);
+    show(<ResultPanel sheet="s" quantity={quantity({ result: RESULT, flags })} />);
     expect(screen.getByText("result of four readings")).toBeTruthy();
     expect(screen.queryByText(/Without reading/)).toBeNull();
   });
 
   it("is none without readings", () => {
-    show(<ResultPanel quantity={quantity({})} />);
+    show(<ResultPanel sheet="s" quantity={quantity({})} />);
     expect(screen.getByText("no reading yet, so no result")).toBeTruthy();
   });
 
@@ -52,7 +52,7 @@ describe("the result", () => {
       hints: [{ code: "play", message: "The thimble has play." }],
       advice: "The scale decides now.",
     });
-    show(<ResultPanel quantity={remarked} />, { words: { thimble: "drum" } });
+    show(<ResultPanel sheet="s" quantity={remarked} />, { words: { thimble: "drum" } });
     expect(screen.getByText("The drum has play.")).toBeTruthy();
     expect(screen.getByText("The scale decides now.")).toBeTruthy();
   });

@@ -1,3 +1,4 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { render } from "@testing-library/react";
 import type { ReactNode } from "react";
 
@@ -7,7 +8,11 @@ import { SettingsContext, USUAL, type Chosen } from "../app/settings";
 /** Renders with settings of its own. */
 export function show(children: ReactNode, settings: Partial<Chosen> = {}) {
   const chosen = { ...USUAL, ...settings };
-  return render(<SettingsContext value={chosen}>{children}</SettingsContext>);
+  return render(
+    <QueryClientProvider client={new QueryClient()}>
+      <SettingsContext value={chosen}>{children}</SettingsContext>
+    </QueryClientProvider>,
+  );
 }
 
 /** A caliper of twenty lines on 39 mm. */
@@ -160,6 +165,8 @@ export function quantity(some: Partial<Quantity>): Quantity {
     working: [],
     flags: [],
     hints: [],
+    places: [],
+    places_apart: false,
     advice: "",
     ...some,
   };

@@ -212,6 +212,14 @@ class HintSchema(Schema):
     message = _text()
 
 
+class PlaceSchema(Schema):
+    """What the readings at one place come to; the place is empty where none was noted."""
+
+    place = _text()
+    count = fields.Integer(required=True)
+    sentence = _maybe_text()
+
+
 class QuantitySchema(Schema):
     """A quantity with its readings, result, working and second looks."""
 
@@ -236,6 +244,8 @@ class QuantitySchema(Schema):
     result = fields.Nested(ResultSchema, required=True)
     working = _many(StepSchema)
     flags = _many(FlagSchema)
+    places = _many(PlaceSchema)
+    places_apart = fields.Boolean(required=True)
     hints = _many(HintSchema)
     advice = _text()
 
@@ -351,6 +361,7 @@ class QuantityFields(Schema):
     zero = fields.List(fields.String())
     zero_exact = fields.Boolean(allow_none=True)
     pairs = fields.Boolean(allow_none=True)
+    places_apart = fields.Boolean(allow_none=True)
     convention = fields.String()
     looked_again = fields.List(fields.String())
 

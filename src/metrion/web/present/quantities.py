@@ -14,6 +14,7 @@ from metrion.core.logbook import Reviewed
 from metrion.core.measurements import Measurement, MeasurementResult, reduce_measurement
 from metrion.core.numbers import to_text
 from metrion.core.observations import Observation, Sort
+from metrion.core.places import by_place
 from metrion.core.review import Flag, Level
 from metrion.formats.logbook.looks import LOOKS
 from metrion.report import working
@@ -51,6 +52,8 @@ def quantity_view(reviewed: Reviewed, entry: Kept, readings: Sequence[Kept]) -> 
         "result": result_view(result),
         "working": steps_view(working(result)),
         "flags": flags_view(reviewed, entry, readings),
+        "places": places_view(measurement),
+        "places_apart": _is_apart(entry),
         "hints": hints_view(measurement, readings),
         "advice": shown(advice(result)),
     }
@@ -61,6 +64,26 @@ def _sort(measurement: Measurement, entry: Kept) -> str:
     if not measurement.observations and entry.record.get("pairs") is True:
         return str(Sort.PAIR)
     return str(measurement.sort)
+
+
+def _is_apart(entry: Kept) -> bool:
+    """Whether the student reports the places apart."""
+    return entry.record.get("places_apart") is True
+
+
+def places_view(measurement: Measurement) -> list[dict[str, Any]]:
+    """The result of each place, where there are several."""
+    found = by_place(measurement)
+    if len(found) < 2:
+        return []
+    return [
+        {
+            "place": shown(one.place),
+            "count": len(one.result.measurement.counting),
+            "sentence": shown(one.result.rounded.text) if one.result.rounded else None,
+        }
+        for one in found
+    ]
 
 
 def hints_view(measurement: Measurement, readings: Sequence[Kept]) -> list[dict[str, str]]:
@@ -189,6 +212,8 @@ def _is_settled(
 ) -> bool:
     """Whether the student looked again, took the zero as exact, or set the reading aside."""
     if flag.code == "zero-unchecked" and entry.record.get("zero_exact") is True:
+        return True
+    if flag.code == "place-effect" and _is_apart(entry):
         return True
     about = entry
     if flag.observation is not None:
