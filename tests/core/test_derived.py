@@ -7,7 +7,7 @@ from fractions import Fraction
 import pytest
 
 from metrion.core.conventions import BUILT_IN, Combine, Convention, Family, Spread
-from metrion.core.derived import Derived, DerivedResult, TypedValue, reduce_derived
+from metrion.core.derived import Derived, DerivedResult, TypedValue, reduce_derived, shared_zeros
 from metrion.core.formula import parse_formula, resolve
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.measurements import Measurement
@@ -131,3 +131,35 @@ def test_without_a_value_there_is_no_result(text: str) -> None:
 
 def test_what_is_derived_from_nothing_is_nothing() -> None:
     assert derived("D*2", "mm", {"D": measured("D", 6)}).value is None
+
+
+def test_a_zero_that_cancels_is_named() -> None:
+    inputs = {
+        "D": measured("outer", 8, 9, checks=(ZERO,)),
+        "d": measured("inner", 6, 1, checks=(ZERO,)),
+    }
+    (shared,) = shared_zeros(derived("(D - d)/2", "mm", inputs).derived)
+    assert shared.words == (
+        "outer and inner were corrected by the same zero: its error cancels here."
+    )
+
+
+def test_a_zero_that_enters_once_is_named() -> None:
+    inputs = {
+        "a": measured("one", 8, 9, checks=(ZERO,)),
+        "b": measured("two", 6, 1, checks=(ZERO,)),
+    }
+    (shared,) = shared_zeros(derived("a + b", "mm", inputs).derived)
+    assert shared.share == 2
+    assert shared.words.endswith("its error enters once, not once for each.")
+
+
+@pytest.mark.parametrize("checks", [(), (OTHER_ZERO,)])
+def test_zeros_of_their_own_are_not_shared(checks: tuple[ZeroCheck, ...]) -> None:
+    inputs = {"a": measured("one", 8, 9, checks=(ZERO,)), "b": measured("two", 6, 1, checks=checks)}
+    assert shared_zeros(derived("a - b", "mm", inputs).derived) == ()
+
+
+def test_nothing_is_shared_by_what_has_no_value() -> None:
+    inputs = {"a": measured("one", 8, 9, checks=(ZERO,)), "b": measured("two", 6, checks=(ZERO,))}
+    assert shared_zeros(derived("a - b", "mm", inputs).derived) == ()

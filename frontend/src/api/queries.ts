@@ -209,6 +209,31 @@ export function useAddQuantity(sheet: string) {
   );
 }
 
+/** Usual derived quantities, ready to be filled in. */
+export function useBoard() {
+  return useQuery({
+    queryKey: ["board"],
+    queryFn: () => body(client.GET("/api/board")),
+    staleTime: Infinity,
+  });
+}
+
+/** Adds a derived quantity, or changes the one that was seen. */
+export function useKeepDerived(sheet: string) {
+  return useSheetChange(({ seen, ...derived }: { seen: Seen | null } & Schemas["NewDerived"]) =>
+    seen
+      ? body(
+          client.PATCH("/api/sheets/{sheet}/derived/{key}", { ...at(sheet, seen), body: derived }),
+        )
+      : body(
+          client.POST("/api/sheets/{sheet}/derived", {
+            params: { path: { sheet } },
+            body: derived,
+          }),
+        ),
+  );
+}
+
 /** An entry of a sheet as it was seen: what a change has to start from. */
 export interface Seen {
   id: string;
@@ -242,15 +267,18 @@ export function useAmendReading(sheet: string) {
   );
 }
 
+/** What a sheet is made of. */
+export type Section = "instruments" | "zero_checks" | "quantities" | "derived";
+
 export function useRemove(sheet: string) {
-  return useSheetChange(
-    ({ section, seen }: { section: "instruments" | "zero_checks" | "quantities"; seen: Seen }) => {
-      const options = at(sheet, seen);
-      if (section === "instruments")
-        return body(client.DELETE("/api/sheets/{sheet}/instruments/{key}", options));
-      if (section === "zero_checks")
-        return body(client.DELETE("/api/sheets/{sheet}/zero_checks/{key}", options));
-      return body(client.DELETE("/api/sheets/{sheet}/quantities/{key}", options));
-    },
-  );
+  return useSheetChange(({ section, seen }: { section: Section; seen: Seen }) => {
+    const options = at(sheet, seen);
+    if (section === "instruments")
+      return body(client.DELETE("/api/sheets/{sheet}/instruments/{key}", options));
+    if (section === "derived")
+      return body(client.DELETE("/api/sheets/{sheet}/derived/{key}", options));
+    if (section === "zero_checks")
+      return body(client.DELETE("/api/sheets/{sheet}/zero_checks/{key}", options));
+    return body(client.DELETE("/api/sheets/{sheet}/quantities/{key}", options));
+  });
 }

@@ -1,16 +1,18 @@
-import { App, Button, Result, Spin, Typography } from "antd";
+import { Button, Result, Spin, Typography } from "antd";
 import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 
-import { useRemove, useRename, useSheet, type Seen, type Sheet } from "../api";
+import { useRename, useSheet, type Sheet } from "../api";
 import { useShow } from "../app/settings";
 import { ClosedScales } from "../instruments/ClosedScales";
 import { InstrumentDialog } from "../instruments/InstrumentDialog";
 import { Working } from "../results/Working";
 import { ZeroDialog } from "../zero/ZeroDialog";
+import { DerivedSection } from "../derived/DerivedSection";
 import { QuantityDialog } from "./QuantityDialog";
 import "./sheet.css";
 import { UndoButtons } from "./UndoButtons";
+import { useRemoval } from "./useRemoval";
 
 export function SheetPage() {
   const { sheetId = "" } = useParams();
@@ -53,6 +55,7 @@ function SheetView({ sheet }: { sheet: Sheet }) {
         </div>
       </div>
       <Quantities sheet={sheet} path={quantity} onNew={() => setAdding(true)} />
+      <DerivedSection sheet={sheet} />
       <Instruments sheet={sheet} />
       {adding && (
         <QuantityDialog
@@ -187,18 +190,4 @@ function Instruments({ sheet }: { sheet: Sheet }) {
       )}
     </section>
   );
-}
-
-/** Removes an entry; what still refers to it is told, and undo brings it back. */
-function useRemoval(sheet: Sheet) {
-  const { message } = App.useApp();
-  const remove = useRemove(sheet.id);
-  return (section: "instruments" | "zero_checks" | "quantities", seen: Seen) =>
-    remove.mutate(
-      { section, seen },
-      {
-        onSuccess: () => void message.success("Removed; undo brings it back."),
-        onError: (problem) => void message.error(problem.message),
-      },
-    );
 }

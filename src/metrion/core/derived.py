@@ -5,7 +5,6 @@ from __future__ import annotations
 from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 from fractions import Fraction
-from typing import TypeVar
 
 from metrion.core.conventions import Convention
 from metrion.core.formula import Formula
@@ -98,6 +97,46 @@ def _base_value(given: Measurement | TypedValue) -> Number | None:
     return None if given.mean is None else given.mean * parse_unit(given.instrument.unit).factor
 
 
+@dataclass(frozen=True)
+class SharedZero:
+    """A zero that several inputs have in common.
+
+    Attributes:
+        measurements: the inputs that were corrected by it.
+        share: how much of its error enters the result; 0 where it cancels.
+    """
+
+    measurements: tuple[Measurement, ...]
+    share: Fraction
+
+    @property
+    def words(self) -> str:
+        """What that means, in a sentence."""
+        names = " and ".join(measurement.name for measurement in self.measurements)
+        together = f"{names} were corrected by the same zero"
+        if self.share == 0:
+            return f"{together}: its error cancels here."
+        return f"{together}: its error enters once, not once for each."
+
+
+def shared_zeros(derived: Derived) -> tuple[SharedZero, ...]:
+    """The zeros that two or more inputs of a derived quantity share; none without a value."""
+    used = {symbol: derived.inputs[symbol] for symbol in derived.formula.names}
+    values = {symbol: _base_value(given) for symbol, given in used.items()}
+    known = {symbol: value for symbol, value in values.items() if value is not None}
+    try:
+        found = evaluate(derived.formula, known) if len(known) == len(values) else None
+    except NoValue:
+        found = None
+    if found is None:
+        return ()
+    return tuple(
+        SharedZero(tuple(holders), share)
+        for holders, share in _zero_shares(derived, used, found)
+        if len(holders) > 1
+    )
+
+
 def _shares(
     derived: Derived, used: Mapping[str, Measurement | TypedValue], found: Sloped
 ) -> Iterator[Part]:
@@ -107,36 +146,39 @@ def _shares(
     enter once, so that what they have in common can cancel.
     """
     measured: dict[str, tuple[Measurement, Fraction]] = {}
-    zero_sets: dict[frozenset[str], tuple[Measurement, Fraction]] = {}
-    for symbol in sorted(used):
-        given, slope = used[symbol], found.slopes.get(symbol, Fraction(0))
-        per_unit = Fraction(slope / derived.unit.factor)
+    for symbol, given in sorted(used.items()):
         if isinstance(given, TypedValue):
+            per_unit = Fraction(found.slopes.get(symbol, Fraction(0)) / derived.unit.factor)
             share = per_unit * Fraction(given.unit.factor)
             yield Part(Source.TYPED, given.uncertainty**2).scaled(share)
             continue
-        share = per_unit * Fraction(parse_unit(given.instrument.unit).factor) / given.divisor
-        _add(measured, given.id, given, share)
-        if given.effective_checks:
-            checks = frozenset(check.id for check in given.effective_checks)
-            _add(zero_sets, checks, given, share)
+        before = measured[given.id][1] if given.id in measured else Fraction(0)
+        measured[given.id] = (given, before + _share(derived, symbol, given, found))
     for measurement, share in measured.values():
         for part in measurement_parts(measurement, derived.convention):
             yield part.scaled(share)
-    for measurement, share in zero_sets.values():
+    for (measurement, *_), share in _zero_shares(derived, used, found):
         checks_used = measurement.effective_checks
         for part in zero_parts(measurement.instrument, derived.convention, checks_used):
             yield part.scaled(share)
 
 
-_Key = TypeVar("_Key")
+def _share(derived: Derived, symbol: str, given: Measurement, found: Sloped) -> Fraction:
+    """How much the result changes with the sum of an input's readings."""
+    per_unit = Fraction(found.slopes.get(symbol, Fraction(0)) / derived.unit.factor)
+    return per_unit * Fraction(parse_unit(given.instrument.unit).factor) / given.divisor
 
 
-def _add(
-    shares: dict[_Key, tuple[Measurement, Fraction]],
-    key: _Key,
-    measurement: Measurement,
-    share: Fraction,
-) -> None:
-    before = shares[key][1] if key in shares else Fraction(0)
-    shares[key] = (measurement, before + share)
+def _zero_shares(
+    derived: Derived, used: Mapping[str, Measurement | TypedValue], found: Sloped
+) -> Iterator[tuple[list[Measurement], Fraction]]:
+    """Every zero set with the measurements that name it and its share in the result."""
+    sets: dict[frozenset[str], tuple[list[Measurement], Fraction]] = {}
+    for symbol, given in sorted(used.items()):
+        if isinstance(given, TypedValue) or not given.effective_checks:
+            continue
+        checks = frozenset(check.id for check in given.effective_checks)
+        holders, share = sets.get(checks, ([], Fraction(0)))
+        others = [*holders, given] if given not in holders else holders
+        sets[checks] = (others, share + _share(derived, symbol, given, found))
+    yield from sets.values()

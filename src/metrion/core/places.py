@@ -23,7 +23,9 @@ class PlaceResult:
 def by_place(measurement: Measurement) -> tuple[PlaceResult, ...]:
     """The result of each place with a counting reading, in the order they were first visited."""
     places = dict.fromkeys(o.place for o in measurement.observations if o.counts)
-    return tuple(PlaceResult(place, reduce_measurement(_at(measurement, place))) for place in places)
+    return tuple(
+        PlaceResult(place, reduce_measurement(_at(measurement, place))) for place in places
+    )
 
 
 def _at(measurement: Measurement, place: str) -> Measurement:

@@ -26,7 +26,9 @@ from metrion.store.sheets import find_entry, new_entry
 from metrion.web.notebook import notebook
 from metrion.web.present import sheet_view
 from metrion.web.schemas import (
+    DerivedFields,
     InstrumentFields,
+    NewDerived,
     NewInstrument,
     NewQuantity,
     NewReading,
@@ -189,6 +191,31 @@ class QuantityResource(MethodView):
     def delete(self, sheet: str, key: str) -> dict[str, Any]:
         """Take it away with its readings. 422 while something is derived from it."""
         return _remove(sheet, "measurements", key, "remove the quantity")
+
+
+@blueprint.post("/derived")
+@blueprint.arguments(NewDerived)
+@blueprint.response(201, SheetSchema)
+def add_derived(body: dict[str, Any], sheet: str) -> dict[str, Any]:
+    """A new derived quantity. 422 if its formula, inputs and unit do not go together."""
+    usual = {"convention": notebook().settings().get("convention", "half-division")}
+    return _add(sheet, "derived", {**usual, **body}, "add the derived quantity")
+
+
+@blueprint.route("/derived/<path:key>")
+class DerivedResource(MethodView):
+    """One derived quantity of a sheet."""
+
+    @blueprint.arguments(DerivedFields)
+    @blueprint.response(200, SheetSchema)
+    def patch(self, body: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
+        """Change it. 412 if changed meanwhile; 422 if it cannot be worked out so."""
+        return _amend(sheet, "derived", key, body, "change the derived quantity")
+
+    @blueprint.response(200, SheetSchema)
+    def delete(self, sheet: str, key: str) -> dict[str, Any]:
+        """Take it away."""
+        return _remove(sheet, "derived", key, "remove the derived quantity")
 
 
 @blueprint.post("/readings")

@@ -250,12 +250,30 @@ class QuantitySchema(Schema):
     advice = _text()
 
 
+class DerivedInputSchema(Schema):
+    """What stands for a symbol: a quantity of the sheet, or a typed-in value."""
+
+    symbol = _text()
+    quantity = _maybe_text()
+    value = _maybe_text()
+    uncertainty = _maybe_text()
+    unit = _maybe_text()
+    words = _text()
+
+
 class DerivedSchema(Schema):
-    """A derived quantity of a sheet."""
+    """A derived quantity of a sheet: its formula, its inputs in words, its result."""
 
     id = _text()
+    version = fields.Integer(required=True)
     name = _text()
+    formula = _text()
+    unit = _text()
+    convention_name = _text()
+    inputs = _many(DerivedInputSchema)
     sentence = _maybe_text()
+    relative_percent = _maybe_text()
+    shared_zeros = fields.List(fields.String(), required=True)
 
 
 class SheetHeadSchema(Schema):
@@ -366,6 +384,16 @@ class QuantityFields(Schema):
     looked_again = fields.List(fields.String())
 
 
+class DerivedFields(Schema):
+    """A derived quantity; an input is the id of a quantity or value, uncertainty and unit."""
+
+    name = fields.String(validate=_NAME)
+    formula = fields.String(validate=validate.Length(max=1000))
+    unit = fields.String(validate=validate.Length(max=100))
+    convention = fields.String()
+    inputs = fields.Dict(keys=fields.String(), values=fields.Raw())
+
+
 class FiguresSchema(Schema):
     """One look at the scales, as it would stand in a logbook file."""
 
@@ -409,6 +437,7 @@ NewTool = _new(InstrumentFields, "NewTool")
 NewInstrument = _new(InstrumentFields, "NewInstrument")
 NewZeroCheck = _new(ZeroCheckFields, "NewZeroCheck")
 NewQuantity = _new(QuantityFields, "NewQuantity")
+NewDerived = _new(DerivedFields, "NewDerived")
 NewReading = _new(QuantityReading, "NewReading")
 
 
@@ -631,3 +660,21 @@ class ErrorSchema(Schema):
 
     message = _text()
     faults = _many(FaultSchema)
+
+
+class BlankSchema(Schema):
+    """An input of a recipe."""
+
+    symbol = _text()
+    label = _text()
+    unit = _text()
+
+
+class RecipeSchema(Schema):
+    """A usual derived quantity, ready to be filled in."""
+
+    id = _text()
+    title = _text()
+    formula = _text()
+    unit = _text()
+    blanks = _many(BlankSchema)

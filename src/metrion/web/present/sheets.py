@@ -7,6 +7,7 @@ from typing import Any
 
 from metrion.store.records import Kept
 from metrion.web.notebook import Worked
+from metrion.web.present.derived import derived_view
 from metrion.web.present.instruments import instrument_view, zero_check_view
 from metrion.web.present.quantities import open_looks, quantity_view, result_view
 
@@ -28,9 +29,7 @@ def sheet_view(worked: Worked) -> dict[str, Any]:
         ],
         "zero_checks": [
             zero_check_view(check, instruments[check.instrument], entry)
-            for check, entry in zip(
-                logbook.zero_checks, worked.entries["zero_checks"], strict=True
-            )
+            for check, entry in zip(logbook.zero_checks, worked.entries["zero_checks"], strict=True)
         ],
         "quantities": [
             quantity_view(reviewed, entry, readings[entry.id])
@@ -39,11 +38,10 @@ def sheet_view(worked: Worked) -> dict[str, Any]:
             )
         ],
         "derived": [
-            {"id": found.derived.id, "name": found.derived.name,
-             "sentence": found.rounded and found.rounded.text}
-            for found in worked.results.derived
+            derived_view(found, entry)
+            for found, entry in zip(worked.results.derived, worked.entries["derived"], strict=True)
         ],
-    }  # fmt: skip
+    }
 
 
 def sheet_summary(worked: Worked) -> dict[str, Any]:

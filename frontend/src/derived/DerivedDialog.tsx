@@ -1,0 +1,148 @@
+import { Alert, Button, Input as Field, Modal } from "antd";
+import { useState } from "react";
+
+import {
+  ApiError,
+  newId,
+  useBoard,
+  useKeepDerived,
+  type Derived,
+  type Recipe,
+  type Sheet,
+} from "../api";
+import { InputBlank } from "./InputBlank";
+import { asRecord, begun, draftOf, fitting, inputsFor, type Draft, type Input } from "./recipe";
+
+interface Props {
+  sheet: Sheet;
+  /** The one to be changed; null for a new one. */
+  derived: Derived | null;
+  onClose: () => void;
+}
+
+/** Puts a derived quantity together from a usual recipe or a formula of one's own. */
+export function DerivedDialog(props: Props) {
+  const title = props.derived ? "Change the derived quantity" : "New derived quantity";
+  return (
+    <Modal open title={title} width={720} footer={null} onCancel={props.onClose}>
+      <DerivedForm {...props} />
+    </Modal>
+  );
+}
+
+const OWN = "own";
+const OWN_DRAFT: Draft = { name: "", formula: "", unit: "mm", inputs: {} };
+
+function DerivedForm({ sheet, derived, onClose }: Props) {
+  const { data: board = [] } = useBoard();
+  const keep = useKeepDerived(sheet.id);
+  const [picked, setPicked] = useState<string | null>(derived ? OWN : null);
+  const [draft, setDraft] = useState<Draft>(derived ? draftOf(derived) : OWN_DRAFT);
+  const set = (some: Partial<Draft>) => setDraft({ ...draft, ...some });
+  const recipe = board.find(({ id }) => id === picked);
+  const blank = (symbol: string) => recipe?.blanks.find((one) => one.symbol === symbol);
+
+  function pick(id: string) {
+    const found = board.find((one) => one.id === id);
+    setPicked(id);
+    setDraft(found ? begun(found, sheet) : OWN_DRAFT);
+  }
+  function save() {
+    keep.mutate(
+      { seen: derived, ...(derived ? {} : { id: newId() }), ...asRecord(draft) },
+      { onSuccess: onClose },
+    );
+  }
+  if (picked === null) return <Board recipes={board} onPick={pick} />;
+  const inputs = inputsFor(draft);
+  return (
+    <form
+      className="derived-form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        save();
+      }}
+    >
+      <label>
+        Name
+        <Field
+          value={draft.name}
+          maxLength={200}
+          onChange={(event) => set({ name: event.target.value })}
+        />
+      </label>
+      <label>
+        Formula
+        <Field
+          className="derived-formula"
+          value={draft.formula}
+          placeholder="(D - d)/2"
+          spellCheck={false}
+          onChange={(event) => set({ formula: event.target.value })}
+        />
+      </label>
+      {inputs.map(([symbol, given]) => (
+        <InputBlank
+          key={symbol}
+          symbol={symbol}
+          label={blank(symbol)?.label ?? ""}
+          given={given}
+          quantities={blank(symbol) ? fitting(sheet, blank(symbol)?.unit ?? "") : sheet.quantities}
+          onGiven={(one: Input) => set({ inputs: { ...draft.inputs, [symbol]: one } })}
+        />
+      ))}
+      <label>
+        Given in
+        <Field
+          className="derived-unit"
+          value={draft.unit}
+          spellCheck={false}
+          onChange={(event) => set({ unit: event.target.value })}
+        />
+      </label>
+      {keep.error && <Alert type="error" showIcon title={<Faults problem={keep.error} />} />}
+      <div className="page-acts">
+        {!derived && <Button onClick={() => setPicked(null)}>Another one</Button>}
+        <Button
+          type="primary"
+          htmlType="submit"
+          loading={keep.isPending}
+          disabled={draft.name.trim() === "" || draft.formula.trim() === ""}
+        >
+          {derived ? "Change it" : "Work it out"}
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+/** The usual ones, each with its formula. */
+function Board({ recipes, onPick }: { recipes: Recipe[]; onPick: (id: string) => void }) {
+  return (
+    <div className="board" role="group" aria-label="What do you want to know?">
+      {recipes.map(({ id, title, formula }) => (
+        <button key={id} type="button" onClick={() => onPick(id)}>
+          {title}
+          <code>{formula}</code>
+        </button>
+      ))}
+      <button type="button" onClick={() => onPick(OWN)}>
+        A formula of your own
+        <code>+ − * / **, sqrt, sin …</code>
+      </button>
+    </div>
+  );
+}
+
+/** Everything that is wrong, each in its sentence. */
+function Faults({ problem }: { problem: Error }) {
+  const faults = problem instanceof ApiError ? problem.faults : [];
+  if (faults.length === 0) return problem.message;
+  return (
+    <ul className="derived-faults">
+      {faults.map(({ pointer, message }) => (
+        <li key={pointer}>{message}</li>
+      ))}
+    </ul>
+  );
+}

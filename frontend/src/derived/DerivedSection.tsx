@@ -1,0 +1,85 @@
+import { Button } from "antd";
+import { useState } from "react";
+
+import type { Derived, Sheet } from "../api";
+import { useShow } from "../app/settings";
+import { useRemoval } from "../sheet/useRemoval";
+import "./derived.css";
+import { DerivedDialog } from "./DerivedDialog";
+
+/** What is worked out from the quantities of a sheet. */
+export function DerivedSection({ sheet }: { sheet: Sheet }) {
+  const [open, setOpen] = useState<"new" | Derived | null>(null);
+  const remove = useRemoval(sheet);
+  return (
+    <section aria-label="derived quantities" className="sheet-derived">
+      <div className="page-head">
+        <h2>Worked out from these</h2>
+        <Button onClick={() => setOpen("new")}>New derived quantity</Button>
+      </div>
+      {sheet.derived.length === 0 ? (
+        <p className="quiet">
+          A difference, a volume, a density: the uncertainty is carried along, and a zero that two
+          quantities share enters once.
+        </p>
+      ) : (
+        <div className="card">
+          {sheet.derived.map((derived) => (
+            <DerivedRow
+              key={derived.id}
+              derived={derived}
+              onChange={() => setOpen(derived)}
+              onRemove={() => remove("derived", derived)}
+            />
+          ))}
+        </div>
+      )}
+      {open && (
+        <DerivedDialog
+          sheet={sheet}
+          derived={open === "new" ? null : open}
+          onClose={() => setOpen(null)}
+        />
+      )}
+    </section>
+  );
+}
+
+interface RowProps {
+  derived: Derived;
+  onChange: () => void;
+  onRemove: () => void;
+}
+
+function DerivedRow({ derived, onChange, onRemove }: RowProps) {
+  const show = useShow();
+  return (
+    <article className="derived-row">
+      <h3>{derived.name}</h3>
+      <span className="sheet-sentence">
+        {derived.sentence ? show(derived.sentence) : "no value yet"}
+      </span>
+      <span className="quiet">
+        {derived.relative_percent && show(`${derived.relative_percent} %, `)}
+        {derived.convention_name}
+      </span>
+      <span>
+        <Button type="text" className="quiet" onClick={onChange}>
+          Change
+        </Button>
+        <Button type="text" className="quiet" onClick={onRemove}>
+          Remove
+        </Button>
+      </span>
+      <p className="derived-how">
+        <code>{derived.formula}</code> with{" "}
+        {derived.inputs.map(({ symbol, words }) => show(`${symbol} = ${words}`)).join(", ")}
+      </p>
+      {derived.shared_zeros.map((words) => (
+        <p key={words} className="derived-shared">
+          {words}
+        </p>
+      ))}
+    </article>
+  );
+}

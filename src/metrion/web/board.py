@@ -1,0 +1,20 @@
+"""``/api/board``: usual derived quantities, ready to be filled in."""
+
+from __future__ import annotations
+
+from dataclasses import asdict
+from typing import Any
+
+from flask_smorest import Blueprint
+
+from metrion.core.board import BOARD
+from metrion.web.schemas import RecipeSchema
+
+blueprint = Blueprint("board", __name__, url_prefix="/api/board")
+
+
+@blueprint.get("")
+@blueprint.response(200, RecipeSchema(many=True))
+def get_board() -> list[dict[str, Any]]:
+    """Every recipe with its blanks, the simplest first."""
+    return [asdict(recipe) for recipe in BOARD]

@@ -1,0 +1,44 @@
+"""Derived quantities as the API shows them."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from metrion.core.derived import DerivedResult, TypedValue, shared_zeros
+from metrion.core.measurements import Measurement
+from metrion.store.records import Kept
+from metrion.web.present.instruments import shown
+
+_TYPED = ("value", "uncertainty", "unit")
+
+
+def derived_view(found: DerivedResult, entry: Kept) -> dict[str, Any]:
+    """A derived quantity: formula, inputs, result, and what its inputs have in common."""
+    derived = found.derived
+    percent = None
+    if found.value and found.uncertainty:
+        percent = f"{100 * float(found.uncertainty.size) / abs(float(found.value)):.2g}"
+    return {
+        "id": derived.id,
+        "version": entry.version,
+        "name": derived.name,
+        "formula": str(entry.record["formula"]),
+        "unit": derived.unit.text,
+        "convention_name": derived.convention.name,
+        "inputs": [
+            _input_view(symbol, given, entry.record["inputs"][symbol])
+            for symbol, given in derived.inputs.items()
+        ],
+        "sentence": shown(found.rounded.text) if found.rounded else None,
+        "relative_percent": percent,
+        "shared_zeros": [shared.words for shared in shared_zeros(derived)],
+    }
+
+
+def _input_view(symbol: str, given: Measurement | TypedValue, record: Any) -> dict[str, Any]:
+    if isinstance(given, Measurement):
+        typed: dict[str, Any] = dict.fromkeys(_TYPED)
+        return {"symbol": symbol, "quantity": given.id, **typed, "words": given.name}
+    typed = {name: record[name] for name in _TYPED}
+    words = "({value} ± {uncertainty}) {unit}".format(**typed)
+    return {"symbol": symbol, "quantity": None, **typed, "words": shown(words)}

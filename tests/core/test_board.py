@@ -1,0 +1,59 @@
+"""The board: every recipe can be worked out as it stands, in its unit."""
+
+from fractions import Fraction
+
+import pytest
+
+from metrion.core.board import BOARD, Recipe
+from metrion.core.conventions import BUILT_IN
+from metrion.core.derived import Derived, DerivedResult, TypedValue, reduce_derived
+from metrion.core.formula import parse_formula, resolve
+from metrion.core.units import parse_unit
+
+RECIPES = {recipe.id: recipe for recipe in BOARD}
+
+
+def worked(recipe: Recipe, **values: str) -> DerivedResult:
+    units = {blank.symbol: parse_unit(blank.unit) for blank in recipe.blanks}
+    formula, _ = resolve(
+        parse_formula(recipe.formula), {s: unit.dimension for s, unit in units.items()}
+    )
+    inputs = {
+        symbol: TypedValue(Fraction(values[symbol]), Fraction("0.01"), unit)
+        for symbol, unit in units.items()
+    }
+    unit = parse_unit(recipe.unit)
+    return reduce_derived(Derived("x", recipe.title, formula, unit, BUILT_IN["standard"], inputs))
+
+
+def test_no_recipe_twice() -> None:
+    assert len(RECIPES) == len(BOARD)
+
+
+@pytest.mark.parametrize("recipe", BOARD, ids=lambda recipe: recipe.id)
+def test_the_blanks_are_the_names_of_the_formula(recipe: Recipe) -> None:
+    assert {blank.symbol for blank in recipe.blanks} == parse_formula(recipe.formula).names
+
+
+@pytest.mark.parametrize(
+    ("recipe", "values", "expected"),
+    [
+        ("difference", {"a": "8.5", "b": "6.25"}, 2.25),
+        ("wall", {"D": "8.5", "d": "6.5"}, 1.0),
+        ("mean", {"a": "8.5", "b": "6.5"}, 7.5),
+        ("disc", {"d": "20"}, 314.159265359),
+        ("tube", {"D": "10", "d": "8", "h": "100"}, 2827.43338823),
+        ("sphere", {"d": "20"}, 4188.79020479),
+        ("slab", {"a": "30", "b": "20", "c": "5"}, 3000),
+        ("density", {"m": "8.1", "a": "30", "b": "20", "c": "5"}, 2.7),
+        ("items", {"h": "12", "t": "0.5"}, 24),
+        # 589 nm at 20 degrees in the second order
+        ("grating", {"k": "2", "w": "589", "theta": "20"}, 3.44425211),
+        ("prism", {"A": "60", "D": "38.9333333"}, 1.52006),
+    ],
+)
+def test_each_gives_what_it_says(recipe: str, values: dict[str, str], expected: float) -> None:
+    found = worked(RECIPES[recipe], **values)
+    assert found.value is not None
+    assert found.rounded is not None
+    assert float(found.value) == pytest.approx(expected, rel=1e-4)
