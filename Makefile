@@ -80,7 +80,7 @@ screenshots: setup
 	@chrome="$(CHROME)" && CHROMIUM="$$chrome" $(BIN)/python scripts/take_screenshots.py docs/screenshots
 
 benchmarks: setup
-	@chrome="$(CHROME)" && CHROMIUM="$$chrome" $(BIN)/python benchmarks/keystrokes.py && CHROMIUM="$$chrome" $(BIN)/python benchmarks/dragging.py && $(BIN)/python benchmarks/slips.py 2000
+	@chrome="$(CHROME)" && CHROMIUM="$$chrome" $(BIN)/python benchmarks/keystrokes.py && CHROMIUM="$$chrome" $(BIN)/python benchmarks/dragging.py && $(BIN)/python benchmarks/slips.py 500
 
 clean:
 	rm -rf $(VENV) $(STAMPS) frontend/node_modules src/metrion/web/static var

@@ -1,9 +1,9 @@
 """How many slips the second looks find, and how often they disturb a clean series.
 
-Simulates series of five readings: true length and scatter at random, each read off to the nearest
-step. In half of them one reading is taken one mark (or one turn) too high or too low. Prints, for
-each instrument and scatter (standard deviation in least counts), the share of slips found and the
-share of clean series with a slip, unit or outlier flag.
+Simulates series of three, five and ten readings: true length and scatter at random, each read off
+to the nearest step. In half of them one reading is taken one mark (or one turn) too high or too
+low. Prints, for each length, instrument and scatter (standard deviation in least counts), the share
+of slips found and the share of clean series with a slip, unit or outlier flag.
 
 Run ``.venv/bin/python benchmarks/slips.py [SERIES]``; 10,000 series of each sort by default.
 """
@@ -22,7 +22,7 @@ from metrion.core.review import review
 from metrion.core.scales import Look, Scale, ScrewScale, VernierScale
 
 DISTURBING = {"main-mark-slip", "unit-slip", "outlier"}
-LENGTH = 5
+LENGTHS = (5, 3, 10)
 SCATTERS = (0.0, 0.5, 1.0, 1.5, 2.0)
 INSTRUMENTS: dict[str, Scale] = {
     "caliper 0.1 mm": VernierScale(Fraction(1), 10, 9),
@@ -34,13 +34,13 @@ INSTRUMENTS: dict[str, Scale] = {
 }
 
 
-def looks(draw: random.Random, scale: Scale, scatter: float) -> list[Look]:
-    """A clean series: the same length read five times, with a scatter in least counts."""
+def looks(draw: random.Random, scale: Scale, length: int, scatter: float) -> list[Look]:
+    """A clean series: one size read several times, with a scatter in least counts."""
     true = draw.uniform(5, 60) * float(scale.mark)
     step = float(scale.least_count)
     return [
         scale.nearest(Fraction(draw.gauss(true, scatter * step)).limit_denominator(10**6))
-        for _ in range(LENGTH)
+        for _ in range(length)
     ]
 
 
@@ -53,15 +53,15 @@ def codes(scale: Scale, series: list[Look]) -> list[tuple[str, int | None]]:
     return [(flag.code, flag.observation) for flag in review(measured)]
 
 
-def shares(scale: Scale, scatter: float, count: int) -> tuple[float, float]:
+def shares(scale: Scale, length: int, scatter: float, count: int) -> tuple[float, float]:
     """Share of slips found, share of clean series disturbed."""
     draw = random.Random(f"{scale} {scatter}")
     found = disturbed = 0
     for _ in range(count):
-        clean = looks(draw, scale, scatter)
+        clean = looks(draw, scale, length, scatter)
         disturbed += any(code in DISTURBING for code, _ in codes(scale, clean))
-        slipped = looks(draw, scale, scatter)
-        at = draw.randrange(LENGTH)
+        slipped = looks(draw, scale, length, scatter)
+        at = draw.randrange(length)
         look = slipped[at]
         slipped[at] = Look(look.main + draw.choice([-1, 1]) * scale.mark, look.line)
         found += ("main-mark-slip", at) in codes(scale, slipped)
@@ -69,13 +69,14 @@ def shares(scale: Scale, scatter: float, count: int) -> tuple[float, float]:
 
 
 def main(count: int) -> None:
-    """Print the table."""
-    print(f"series of {LENGTH}, {count} of each sort; slips found / clean series disturbed, in %")
-    print(f"{'instrument':18}" + "".join(f"{f'sd {s} LC':>16}" for s in SCATTERS))
-    for name, scale in INSTRUMENTS.items():
-        cells = [shares(scale, scatter, count) for scatter in SCATTERS]
-        row = "".join(f"{100 * found:9.2f} /{100 * clean:5.2f}" for found, clean in cells)
-        print(f"{name:18}{row}")
+    """Print a table for each length of the series."""
+    for length in LENGTHS:
+        print(f"series of {length}, {count} of each sort; slips found / clean disturbed, in %")
+        print(f"{'instrument':18}" + "".join(f"{f'sd {s} LC':>16}" for s in SCATTERS))
+        for name, scale in INSTRUMENTS.items():
+            cells = [shares(scale, length, scatter, count) for scatter in SCATTERS]
+            row = "".join(f"{100 * found:9.2f} /{100 * clean:5.2f}" for found, clean in cells)
+            print(f"{name:18}{row}", flush=True)
 
 
 if __name__ == "__main__":

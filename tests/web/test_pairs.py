@@ -61,6 +61,11 @@ def test_a_pair_is_recorded_and_worked_out(client: FlaskClient, quantity: Any) -
     (reading,) = hole(response.json)["readings"]
     assert (reading["main"], reading["line"], reading["read"]) == ("12 / 48", "5 / 2", "35.85")
     assert hole(response.json)["result"]["sentence"] == "(35.85 ± 0.05) mm"
+    said = {
+        step["label"]: "".join(span["text"] for span in step["spans"])
+        for step in hole(response.json)["working"]
+    }
+    assert said["two looks, two limits"] == "2 × 0.025 = 0.05 mm"
 
 
 def test_an_impossible_position_of_a_pair_is_refused(client: FlaskClient, quantity: Any) -> None:

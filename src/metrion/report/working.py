@@ -185,7 +185,11 @@ def _one_look(measurement: Measurement, convention: Convention) -> Iterator[Step
         convention.reading_limit, f"{convention.reading_limit} × "
     )
     how = f"{share}{_n(instrument.least_count)} = " if share else ""
-    yield Step("limit of one look", (Span(f"{how}{_n(limit)}{_unit(instrument)}"),))
+    unit = _unit(instrument)
+    yield Step("limit of one look", (Span(f"{how}{_n(limit)}{unit}"),))
+    if measurement.looks > 1 and convention.family is Family.LIMIT:
+        both = f"2 × {_n(limit)} = {_n(2 * limit)}{unit}"
+        yield Step("two looks, two limits", (Span(both),))
 
 
 def _scatter(measurement: Measurement, convention: Convention) -> Iterator[Step]:
