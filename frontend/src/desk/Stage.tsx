@@ -68,6 +68,7 @@ export function Stage(props: Props) {
   const equation = useRef<EquationHandle>(null);
   const [given, setGiven] = useState(changing ? circumstancesOf(changing) : NONE);
   const [more, setMore] = useState(false);
+  const [confirmed, setConfirmed] = useState("");
   const give = useCallback(
     (some: Partial<Circumstances>) => setGiven((before) => ({ ...before, ...some })),
     [],
@@ -83,6 +84,7 @@ export function Stage(props: Props) {
     void message.error(problem instanceof Error ? problem.message : "This could not be saved.");
 
   function done() {
+    setConfirmed(desk.settled ? inUnit : `${entry.main} + ${entry.fine}`);
     desk.clear();
     setFirst(null);
     setGiven(kept(given, quantity.readings));
@@ -182,6 +184,7 @@ export function Stage(props: Props) {
           outcome: { label: BETWEEN[instrument.kind] ?? "between them", text: answer?.pair?.value },
         };
   const outcome = ending.outcome?.text ?? answer?.read;
+  const inUnit = answer && outcome ? `${show(outcome)} ${unit}` : "";
   return (
     <section className="stage" aria-label="scales">
       <Strip
@@ -240,7 +243,8 @@ export function Stage(props: Props) {
       </Equation>
       {narrow && (
         <Keypad
-          corrected={answer && outcome ? `${show(outcome)} ${unit}` : ""}
+          corrected={inUnit}
+          kept={confirmed}
           recordable={recordable(desk)}
           onKey={(key) => equation.current?.press(key)}
           onRecord={record}

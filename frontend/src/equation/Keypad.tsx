@@ -6,6 +6,8 @@ import type { Key } from "./Equation";
 interface Props {
   /** What the entry comes to, corrected, with its unit; empty while it is not complete. */
   corrected: string;
+  /** The figure that was recorded last, with its unit; empty before the first. */
+  kept: string;
   recordable: boolean;
   /** What the big key does. */
   act: string;
@@ -22,7 +24,7 @@ const ROWS: Key[][] = [
 const NAMES: Partial<Record<Key, string>> = { back: "Erase", next: "Next blank", "-": "minus" };
 
 /** Figures for one thumb: the corrected reading docked above, Record below. */
-export function Keypad({ corrected, recordable, act, onKey, onRecord }: Props) {
+export function Keypad({ corrected, kept, recordable, act, onKey, onRecord }: Props) {
   const { decimalSign } = useChosen();
   const face = (key: Key) =>
     ({ back: "⌫", next: "next", "-": "−", ".": decimalSign === "comma" ? "," : "." })[
@@ -36,7 +38,9 @@ export function Keypad({ corrected, recordable, act, onKey, onRecord }: Props) {
       // The blank that is being filled keeps the cursor.
       onPointerDown={(event) => event.preventDefault()}
     >
-      <output className="keypad-corrected part-result">{corrected || "…"}</output>
+      <output className="keypad-corrected part-result">
+        {corrected || (kept ? `kept ${kept}` : "…")}
+      </output>
       {ROWS.flat().map((key) => (
         <Button key={key} aria-label={NAMES[key] ?? key} onClick={() => onKey(key)}>
           {face(key)}

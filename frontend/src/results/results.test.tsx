@@ -1,7 +1,6 @@
 import { cleanup, screen } from "@testing-library/react";
 import { afterEach, describe, expect, it } from "vitest";
 
-import { Keypad } from "../equation/Keypad";
 import { quantity, show } from "../tests/fixtures";
 import { ResultPanel } from "./ResultPanel";
 import { Working } from "./Working";
@@ -68,28 +67,5 @@ describe("the working", () => {
     show(<Working steps={[{ label: "reading 1", spans }]} />);
     expect(screen.getByText("6").className).toBe("part-main mark-main");
     expect(screen.getByText("3 × 0.05").className).toBe("part-fine mark-fine");
-  });
-});
-
-describe("the key pad", () => {
-  it("hands on its keys, and Record when there is something to record", () => {
-    const keys: string[] = [];
-    const pad = (recordable: boolean) => (
-      <Keypad
-        corrected="6.30 mm"
-        act="Record"
-        recordable={recordable}
-        onKey={(key) => keys.push(key)}
-        onRecord={() => keys.push("record")}
-      />
-    );
-    show(pad(false));
-    screen.getByLabelText("Record by thumb").click();
-    cleanup();
-    show(pad(true), { decimalSign: "comma" });
-    for (const name of ["7", "Next blank", "minus", "Erase", "Record by thumb"])
-      screen.getByLabelText(name, { exact: true }).click();
-    expect(keys).toEqual(["7", "next", "-", "back", "record"]);
-    expect(screen.getByText(",")).toBeTruthy();
   });
 });

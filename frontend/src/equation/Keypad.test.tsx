@@ -1,0 +1,52 @@
+import { cleanup, screen } from "@testing-library/react";
+import { afterEach, describe, expect, it, vi } from "vitest";
+
+import { show } from "../tests/fixtures";
+import { Keypad } from "./Keypad";
+
+afterEach(cleanup);
+
+describe("the key pad", () => {
+  it("hands on its keys, and Record when there is something to record", () => {
+    const keys: string[] = [];
+    const pad = (recordable: boolean) => (
+      <Keypad
+        corrected="6.30 mm"
+        kept="6.30 mm"
+        act="Record"
+        recordable={recordable}
+        onKey={(key) => keys.push(key)}
+        onRecord={() => keys.push("record")}
+      />
+    );
+    show(pad(false));
+    screen.getByLabelText("Record by thumb").click();
+    cleanup();
+    show(pad(true), { decimalSign: "comma" });
+    for (const name of ["7", "Next blank", "minus", "Erase", "Record by thumb"])
+      screen.getByLabelText(name, { exact: true }).click();
+    expect(keys).toEqual(["7", "next", "-", "back", "record"]);
+    expect(screen.getByText(",")).toBeTruthy();
+  });
+
+  it("confirms what was kept until the next figure takes its place", () => {
+    const pad = (corrected: string, kept: string) => (
+      <Keypad
+        {...{ corrected, kept }}
+        act="Record"
+        recordable={false}
+        onKey={vi.fn()}
+        onRecord={vi.fn()}
+      />
+    );
+    for (const [corrected, kept, said] of [
+      ["", "", "…"],
+      ["", "6.30 mm", "kept 6.30 mm"],
+      ["6.35 mm", "6.30 mm", "6.35 mm"],
+    ] as const) {
+      show(pad(corrected, kept));
+      expect(document.querySelector("output")?.textContent).toBe(said);
+      cleanup();
+    }
+  });
+});
