@@ -48,3 +48,28 @@ def test_a_formula_of_ones_own_with_typed_values(page: Page, server: str) -> Non
     dialog.get_by_role("button", name="Work it out").click()
     section = page.get_by_role("region", name=SECTION)
     expect(section.locator(".sheet-sentence")).to_have_text("(6.25 ± 0.05) g/m")
+
+
+def test_another_school_is_compared_and_taken(page: Page, server: str) -> None:
+    page.goto(f"{server}/sheets/spare-parts/quantities/ferrule")
+    sentence = page.get_by_test_id("sentence")
+    expect(sentence).to_contain_text("(8.72 ± 0.03) mm")
+    page.get_by_role("button", name="What others would say").click()
+    school = page.locator(".school", has_text="Whole division")
+    expect(school).to_contain_text("(8.7 ± 0.1) mm")
+    expect(school).to_contain_text("It takes a whole least count as the limit of one look")
+    school.get_by_role("button", name="Use it for this quantity").click()
+    expect(school).to_contain_text("the one used here")
+    page.keyboard.press("Escape")
+    expect(sentence).to_contain_text("(8.7 ± 0.1) mm")
+    expect(page.get_by_text("Convention: Whole division.")).to_be_visible()
+
+
+def test_the_convention_of_the_notebook_is_chosen_in_settings(page: Page, server: str) -> None:
+    page.goto(f"{server}/settings")
+    expect(page.get_by_text("convention half division")).to_be_visible()
+    page.get_by_label("Convention", exact=True).click()
+    page.locator(".ant-select-item-option", has_text="Standard uncertainty").click()
+    expect(page.get_by_text("convention standard uncertainty")).to_be_visible()
+    page.reload()
+    expect(page.get_by_text("convention standard uncertainty")).to_be_visible()

@@ -348,7 +348,7 @@ def test_settings_are_kept(client: FlaskClient) -> None:
     client.patch("/api/settings", json={"words": {"thimble": "drum"}})
     assert client.get("/api/settings").json == {
         "decimal_sign": "comma", "single_keys": True, "theme": "system",
-        "words": {"thimble": "drum"},
+        "words": {"thimble": "drum"}, "convention": "half-division",
     }  # fmt: skip
     assert client.patch("/api/settings", json={"theme": "plaid"}).status_code == 422
 

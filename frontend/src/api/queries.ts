@@ -209,6 +209,15 @@ export function useAddQuantity(sheet: string) {
   );
 }
 
+/** The schools that every sheet may choose from. */
+export function useConventions() {
+  return useQuery({
+    queryKey: ["conventions"],
+    queryFn: () => body(client.GET("/api/conventions")),
+    staleTime: Infinity,
+  });
+}
+
 /** Usual derived quantities, ready to be filled in. */
 export function useBoard() {
   return useQuery({

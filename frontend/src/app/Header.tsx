@@ -1,6 +1,7 @@
 import { Popover } from "antd";
 import { Link, useLocation } from "react-router";
 
+import { useConventions, useSettingsQuery } from "../api";
 import { useShow } from "./settings";
 
 const PLACES = [
@@ -17,7 +18,6 @@ function placeOf(path: string): string {
 
 /** The places as marks on a rule. */
 export function Header() {
-  const show = useShow();
   const here = placeOf(useLocation().pathname);
   return (
     <header className="header">
@@ -36,21 +36,30 @@ export function Header() {
           </Link>
         ))}
       </nav>
-      <Popover
-        trigger="click"
-        placement="bottomRight"
-        content={
-          <div className="convention-words">
-            <p>One look is good to half a least count either way.</p>
-            <p>Of that limit and half the range of the readings, the larger counts.</p>
-            <p>{show("The uncertainty is given with one figure: 0.06, not 0.055.")}</p>
-          </div>
-        }
-      >
-        <button type="button" className="convention-chip">
-          convention <b>half division</b>
-        </button>
-      </Popover>
+      <ConventionChip />
     </header>
+  );
+}
+
+/** The convention of the notebook, and what it does. */
+function ConventionChip() {
+  const show = useShow();
+  const { data: settings } = useSettingsQuery();
+  const { data: conventions } = useConventions();
+  const own = conventions?.find(({ id }) => id === settings?.convention);
+  const words = (
+    <div className="convention-words">
+      {own?.words.map((sentence) => (
+        <p key={sentence}>{show(sentence)}</p>
+      ))}
+      <Link to="/settings">Choose another</Link>
+    </div>
+  );
+  return (
+    <Popover trigger="click" placement="bottomRight" content={words}>
+      <button type="button" className="convention-chip">
+        convention <b>{own?.name.toLowerCase() ?? "…"}</b>
+      </button>
+    </Popover>
   );
 }

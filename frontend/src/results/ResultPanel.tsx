@@ -4,6 +4,7 @@ import { useState } from "react";
 import type { Quantity } from "../api";
 import { useShow } from "../app/settings";
 import "./results.css";
+import { Others } from "./Others";
 import { Places, ReportApart } from "./Places";
 import { Working } from "./Working";
 
@@ -69,9 +70,11 @@ export function ResultPanel({ sheet, quantity }: { sheet: string; quantity: Quan
       <p className="result-foot">
         {result.relative_percent !== null &&
           show(`The uncertainty is ${result.relative_percent} % of the value. `)}
+        Convention: {quantity.convention_name}.
         <Button type="link" onClick={() => setWhole(true)}>
           Whole working
         </Button>
+        <Others sheet={sheet} quantity={quantity} />
       </p>
       <Drawer
         title={`Working: ${quantity.name}`}

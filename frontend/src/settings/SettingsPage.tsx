@@ -1,8 +1,8 @@
-import { App, Segmented, Switch } from "antd";
+import { App, Segmented, Select, Switch } from "antd";
 import type { ReactNode } from "react";
 
-import { useChangeSettings, type Settings } from "../api";
-import { useChosen, type Chosen } from "../app/settings";
+import { useChangeSettings, useConventions, useSettingsQuery, type Settings } from "../api";
+import { useChosen, useShow, type Chosen } from "../app/settings";
 import "./settings.css";
 
 /** What is chosen once for the notebook. */
@@ -16,6 +16,7 @@ export function SettingsPage() {
     <div className="page settings">
       <h1>Settings</h1>
       <div className="card">
+        <ConventionChoice onChoose={(convention) => set({ convention })} />
         <Choice title="Theme" words="Light for the bench, dark for the evening.">
           <Segmented<Chosen["theme"]>
             value={settings.theme}
@@ -52,6 +53,29 @@ export function SettingsPage() {
         </Choice>
       </div>
     </div>
+  );
+}
+
+/** The school of the notebook: new quantities begin with it. */
+function ConventionChoice({
+  onChoose,
+}: {
+  onChoose: (id: NonNullable<Settings["convention"]>) => void;
+}) {
+  const show = useShow();
+  const { data: conventions = [] } = useConventions();
+  const { data: settings } = useSettingsQuery();
+  const own = conventions.find(({ id }) => id === settings?.convention);
+  return (
+    <Choice title="Convention" words={show(own?.words.join(" ") ?? "")}>
+      <Select
+        aria-label="Convention"
+        className="convention-select"
+        value={settings?.convention ?? null}
+        onChange={onChoose}
+        options={conventions.map(({ id, name }) => ({ value: id, label: name }))}
+      />
+    </Choice>
   );
 }
 

@@ -165,6 +165,7 @@ export function quantity(some: Partial<Quantity>): Quantity {
     working: [],
     flags: [],
     hints: [],
+    others: [],
     places: [],
     places_apart: false,
     advice: "",

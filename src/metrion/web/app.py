@@ -8,11 +8,25 @@ from flask import Flask
 
 from metrion import __version__
 from metrion.store import Store
-from metrion.web import board, desk, entries, front_end, instruments, settings, sheets, tools, words
+from metrion.web import (
+    board,
+    conventions,
+    desk,
+    entries,
+    front_end,
+    instruments,
+    settings,
+    sheets,
+    tools,
+    words,
+)
 from metrion.web.api import MetrionApi
 from metrion.web.guard import keep_to_this_host
 from metrion.web.notebook import Notebook
 
+RESOURCES = (
+    sheets, entries, tools, instruments, desk, board, conventions, words, settings
+)  # fmt: skip
 _LARGEST_BODY = 64 * 1024 * 1024
 
 
@@ -34,7 +48,17 @@ def create_app(data: Path) -> Flask:
     app.extensions["notebook"] = Notebook(Store(data))
     keep_to_this_host(app)
     api = MetrionApi(app)
-    for resource in (sheets, entries, tools, instruments, desk, board, words, settings):
+    for resource in (
+        sheets,
+        entries,
+        tools,
+        instruments,
+        desk,
+        board,
+        conventions,
+        words,
+        settings,
+    ):
         api.register_blueprint(resource.blueprint)
     app.register_blueprint(front_end.blueprint)
     return app

@@ -38,6 +38,7 @@ from metrion.web.schemas import (
     SheetSchema,
     ZeroCheckFields,
 )
+from metrion.web.settings import settings
 
 blueprint = Blueprint("entries", __name__, url_prefix="/api/sheets/<sheet>")
 
@@ -173,7 +174,7 @@ class ZeroCheckResource(MethodView):
 @blueprint.response(201, SheetSchema)
 def add_quantity(body: dict[str, Any], sheet: str) -> dict[str, Any]:
     """A new quantity without readings."""
-    usual = {"convention": notebook().settings().get("convention", "half-division")}
+    usual = {"convention": settings()["convention"]}
     return _add(sheet, "measurements", {**usual, **body}, "add the quantity")
 
 
@@ -198,7 +199,7 @@ class QuantityResource(MethodView):
 @blueprint.response(201, SheetSchema)
 def add_derived(body: dict[str, Any], sheet: str) -> dict[str, Any]:
     """A new derived quantity. 422 if its formula, inputs and unit do not go together."""
-    usual = {"convention": notebook().settings().get("convention", "half-division")}
+    usual = {"convention": settings()["convention"]}
     return _add(sheet, "derived", {**usual, **body}, "add the derived quantity")
 
 

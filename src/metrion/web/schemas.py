@@ -6,6 +6,8 @@ from typing import Any
 
 from marshmallow import Schema, fields, validate
 
+from metrion.core.conventions import BUILT_IN
+
 _NAME = validate.Length(min=1, max=200)
 _ID = validate.Length(min=1, max=200)
 
@@ -220,6 +222,23 @@ class PlaceSchema(Schema):
     sentence = _maybe_text()
 
 
+class SaidSchema(Schema):
+    """What one school says of the same readings, and why it may differ."""
+
+    id = _text()
+    name = _text()
+    sentence = _maybe_text()
+    why = _text()
+
+
+class ConventionSchema(Schema):
+    """A school: its name, and what it does, in sentences."""
+
+    id = _text()
+    name = _text()
+    words = fields.List(fields.String(), required=True)
+
+
 class QuantitySchema(Schema):
     """A quantity with its readings, result, working and second looks."""
 
@@ -244,6 +263,7 @@ class QuantitySchema(Schema):
     result = fields.Nested(ResultSchema, required=True)
     working = _many(StepSchema)
     flags = _many(FlagSchema)
+    others = _many(SaidSchema)
     places = _many(PlaceSchema)
     places_apart = fields.Boolean(required=True)
     hints = _many(HintSchema)
@@ -646,6 +666,7 @@ class SettingsSchema(Schema):
     decimal_sign = fields.String(validate=validate.OneOf(["point", "comma"]))
     single_keys = fields.Boolean()
     words = fields.Dict(keys=fields.String(), values=fields.String())
+    convention = fields.String(validate=validate.OneOf(list(BUILT_IN)))
 
 
 class FaultSchema(Schema):

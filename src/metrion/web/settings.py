@@ -16,6 +16,7 @@ USUAL: dict[str, Any] = {
     "decimal_sign": "point",
     "single_keys": True,
     "words": {},
+    "convention": "half-division",
 }
 
 
@@ -23,7 +24,7 @@ USUAL: dict[str, Any] = {
 @blueprint.response(200, SettingsSchema)
 def get_settings() -> dict[str, Any]:
     """All settings, usual values where nothing was chosen."""
-    return _settings()
+    return settings()
 
 
 @blueprint.patch("")
@@ -32,8 +33,9 @@ def get_settings() -> dict[str, Any]:
 def change_settings(body: dict[str, Any]) -> dict[str, Any]:
     """Choose some settings."""
     notebook().set(body)
-    return _settings()
+    return settings()
 
 
-def _settings() -> dict[str, Any]:
+def settings() -> dict[str, Any]:
+    """All settings, usual values where nothing was chosen."""
     return {**USUAL, **notebook().settings()}

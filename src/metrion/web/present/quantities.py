@@ -8,6 +8,7 @@ from fractions import Fraction
 from typing import Any
 
 from metrion.core.advice import advice
+from metrion.core.conventions import Convention
 from metrion.core.desk import zero_words
 from metrion.core.hints import Circumstance, hints
 from metrion.core.logbook import Reviewed
@@ -16,6 +17,7 @@ from metrion.core.numbers import to_text
 from metrion.core.observations import Observation, Sort
 from metrion.core.places import by_place
 from metrion.core.review import Flag, Level
+from metrion.core.schools import said_by
 from metrion.formats.logbook.looks import LOOKS
 from metrion.report import working
 from metrion.store.records import Kept
@@ -24,8 +26,13 @@ from metrion.web.present.instruments import shown, steps_view
 _OVERRULED = "looked_again"
 
 
-def quantity_view(reviewed: Reviewed, entry: Kept, readings: Sequence[Kept]) -> dict[str, Any]:
-    """A quantity, whole."""
+def quantity_view(
+    reviewed: Reviewed,
+    entry: Kept,
+    readings: Sequence[Kept],
+    conventions: Sequence[Convention],
+) -> dict[str, Any]:
+    """A quantity, whole; with what each of the conventions says of it."""
     result, measurement = reviewed.result, reviewed.result.measurement
     instrument = measurement.instrument
     return {
@@ -52,6 +59,7 @@ def quantity_view(reviewed: Reviewed, entry: Kept, readings: Sequence[Kept]) -> 
         "result": result_view(result),
         "working": steps_view(working(result)),
         "flags": flags_view(reviewed, entry, readings),
+        "others": others_view(measurement, conventions),
         "places": places_view(measurement),
         "places_apart": _is_apart(entry),
         "hints": hints_view(measurement, readings),
@@ -64,6 +72,21 @@ def _sort(measurement: Measurement, entry: Kept) -> str:
     if not measurement.observations and entry.record.get("pairs") is True:
         return str(Sort.PAIR)
     return str(measurement.sort)
+
+
+def others_view(
+    measurement: Measurement, conventions: Sequence[Convention]
+) -> list[dict[str, Any]]:
+    """What each school says of the same readings; its own among them."""
+    return [
+        {
+            "id": said.convention.id,
+            "name": said.convention.name,
+            "sentence": shown(said.result.rounded.text) if said.result.rounded else None,
+            "why": said.why,
+        }
+        for said in said_by(measurement, conventions)
+    ]
 
 
 def _is_apart(entry: Kept) -> bool:

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections import defaultdict
 from typing import Any
 
+from metrion.core.conventions import BUILT_IN
 from metrion.store.records import Kept
 from metrion.web.notebook import Worked
 from metrion.web.present.derived import derived_view
@@ -17,6 +18,7 @@ def sheet_view(worked: Worked) -> dict[str, Any]:
     logbook = worked.results.logbook
     instruments = {instrument.id: instrument for instrument in logbook.instruments}
     readings = _readings(worked)
+    conventions = [*BUILT_IN.values(), *logbook.conventions]
     return {
         **_head(worked),
         "undo": worked.undo,
@@ -32,7 +34,7 @@ def sheet_view(worked: Worked) -> dict[str, Any]:
             for check, entry in zip(logbook.zero_checks, worked.entries["zero_checks"], strict=True)
         ],
         "quantities": [
-            quantity_view(reviewed, entry, readings[entry.id])
+            quantity_view(reviewed, entry, readings[entry.id], conventions)
             for reviewed, entry in zip(
                 worked.results.measurements, worked.entries["measurements"], strict=True
             )

@@ -1,0 +1,89 @@
+"""The schools in words, and what each says of the same readings."""
+
+from dataclasses import replace
+from fractions import Fraction
+
+import pytest
+
+from metrion.core.conventions import BUILT_IN, Combine, Convention, Coverage, Family, Spread
+from metrion.core.instruments import Instrument, Kind
+from metrion.core.measurements import Measurement
+from metrion.core.observations import Observation
+from metrion.core.scales import Look, VernierScale
+from metrion.core.schools import described, difference, phrases, said_by
+from metrion.core.zero import ZeroCheck
+
+HALF, WHOLE = BUILT_IN["half-division"], BUILT_IN["whole-division"]
+CALIPER = Instrument("c", "Caliper", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))
+OURS = Convention(
+    "ours", "Ours", Family.LIMIT, Fraction(1, 4), True, "1-or-2",
+    Spread.MEAN_DEVIATION, Combine.SUM,
+)  # fmt: skip
+
+
+def test_a_school_is_described_in_sentences() -> None:
+    assert described(HALF) == (
+        "Takes half a least count as the limit of one look.",
+        "Keeps limits as limits.",
+        "Takes the zero as exact.",
+        "Takes half the range of the readings as their scatter.",
+        "Lets the larger of limit and scatter count.",
+        "Gives limits that the value should lie within.",
+        "Gives the uncertainty with one figure.",
+    )
+
+
+def test_a_difference_names_just_what_is_not_the_same() -> None:
+    assert difference(HALF, WHOLE) == (
+        "It takes a whole least count as the limit of one look "
+        "and counts the look at the zero as a look of its own."
+    )
+    assert difference(HALF, replace(HALF, digits=2)) == (
+        "It gives the uncertainty with two figures."
+    )
+    assert difference(HALF, replace(HALF, id="same", name="Same")) == ""
+
+
+@pytest.mark.parametrize(
+    ("coverage", "said"),
+    [
+        (Coverage(Fraction(1)), "gives the standard uncertainty as it is"),
+        (Coverage(Fraction(2)), "multiplies the standard uncertainty by 2"),
+        (Coverage(Fraction(95), percentage=True), "widens the result to cover 95 %"),
+    ],
+)
+def test_coverage_in_words(coverage: Coverage, said: str) -> None:
+    assert phrases(replace(BUILT_IN["standard"], coverage=coverage))["coverage"] == said
+
+
+def test_a_school_of_ones_own_in_words() -> None:
+    said = phrases(OURS)
+    assert said["look"] == "takes 0.25 least counts as the limit of one look"
+    assert said["scatter"] == "takes the mean deviation of the readings as their scatter"
+    assert said["combine"] == "adds limit and scatter"
+    assert said["digits"].endswith("two when the first is 1")
+
+
+def test_spread_and_combination_of_a_standard_school_are_its_own() -> None:
+    odd = replace(BUILT_IN["standard"], spread=Spread.NONE, combine=Combine.SUM)
+    assert difference(BUILT_IN["standard"], odd) == ""
+
+
+def test_each_school_says_its_result_of_the_same_readings() -> None:
+    readings = tuple(Observation((Look(Fraction(6), line),)) for line in (3, 4, 3))
+    zero = ZeroCheck("z", "c", Look(Fraction(-1), 17))
+    measured = Measurement("m", "Spreader", CALIPER, HALF, readings, (zero,))
+    found = {
+        said.convention.id: (said.result.rounded.text if said.result.rounded else "", said.why)
+        for said in said_by(measured, [*BUILT_IN.values(), OURS])
+    }
+    assert {key: text for key, (text, _) in found.items()} == {
+        # limits 0.05 + 0.05; 0.025; root of 2 (0.025/√3)² + 0.0167²; 2.18 times that
+        "whole-division": "(6.3 ± 0.1) mm",
+        "half-division": "(6.32 ± 0.03) mm",
+        "standard": "(6.317 ± 0.026) mm",
+        "standard-95": "(6.317 ± 0.057) mm",
+        "ours": "(6.32 ± 0.05) mm",
+    }
+    assert found["half-division"][1] == ""
+    assert all(why for key, (_, why) in found.items() if key != "half-division")

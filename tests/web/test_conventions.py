@@ -1,0 +1,50 @@
+"""The schools through the API: chosen for the notebook, for one quantity, compared."""
+
+from typing import Any
+
+from flask.testing import FlaskClient
+
+SHEET = "/api/sheets/spare-parts"
+
+
+def ferrule(sheet: Any) -> Any:
+    return next(quantity for quantity in sheet["quantities"] if quantity["id"] == "ferrule")
+
+
+def test_the_schools_are_described(client: FlaskClient) -> None:
+    found = {one["id"]: one for one in client.get("/api/conventions").json}
+    assert list(found) == ["whole-division", "half-division", "standard", "standard-95"]
+    assert "Takes the zero as exact." in found["half-division"]["words"]
+
+
+def test_the_notebook_begins_with_one_and_keeps_another(client: FlaskClient) -> None:
+    assert client.get("/api/settings").json["convention"] == "half-division"
+    changed = client.patch("/api/settings", json={"convention": "standard"})
+    assert changed.json["convention"] == "standard"
+    body = {"id": "new", "name": "New", "instrument": "cal-a", "zero": []}
+    sheet = client.post(f"{SHEET}/quantities", json=body).json
+    assert sheet["quantities"][-1]["convention"] == "standard"
+    # What was measured before keeps its own.
+    assert ferrule(sheet)["convention"] == "half-division"
+
+
+def test_a_school_that_is_none_is_refused(client: FlaskClient) -> None:
+    assert client.patch("/api/settings", json={"convention": "none"}).status_code == 422
+
+
+def test_every_school_says_its_sentence_with_the_reason(client: FlaskClient) -> None:
+    others = {one["id"]: one for one in ferrule(client.get(SHEET).json)["others"]}
+    assert others["half-division"]["sentence"] == "(8.72 ± 0.03) mm"
+    assert others["half-division"]["why"] == ""
+    assert others["whole-division"]["sentence"] == "(8.7 ± 0.1) mm"
+    assert others["whole-division"]["why"].startswith("It takes a whole least count")
+
+
+def test_a_quantity_takes_another_school(client: FlaskClient) -> None:
+    seen = {"If-Match": str(ferrule(client.get(SHEET).json)["version"])}
+    sheet = client.patch(
+        f"{SHEET}/quantities/ferrule", json={"convention": "whole-division"}, headers=seen
+    ).json
+    assert ferrule(sheet)["result"]["sentence"] == "(8.7 ± 0.1) mm"
+    assert ferrule(sheet)["convention_name"] == "Whole division"
+    assert sheet["undo"] == "change the quantity"
