@@ -196,5 +196,15 @@ def test_a_file_with_pairs_is_shown_with_its_results(page: Page, tmp_path: Path)
         page.goto(address)
         page.get_by_label("logbook file").set_input_files(case)
         page.locator(".sheet-quantity a").first.click()
-        expect(page.get_by_text("come in pairs of positions")).to_be_visible()
         expect(page.get_by_test_id("sentence")).to_contain_text("°")
+        rows = page.locator("tr.reading")
+        expect(rows).to_have_count(10)
+        # Another pair goes through the zero of the circle.
+        for position in ("350:00 0", "10:00 0"):
+            page.keyboard.type(position)
+            expect(page.locator(".part-read output")).to_contain_text("°")
+            if position.startswith("10"):
+                expect(page.get_by_text("runs through the zero of the circle")).to_be_visible()
+            page.keyboard.press("Enter")
+        expect(rows).to_have_count(11)
+        expect(rows.last).to_contain_text("20°")
