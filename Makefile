@@ -32,8 +32,9 @@ $(STAMPS)/python: requirements.txt requirements-dev.txt pyproject.toml | $(STAMP
 	@scripts/need_python.sh "$(PYTHON)"
 	$(PYTHON) -m venv $(VENV)
 	$(BIN)/python -m pip install --quiet --disable-pip-version-check uv==0.13.9
-	VIRTUAL_ENV=$(CURDIR)/$(VENV) $(BIN)/uv pip install --quiet --require-hashes -r requirements-dev.txt
+	VIRTUAL_ENV=$(CURDIR)/$(VENV) $(BIN)/uv pip install --quiet --compile-bytecode --require-hashes -r requirements-dev.txt
 	VIRTUAL_ENV=$(CURDIR)/$(VENV) $(BIN)/uv pip install --quiet --no-deps --no-build-isolation -e .
+	$(BIN)/python -m compileall -q src
 	@touch $@
 
 $(STAMPS)/node_modules: frontend/package-lock.json frontend/package.json | $(STAMPS)
