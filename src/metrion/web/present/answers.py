@@ -13,6 +13,7 @@ from metrion.core.instruments import Instrument
 from metrion.core.numbers import to_text
 from metrion.core.observations import Arc
 from metrion.core.pairing import Pairing, pairing
+from metrion.core.passed import Turn
 from metrion.core.scales import Look
 from metrion.core.typed import FineAs, typed_number
 from metrion.core.zero import ZeroCheck
@@ -65,19 +66,21 @@ def answer_view(
             "value": _text(instrument, paired.value),
         },
         "second_turn": answer.second_turn,
-        "turns": [
-            {
-                "main": instrument.main_text(turn.look.main),
-                "second_turn": turn.look.second_turn,
-                "read": shown(instrument.value_text(turn.read)),
-                "position": float(turn.read),
-                "chosen": turn.read == answer.read,
-                "words": shown(turn.words),
-            }
-            for turn in answer.turns
-        ],
+        "turns": [_turn_view(instrument, turn, answer) for turn in answer.turns],
         "finding": finding,
         "reference_fault": reference_fault,
+    }
+
+
+def _turn_view(instrument: Instrument, turn: Turn, answer: Answer) -> dict[str, Any]:
+    """One of the two turns of a screw, and whether it is the one that was read."""
+    return {
+        "main": instrument.main_text(turn.look.main),
+        "second_turn": turn.look.second_turn,
+        "read": shown(instrument.value_text(turn.read)),
+        "position": float(turn.read),
+        "chosen": turn.read == answer.read,
+        "words": shown(turn.words),
     }
 
 
