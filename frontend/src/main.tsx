@@ -5,6 +5,7 @@ import "@fontsource/barlow-semi-condensed/500.css";
 import "@fontsource/barlow-semi-condensed/600.css";
 // What Barlow lacks: signs of mathematics, Greek letters, the Enter sign.
 import "@fontsource/noto-sans-math/400.css";
+import "./app/primes.css";
 import "antd/dist/reset.css";
 import { StrictMode } from "react";
 import { createRoot } from "react-dom/client";

@@ -9,36 +9,40 @@ from hypothesis import strategies as st
 from metrion.core.angles import FULL_CIRCLE
 from metrion.core.desk import consider
 from metrion.core.instruments import Instrument, Kind
-from metrion.core.observations import Arc
-from metrion.core.pairing import ZERO_CANCELS, pairing
+from metrion.core.observations import Arc, Sort
+from metrion.core.pairing import ZERO_CANCELS, Pairing, off_opposite, pairing
 from metrion.core.scales import Look, VernierScale
 
 STAGE = Instrument("t", "Travelling stage", Kind.VERNIER, "mm", VernierScale(Fraction(1), 50, 49))
 CIRCLE = Instrument("c", "Circle", Kind.ANGULAR, "arcmin", VernierScale(Fraction(20), 40, 39))
 
 
+def paired(instrument: Instrument, *looks: Look) -> Pairing:
+    return pairing(instrument, looks, Sort.PAIR, Arc.SHORTER)
+
+
+def windowed(*positions: tuple[int, int, int]) -> Pairing:
+    """Looks in the order of entering, as degrees, minutes of the mark, and line."""
+    looks = [Look(Fraction(degrees * 60 + minutes), k) for degrees, minutes, k in positions]
+    return pairing(CIRCLE, looks, Sort.WINDOWS, Arc.SHORTER)
+
+
 @pytest.mark.parametrize(("first", "second"), [((12, 5), (48, 20)), ((48, 20), (12, 5))])
 def test_a_length_is_the_distance_whichever_came_first(
     first: tuple[int, int], second: tuple[int, int]
 ) -> None:
-    found = pairing(
-        STAGE, Look(Fraction(first[0]), first[1]), Look(Fraction(second[0]), second[1]),
-        Arc.SHORTER,
-    )  # fmt: skip
+    found = paired(STAGE, Look(Fraction(first[0]), first[1]), Look(Fraction(second[0]), second[1]))
     assert found.value == Fraction("36.3")
-    assert found.first == first[0] + first[1] * Fraction("0.02")
     assert found.sentences == ()
 
 
 def test_the_same_position_twice_is_remarked_on() -> None:
     look = Look(Fraction(3), 4)
-    assert "nothing lies between them" in pairing(STAGE, look, look, Arc.SHORTER).sentences[0]
+    assert "nothing lies between them" in paired(STAGE, look, look).sentences[0]
 
 
 def test_an_arc_through_the_zero_of_the_circle_names_both_arcs() -> None:
-    found = pairing(
-        CIRCLE, Look(Fraction(341 * 60 + 20), 11), Look(Fraction(18 * 60 + 40), 30), Arc.SHORTER
-    )
+    found = paired(CIRCLE, Look(Fraction(341 * 60 + 20), 11), Look(Fraction(18 * 60 + 40), 30))
     assert found.value == 37 * 60 + 20 + Fraction(19, 2)
     assert found.sentences == (
         "The arc runs through the zero of the circle: 37°29.5′. "
@@ -48,7 +52,7 @@ def test_an_arc_through_the_zero_of_the_circle_names_both_arcs() -> None:
 
 def test_an_arc_that_is_the_plain_difference_needs_no_words() -> None:
     looks = Look(Fraction(10 * 60), 0), Look(Fraction(40 * 60), 0)
-    assert pairing(CIRCLE, *looks, Arc.SHORTER).sentences == ()
+    assert paired(CIRCLE, *looks).sentences == ()
 
 
 @given(
@@ -63,7 +67,7 @@ def test_the_arc_does_not_depend_on_where_the_circle_begins(
             Look(Fraction((mark + by) % 1080 * 20), line),
             Look(Fraction((other_mark + by) % 1080 * 20), other_line),
         )
-        return pairing(CIRCLE, *looks, Arc.SHORTER).value
+        return paired(CIRCLE, *looks).value
 
     assert swept(turned) == swept(0)
     assert 0 <= swept(turned) <= FULL_CIRCLE / 2
@@ -73,3 +77,42 @@ def test_no_zero_is_asked_for_in_a_pair() -> None:
     answer = consider(STAGE, "12", "5", checks=None)
     assert answer.sentences[-1] == ZERO_CANCELS
     assert answer.corrected == answer.read == Fraction("12.1")
+
+
+def test_the_first_of_a_pair_alone_comes_to_nothing_yet() -> None:
+    assert paired(STAGE, Look(Fraction(3), 4)) == Pairing(None, ())
+
+
+def test_windows_that_stand_opposite_are_confirmed_before_the_next_position() -> None:
+    found = windowed((30, 20, 6), (210, 20, 12))
+    assert found.value is None
+    assert found.sentences == ("The windows are 180°3.0′ apart, as they should.",)
+
+
+@pytest.mark.parametrize(
+    ("second", "said"),
+    [
+        ((210, 40, 12), "That is about one main mark"),
+        ((210, 0, 6), "That is about one main mark"),
+        ((211, 0, 6), "That is about 2 main marks"),
+        ((220, 20, 6), "That is about 30 main marks"),
+        ((210, 20, 39), "within a few minutes"),
+    ],
+)
+def test_a_window_read_wrongly_is_named_at_once(second: tuple[int, int, int], said: str) -> None:
+    (sentence,) = windowed((30, 20, 6), second).sentences
+    assert said in sentence
+    assert sentence.endswith("Look at both again.")
+
+
+def test_the_mean_of_both_windows_is_swept() -> None:
+    found = windowed((341, 20, 11), (161, 20, 15), (18, 40, 30), (198, 40, 32))
+    assert found.value == 37 * 60 + 29
+    assert "through the zero of the circle" in found.sentences[0]
+    assert "180°1.0′" in found.sentences[1]
+
+
+@given(st.integers(0, 21599), st.integers(-10799, 10799))
+def test_off_opposite_is_what_the_circle_is_off(first: int, off: int) -> None:
+    second = (first + 180 * 60 + off) % FULL_CIRCLE
+    assert off_opposite(Fraction(first), Fraction(second)) == off

@@ -45,8 +45,8 @@ def test_a_zero_line_on_a_mark_or_well_between_two(line: int) -> None:
 
 def test_a_circle_says_it_in_degrees() -> None:
     words = near_mark(CIRCLE, Look(Fraction(214 * 60), 29))
-    assert "just short of 214:30" in words
-    assert "last mark passed is 213:30" in words
+    assert "just short of 214°30′" in words
+    assert "last mark passed is 213°30′" in words
 
 
 @pytest.mark.parametrize(("line", "said"), [(2, "only just gone past"), (48, "not come round")])

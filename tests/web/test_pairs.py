@@ -10,7 +10,7 @@ TYPED = {"fine_as": "line", "second_turn": False}
 
 
 def look(client: FlaskClient, **typed: Any) -> Any:
-    body = {"seq": 1, "instrument": "cal-a", "pair": True, **typed}
+    body = {"seq": 1, "instrument": "cal-a", "sort": "pair", **typed}
     return client.post(f"{SHEET}/look", json=body).json
 
 
@@ -38,20 +38,20 @@ def test_a_quantity_read_as_pairs_says_so_before_its_first_reading(quantity: Any
 
 def test_the_first_position_alone_is_a_reading_without_zero(client: FlaskClient) -> None:
     answer = look(client, main="12", fine="5")
-    assert (answer["read"], answer["corrected"], answer["pair"]) == ("12.25", "12.25", None)
+    assert (answer["read"], answer["corrected"], answer["between"]) == ("12.25", "12.25", None)
     assert "the zero cancels" in answer["sentences"][-1]
 
 
 def test_the_second_position_tells_what_lies_between(client: FlaskClient) -> None:
-    answer = look(client, main="48", fine="20", first={"main": "12", "fine": "5", **TYPED})
-    assert answer["pair"] == {"first": "12.25", "value": "35.75"}
+    answer = look(client, main="48", fine="20", earlier=[{"main": "12", "fine": "5", **TYPED}])
+    assert answer["between"] == "35.75"
 
 
 @pytest.mark.parametrize("first", [{"main": "12"}, {"main": "12.3", "fine": "5"}, {}])
 def test_a_first_position_that_is_none_makes_no_pair(
     client: FlaskClient, first: dict[str, str]
 ) -> None:
-    assert look(client, main="48", fine="2", first=first)["pair"] is None
+    assert look(client, main="48", fine="2", earlier=[first])["between"] is None
 
 
 def test_a_pair_is_recorded_and_worked_out(client: FlaskClient, quantity: Any) -> None:
@@ -99,3 +99,52 @@ def test_an_exported_pair_holds_both_looks(client: FlaskClient, quantity: Any) -
     document = client.get(f"{SHEET}/logbook").json
     measurement = next(m for m in document["measurements"] if m["id"] == "hole")
     assert {name: measurement["observations"][0][name] for name in pair} == pair
+
+
+@pytest.fixture
+def circle(client: FlaskClient) -> None:
+    """A circle of third-degree marks, and a quantity read in its two windows."""
+    client.post(
+        f"{SHEET}/instruments",
+        json={
+            "id": "circle", "name": "Divided circle", "kind": "angular", "unit": "arcmin",
+            "main_division": "20", "fine_divisions": 40, "span": 39,
+        },
+    )  # fmt: skip
+    quantity = {"id": "hole", "name": "Foil, first order", "instrument": "circle", "zero": []}
+    body = {**quantity, "windows": True, "divide_by": 2}
+    assert client.post(f"{SHEET}/quantities", json=body).status_code == 201
+
+
+def test_a_reading_in_two_windows_is_recorded_and_halved(client: FlaskClient, circle: None) -> None:
+    looks = {
+        "a": {"main": "341:20", "fine": 11}, "a2": {"main": "161:20", "fine": 15},
+        "b": {"main": "18:40", "fine": 30}, "b2": {"main": "198:40", "fine": 32},
+    }  # fmt: skip
+    before = hole(client.get(SHEET).json)
+    assert (before["sort"], before["divide_by"]) == ("pair with two windows", 2)
+    found = hole(record(client, **looks).json)
+    (reading,) = found["readings"]
+    assert reading["main"] == "341°20′ / 18°40′ / 161°20′ / 198°40′"
+    assert reading["read"] == "37°29.0′"
+    assert found["result"]["sentence"].startswith("18°44")
+
+
+def test_the_last_window_tells_what_was_swept(client: FlaskClient, circle: None) -> None:
+    earlier = [
+        {"main": main, "fine": fine, **TYPED}
+        for main, fine in (("341 20", "11"), ("161 20", "15"), ("18 40", "30"))
+    ]
+    answer = look(
+        client, instrument="circle", sort="pair with two windows", earlier=earlier,
+        main="198 40", fine="32",
+    )  # fmt: skip
+    assert answer["between"] == "37°29.0′"
+    assert answer["sentences"][0].startswith("The arc runs through the zero of the circle")
+
+
+def test_half_a_reading_in_two_windows_is_refused(client: FlaskClient, circle: None) -> None:
+    pair = {"a": {"main": "10:20", "fine": 1}, "b": {"main": "30:20", "fine": 2}}
+    response = record(client, **pair, a2={"main": "190:20", "fine": 1})
+    assert response.status_code == 422
+    assert "b2" in str(response.json)

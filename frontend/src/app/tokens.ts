@@ -61,8 +61,8 @@ export const DARK: Palette = {
   band: "#33242D",
 };
 
-const SANS = '"Barlow", "Noto Sans Math", system-ui, sans-serif';
-const NARROW = '"Barlow Semi Condensed", "Barlow", "Noto Sans Math", sans-serif';
+const SANS = '"Primes", "Barlow", "Noto Sans Math", system-ui, sans-serif';
+const NARROW = '"Primes", "Barlow Semi Condensed", "Barlow", "Noto Sans Math", sans-serif';
 
 /** The palette and type as CSS custom properties, for everything we draw ourselves. */
 export function cssVariables(palette: Palette): Record<string, string> {

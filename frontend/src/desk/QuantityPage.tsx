@@ -74,22 +74,15 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
         <Link to={`/sheets/${sheet.id}`}>{sheet.title}</Link>
         <Ribbon {...{ quantity, instrument, sheet }} />
       </header>
-      {quantity.sort === "pair with two windows" ? (
-        <p className="stage stage-pairs">
-          The readings of this quantity come in pairs through two windows. They are shown and worked
-          out here, and can be set aside; new ones come with a file.
-        </p>
-      ) : (
-        <Stage
-          // A reading to be changed is entered afresh, from where it stands.
-          key={changing?.id ?? "new"}
-          {...{ sheet, quantity, instrument, changing }}
-          looked={takenUp?.to === "look" ? takenUp.reading : null}
-          blind={blind}
-          onBlind={setBlind}
-          onDone={() => setTakenUp(null)}
-        />
-      )}
+      <Stage
+        // A reading to be changed is entered afresh, from where it stands.
+        key={changing?.id ?? "new"}
+        {...{ sheet, quantity, instrument, changing }}
+        looked={takenUp?.to === "look" ? takenUp.reading : null}
+        blind={blind}
+        onBlind={setBlind}
+        onDone={() => setTakenUp(null)}
+      />
       <section className="tally-panel" aria-label="readings">
         <Tally
           quantity={quantity}

@@ -19,9 +19,11 @@ import { Strip } from "../strip";
 import { ZeroTerm } from "../zero/ZeroTerm";
 import { asFields, circumstancesOf, kept, NONE, type Circumstances } from "./circumstances";
 import { MoreBlanks } from "./MoreBlanks";
+import { pairEnding } from "./pairEnding";
 import { PlaceBlank } from "./PlaceBlank";
 import { useBenchKeys } from "./useBenchKeys";
 import { figuresOf, useSheetDesk, type Desk } from "./useDesk";
+import { asLooks, usePositions, type Position } from "./usePositions";
 import { useWakeLock } from "./useWakeLock";
 
 interface Props {
@@ -39,16 +41,6 @@ interface Props {
   onDone: () => void;
 }
 
-/** The first position of a pair: as it was typed, as a logbook holds it, and where it lies. */
-interface FirstPosition {
-  entered: Entered;
-  figures: NonNullable<ReturnType<typeof figuresOf>>;
-  read: string | null;
-  position: number | null;
-}
-
-const BETWEEN: Record<string, string> = { angular: "swept" };
-
 /** Strip and equation: where a reading is made. */
 export function Stage(props: Props) {
   const { sheet, quantity, instrument, changing, looked, blind, onBlind, onDone } = props;
@@ -57,13 +49,18 @@ export function Stage(props: Props) {
   const { singleKeys } = useChosen();
   const narrow = useNarrow();
   useWakeLock();
-  const paired = quantity.sort === "pair";
-  const [first, setFirst] = useState<FirstPosition | null>(null);
+  const paired = quantity.sort !== "single";
+  const positions = usePositions(quantity.sort);
+  const { before, more: others } = positions;
   const desk = useSheetDesk(sheet.id, instrument.id, quantity.zero, {
     fineAs: instrument.fine_as,
     start: paired ? null : (changing?.position ?? null),
     estimates: quantity.estimates,
-    pair: paired ? { first: first?.entered ?? null } : null,
+    pairing: {
+      sort: quantity.sort,
+      arc: quantity.arc,
+      earlier: positions.kept.map(({ entered }) => entered),
+    },
   });
   const equation = useRef<EquationHandle>(null);
   const [given, setGiven] = useState(changing ? circumstancesOf(changing) : NONE);
@@ -86,25 +83,21 @@ export function Stage(props: Props) {
   function done() {
     setConfirmed(desk.settled ? inUnit : `${entry.main} + ${entry.fine}`);
     desk.clear();
-    setFirst(null);
+    positions.clear();
     setGiven(kept(given, quantity.readings));
     equation.current?.begin();
     onDone();
   }
-  /** Keeps the position that has been entered as the first of a pair and makes room for the second. */
-  function keepFirst(): boolean {
-    if (!paired || first !== null) return false;
-    const figures = answer && desk.settled ? figuresOf(answer) : null;
-    if (figures && answer) {
-      setFirst({ entered: entered(), figures, read: answer.read, position: answer.position });
-      desk.clear();
-      begin();
-    }
-    return true;
+  /** Keeps the position that has been entered and makes room for the next. */
+  function keepPosition() {
+    if (answer?.read == null) return;
+    positions.keep(entered(), answer);
+    desk.clear();
+    begin();
   }
-  function takeFirstAgain({ entered: { main, fine, second_turn: secondTurn } }: FirstPosition) {
+  function takeBack({ entered: { main, fine, second_turn: secondTurn } }: Position) {
     desk.type({ main, fine, secondTurn });
-    setFirst(null);
+    positions.takeBack();
     begin();
   }
   function entered(): Entered {
@@ -112,9 +105,10 @@ export function Stage(props: Props) {
     return { main, fine, fine_as: instrument.fine_as, second_turn: secondTurn };
   }
   function record() {
-    if (keepFirst()) return;
-    if (changing) {
-      change(changing);
+    if (others || changing) {
+      // Enter came before the last figure had been answered: it is done with that answer.
+      eager.current = !desk.settled;
+      if (desk.settled) withAnswer();
       return;
     }
     // Figures that have not been answered yet (a quick hand, a server away) are kept as they were
@@ -126,24 +120,27 @@ export function Stage(props: Props) {
       sheet: sheet.id,
       quantity: quantity.id,
       instrument: instrument.id,
-      entered: first ? [first.entered, entered()] : [entered()],
+      entered: [...positions.kept.map((one) => one.entered), entered()],
       estimates: quantity.estimates,
       fields: asFields(given),
       refused: "",
     });
     done();
   }
+  function withAnswer() {
+    eager.current = false;
+    if (others) keepPosition();
+    else if (changing) change(changing);
+  }
   function change(reading: Reading) {
-    eager.current = !desk.settled;
-    const figures = answer && desk.settled ? figuresOf(answer) : null;
+    const figures = answer && figuresOf(answer);
     if (!figures) return;
-    const looks = first ? { a: first.figures, b: figures } : figures;
+    const looks = asLooks([...positions.kept.map((one) => one.figures), figures]);
     const fields = { ...looks, ...asFields(given) };
     amend.mutate({ seen: reading, ...fields, why: "changed" }, { onSuccess: done, onError: fail });
   }
   useEffect(() => {
-    // Enter was pressed before the last figure had been answered: change with that answer.
-    if (changing && eager.current && desk.settled) change(changing);
+    if (eager.current && desk.settled) withAnswer();
   });
   useBenchKeys({
     sheet,
@@ -152,7 +149,7 @@ export function Stage(props: Props) {
     onProblem: fail,
   });
 
-  const last = paired ? first : (looked ?? quantity.readings.at(-1) ?? null);
+  const last = paired ? before?.position : (looked ?? quantity.readings.at(-1) ?? null);
   const ending: Ending = !paired
     ? {
         readAs: "read",
@@ -163,26 +160,7 @@ export function Stage(props: Props) {
         },
         outcome: { label: "corrected", text: answer?.corrected },
       }
-    : first === null
-      ? { readAs: "first position" }
-      : {
-          readAs: "second position",
-          less: {
-            label: "first position",
-            part: "read",
-            node: (
-              <button
-                type="button"
-                className="term-tap"
-                aria-label="first position, tap to take it again"
-                onClick={() => takeFirstAgain(first)}
-              >
-                {show(first.read ?? "")}
-              </button>
-            ),
-          },
-          outcome: { label: BETWEEN[instrument.kind] ?? "between them", text: answer?.pair?.value },
-        };
+    : pairEnding(positions, instrument, answer, show, takeBack);
   const outcome = ending.outcome?.text ?? answer?.read;
   const inUnit = answer && outcome ? `${show(outcome)} ${unit}` : "";
   return (
@@ -234,8 +212,8 @@ export function Stage(props: Props) {
           disabled={!recordable(desk)}
           onClick={record}
         >
-          {paired && !first
-            ? "Keep the first ⏎"
+          {others
+            ? "Keep it, next ⏎"
             : changing
               ? `Change reading ${quantity.readings.findIndex(({ id }) => id === changing.id) + 1}`
               : "Record ⏎"}
@@ -246,9 +224,10 @@ export function Stage(props: Props) {
           corrected={inUnit}
           kept={confirmed}
           recordable={recordable(desk)}
+          angular={instrument.kind === "angular"}
           onKey={(key) => equation.current?.press(key)}
           onRecord={record}
-          act={paired && !first ? "Keep first" : "Record"}
+          act={others ? "Keep" : "Record"}
         />
       )}
       {more && <MoreBlanks {...{ given, instrument, blind }} onGiven={give} onBlind={onBlind} />}

@@ -16,7 +16,7 @@ const answer = (seq: number, main: string, fine: string): Answer => ({
   sentences: [],
   second_turn: false,
   turns: [],
-  pair: null,
+  between: null,
   reference_fault: "",
   finding: null,
 });

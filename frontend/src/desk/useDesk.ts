@@ -1,7 +1,6 @@
 import { useCallback, useEffect, useReducer, useRef } from "react";
 
 import { body, client, type Answer, type FineAs, type Schemas } from "../api";
-import type { Entered } from "../outbox/outbox";
 
 /** What is being entered: typed figures, or a place the slider was dragged to. */
 export interface Entry {
@@ -117,7 +116,7 @@ export interface Desk {
 }
 
 /** One question to the desk: what is entered, numbered. */
-export type Look = Required<Omit<Schemas["Typed"], "instrument" | "zero" | "pair" | "first">>;
+export type Look = Required<Omit<Schemas["Typed"], "instrument" | "zero" | keyof Pairing>>;
 
 interface Options {
   /** What the fine blank stands for. */
@@ -206,26 +205,24 @@ export function useDesk(question: (look: Look) => Promise<Answer>, options: Opti
   };
 }
 
-/** The positions of a pair: the first, once it has been entered. */
-export interface Pairing {
-  first: Entered | null;
-}
+/** How many looks make the reading, which way round they are taken, and those entered before. */
+export type Pairing = Pick<Schemas["Typed"], "sort" | "arc" | "earlier">;
 
 interface SheetOptions extends Options {
-  /** Where the reading is one of a pair; the zero cancels then. */
-  pair?: Pairing | null;
+  pairing?: Pairing;
 }
+
+const ALONE: Pairing = { sort: "single", arc: "shorter", earlier: [] };
 
 /** The desk of a sheet: its instrument, corrected by these zero checks. */
 export function useSheetDesk(
   sheet: string,
   instrument: string,
   zero: string[],
-  { pair = null, ...options }: SheetOptions,
+  { pairing = ALONE, ...options }: SheetOptions,
 ) {
   const checks = JSON.stringify(zero);
-  const first = pair?.first ?? null;
-  const paired = pair !== null;
+  const others = JSON.stringify(pairing);
   const question = useCallback(
     (look: Look) =>
       body(
@@ -235,12 +232,11 @@ export function useSheetDesk(
             ...look,
             instrument,
             zero: JSON.parse(checks) as string[],
-            pair: paired,
-            first,
+            ...(JSON.parse(others) as Pairing),
           },
         }),
       ),
-    [sheet, instrument, checks, paired, first],
+    [sheet, instrument, checks, others],
   );
   return useDesk(question, options);
 }
@@ -260,10 +256,15 @@ export function useDraftDesk(record: Schemas["InstrumentFields"], options: Optio
   return useDesk(question, options);
 }
 
+/** One look as a logbook holds it. */
+export interface Figures {
+  main: string;
+  fine: number | string;
+  second_turn: boolean | null;
+}
+
 /** The fields of a look as a logbook holds them, once the answer has both figures. */
-export function figuresOf(
-  answer: Answer,
-): { main: string; fine: number | string; second_turn: boolean | null } | null {
+export function figuresOf(answer: Answer): Figures | null {
   const { main, fine, second_turn: turn } = answer;
   if (answer.read === null || main.value === null || fine.value === null) return null;
   const line = fine.value.includes(".") ? fine.value : Number(fine.value);

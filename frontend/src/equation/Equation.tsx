@@ -1,4 +1,11 @@
-import { useImperativeHandle, useRef, type KeyboardEvent, type ReactNode, type Ref } from "react";
+import {
+  useImperativeHandle,
+  useRef,
+  type CSSProperties,
+  type KeyboardEvent,
+  type ReactNode,
+  type Ref,
+} from "react";
 
 import type { FineAs, Instrument } from "../api";
 import { useShow } from "../app/settings";
@@ -15,7 +22,7 @@ export interface EquationHandle {
 
 /** A key of the key pad: a character, or what it does. */
 export type Key =
-  "0" | "1" | "2" | "3" | "4" | "5" | "6" | "7" | "8" | "9" | "." | "-" | "back" | "next";
+  "0" | "1" | "2" | "3" | "4" | "5" | "6" | "7" | "8" | "9" | "." | ":" | "-" | "back" | "next";
 
 export interface EquationProps {
   desk: Desk;
@@ -35,8 +42,14 @@ export interface EquationProps {
 /** What is read, what is taken from it, and what that comes to. */
 export interface Ending {
   readAs: string;
-  less?: { label: string; part: "zero" | "read"; node: ReactNode };
-  outcome?: { label: string; text: string | null | undefined };
+  less?: {
+    label: string;
+    part: "zero" | "read";
+    node: ReactNode;
+    /** Whether it stands beside for the eye only, and is not taken away. */
+    aside?: boolean;
+  };
+  outcome?: { label: string; text: string | null | undefined } | undefined;
 }
 
 const FINE_LABEL = { line: "line that meets", numeral: "numeral that meets", worth: "fine part" };
@@ -117,7 +130,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
             inputMode={keyboard}
             autoComplete="off"
             value={show(entry.main)}
-            size={Math.max(3, entry.main.length)}
+            style={widthOf(entry.main)}
             onChange={(event) => desk.type({ main: event.target.value })}
             onKeyDown={keys("main")}
           />
@@ -135,7 +148,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
             inputMode={keyboard}
             autoComplete="off"
             value={show(entry.fine)}
-            size={Math.max(3, entry.fine.length)}
+            style={widthOf(entry.fine)}
             onChange={(event) => desk.type({ fine: event.target.value })}
             onKeyDown={keys("fine")}
           />
@@ -148,8 +161,8 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
         </Term>
         {ending.less && (
           <>
-            <Sign>−</Sign>
-            <Term label={ending.less.label} part={ending.less.part}>
+            {!ending.less.aside && <Sign>−</Sign>}
+            <Term label={ending.less.label} part={ending.less.part} aside={ending.less.aside}>
               {ending.less.node}
             </Term>
           </>
@@ -171,6 +184,11 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
     </div>
   );
 }
+
+const CHARACTERS = 3;
+/** A blank grows with what is typed. */
+const widthOf = (text: string) =>
+  ({ "--chars": Math.max(CHARACTERS, text.length) }) as CSSProperties;
 
 function words(desk: Desk, instrument: Instrument, show: (text: string) => string): string {
   if (desk.away) return "Metrion does not answer at the moment; what you typed stays here.";
@@ -204,13 +222,14 @@ interface TermProps {
   label: string;
   part: "main" | "fine" | "read" | "zero" | "result";
   fault?: string;
+  aside?: boolean | undefined;
   children: ReactNode;
 }
 
-function Term({ label, part, fault, children }: TermProps) {
+function Term({ label, part, fault, aside, children }: TermProps) {
   const show = useShow();
   return (
-    <div className={`term part-${part}`} data-faulty={Boolean(fault)}>
+    <div className={`term part-${part}`} data-faulty={Boolean(fault)} data-aside={aside}>
       <span className="term-label">{show(label)}</span>
       <span className="term-body">{children}</span>
       {fault && (
@@ -234,18 +253,19 @@ interface FactorProps {
 
 function FineFactor({ fineAs, instrument, worth }: FactorProps) {
   const show = useShow();
-  if (fineAs === "worth") return <span>{instrument.unit}</span>;
+  const unit = instrument.kind === "angular" ? "" : instrument.unit;
+  if (fineAs === "worth") return <span>{unit}</span>;
   if (fineAs === "numeral")
     return (
       <span>
-        = {worth || "…"} {instrument.unit}
+        = {worth || "…"} {unit}
       </span>
     );
   if (instrument.pattern === "direct" || instrument.pattern === "screw")
-    return <span>{show(`× ${instrument.least_count} ${instrument.unit}`)}</span>;
+    return <span>{show(`× ${instrument.least_count_text}`)}</span>;
   return (
     <span>
-      → {worth || "…"} {instrument.unit}
+      → {worth || "…"} {unit}
     </span>
   );
 }

@@ -29,6 +29,24 @@ describe("the key pad", () => {
     expect(screen.getByText(",")).toBeTruthy();
   });
 
+  it("writes degrees where another has the minus sign", () => {
+    const keys: string[] = [];
+    show(
+      <Keypad
+        corrected=""
+        kept=""
+        act="Keep"
+        recordable
+        angular
+        onKey={(key) => keys.push(key)}
+        onRecord={vi.fn()}
+      />,
+    );
+    screen.getByLabelText("degrees, then minutes").click();
+    expect(keys).toEqual([":"]);
+    expect(screen.queryByLabelText("minus")).toBeNull();
+  });
+
   it("confirms what was kept until the next figure takes its place", () => {
     const pad = (corrected: string, kept: string) => (
       <Keypad

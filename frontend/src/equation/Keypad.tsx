@@ -9,25 +9,29 @@ interface Props {
   /** The figure that was recorded last, with its unit; empty before the first. */
   kept: string;
   recordable: boolean;
+  /** Whether it writes degrees and minutes. */
+  angular?: boolean;
   /** What the big key does. */
   act: string;
   onKey: (key: Key) => void;
   onRecord: () => void;
 }
 
-const ROWS: Key[][] = [
-  ["7", "8", "9", "back"],
-  ["4", "5", "6", "next"],
-  ["1", "2", "3"],
-  ["-", "0", "."],
-];
-const NAMES: Partial<Record<Key, string>> = { back: "Erase", next: "Next blank", "-": "minus" };
+const KEYS: Key[] = ["7", "8", "9", "back", "4", "5", "6", "next", "1", "2", "3"];
+const NAMES: Partial<Record<Key, string>> = {
+  back: "Erase",
+  next: "Next blank",
+  "-": "minus",
+  ":": "degrees, then minutes",
+};
 
 /** Figures for one thumb: the corrected reading docked above, Record below. */
-export function Keypad({ corrected, kept, recordable, act, onKey, onRecord }: Props) {
+export function Keypad({ corrected, kept, recordable, angular, act, onKey, onRecord }: Props) {
   const { decimalSign } = useChosen();
+  // On a circle nothing lies below zero, and minutes follow the degrees.
+  const keys: Key[] = [...KEYS, angular ? ":" : "-", "0", "."];
   const face = (key: Key) =>
-    ({ back: "⌫", next: "next", "-": "−", ".": decimalSign === "comma" ? "," : "." })[
+    ({ back: "⌫", next: "next", "-": "−", ":": "°", ".": decimalSign === "comma" ? "," : "." })[
       key as string
     ] ?? key;
   return (
@@ -41,7 +45,7 @@ export function Keypad({ corrected, kept, recordable, act, onKey, onRecord }: Pr
       <output className="keypad-corrected part-result">
         {corrected || (kept ? `kept ${kept}` : "…")}
       </output>
-      {ROWS.flat().map((key) => (
+      {keys.map((key) => (
         <Button key={key} aria-label={NAMES[key] ?? key} onClick={() => onKey(key)}>
           {face(key)}
         </Button>

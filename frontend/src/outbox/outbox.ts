@@ -15,7 +15,7 @@ export interface Waiting {
   sheet: string;
   quantity: string;
   instrument: string;
-  /** One look, or the two of a pair. */
+  /** One look, or those of a pair in the order they were entered. */
   entered: Entered[];
   /** Whether fine lines may be estimated. */
   estimates: boolean;
@@ -24,7 +24,10 @@ export interface Waiting {
   refused: string;
 }
 
-type Figures = Pick<Schemas["NewReading"], "main" | "fine" | "second_turn" | "a" | "b">;
+type Figures = Pick<
+  Schemas["NewReading"],
+  "main" | "fine" | "second_turn" | "a" | "b" | "a2" | "b2"
+>;
 
 export const KEPT_UNDER = "metrion-outbox";
 

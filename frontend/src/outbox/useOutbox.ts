@@ -3,6 +3,7 @@ import { useEffect, useSyncExternalStore } from "react";
 
 import { ApiError, body, client, sheetKey, SHEETS, type Sheet } from "../api";
 import { figuresOf } from "../desk/useDesk";
+import { asLooks } from "../desk/usePositions";
 import { flush, KEPT_UNDER, Outbox, type Entered, type Waiting } from "./outbox";
 
 const outbox = new Outbox(localStorage);
@@ -87,9 +88,7 @@ async function sendOne(entry: Waiting, queries: QueryClient): Promise<void> {
 
 /** What was entered, as a logbook holds it: the server alone says what figures mean. */
 async function figuresFor(entry: Waiting) {
-  const [first, second] = await Promise.all(entry.entered.map((one) => figuresOfOne(entry, one)));
-  if (!first) throw new ApiError("This is no complete reading.", [], 422);
-  return second ? { a: first, b: second } : first;
+  return asLooks(await Promise.all(entry.entered.map((one) => figuresOfOne(entry, one))));
 }
 
 async function figuresOfOne(entry: Waiting, entered: Entered) {
@@ -102,8 +101,9 @@ async function figuresOfOne(entry: Waiting, entered: Entered) {
         estimates: entry.estimates,
         position: null,
         reference: null,
-        pair: false,
-        first: null,
+        sort: "single",
+        arc: "shorter",
+        earlier: [],
         ...entered,
       },
     }),

@@ -19,7 +19,14 @@ interface Answers {
   face?: string;
   items: number;
   pairs?: boolean;
+  windows?: boolean;
+  /** On a circle: whether half the sweep is wanted. */
+  halved?: boolean;
 }
+
+const LENGTH_SORTS: [string, string] = ["one look", "two positions, and what lies between"];
+const CIRCLE_SORTS: [string, string] = ["two positions", "two positions, each in two windows"];
+const HALVED: [string, string] = ["the angle swept", "half of it: left and right of the middle"];
 
 /** What is to be measured, and with which tool. */
 export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
@@ -36,7 +43,16 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
   const known = words?.kinds.find((one) => one.kind === kind);
   const faces = known?.faces ?? [];
 
-  function keep({ name, symbol, instrument, face = "outside", items, pairs }: Answers) {
+  function keep({
+    name,
+    symbol,
+    instrument,
+    face = "outside",
+    items,
+    pairs,
+    windows,
+    halved,
+  }: Answers) {
     const id = newId();
     // Zero checks made on these faces before are taken over: looking once is enough.
     const zero = sheet.zero_checks
@@ -52,6 +68,8 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
         items,
         zero,
         pairs: pairs ? true : null,
+        windows: windows ? true : null,
+        divide_by: halved ? 2 : null,
       },
       {
         onSuccess: () => onAdded(id),
@@ -89,6 +107,8 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
         initialValues={{
           items: 1,
           pairs: false,
+          windows: false,
+          halved: false,
           face: "outside",
           instrument: sheet.instruments.at(-1)?.id,
         }}
@@ -136,15 +156,13 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
             />
           </Form.Item>
         )}
-        {kind !== "angular" && (
-          <Form.Item name="pairs" label="One reading is">
-            <Segmented
-              options={[
-                { value: false, label: "one look" },
-                { value: true, label: "two positions, and what lies between" },
-              ]}
-            />
-          </Form.Item>
+        {kind === "angular" ? (
+          <>
+            <Choice name="windows" label="One reading is" options={CIRCLE_SORTS} />
+            <Choice name="halved" label="What is wanted" options={HALVED} />
+          </>
+        ) : (
+          <Choice name="pairs" label="One reading is" options={LENGTH_SORTS} />
         )}
         <Form.Item
           name="items"
@@ -156,5 +174,26 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
         {known && <p className="quantity-care">{show(known.care)}</p>}
       </Form>
     </Modal>
+  );
+}
+
+interface ChoiceProps {
+  name: keyof Answers;
+  label: string;
+  /** What is usual, and the other. */
+  options: [string, string];
+}
+
+/** One of two, as a field that is only sent where it is asked for. */
+function Choice({ name, label, options: [usual, other] }: ChoiceProps) {
+  return (
+    <Form.Item name={name} label={label}>
+      <Segmented
+        options={[
+          { value: false, label: usual },
+          { value: true, label: other },
+        ]}
+      />
+    </Form.Item>
   );
 }

@@ -51,6 +51,8 @@ const NARROW_HEIGHT = 164;
 const TOLD_MS = 100;
 /** What a kind needs beyond that: an arc falls off to its ends, a thimble is thick. */
 const TALLER: Record<string, number> = { angular: 54, screw: 14 };
+/** Seen narrow, an arc falls off little. */
+const NARROW_TALLER: Record<string, number> = { screw: 14 };
 
 /** The student's own instrument, drawn to scale and framed on its fine scale. */
 export function Strip(props: StripProps) {
@@ -115,7 +117,7 @@ export function Strip(props: StripProps) {
         className="strip-drawing"
         data-live={props.live}
         width={width}
-        height={(narrow ? NARROW_HEIGHT : HEIGHT) + (TALLER[kind] ?? 0)}
+        height={narrow ? NARROW_HEIGHT + (NARROW_TALLER[kind] ?? 0) : HEIGHT + (TALLER[kind] ?? 0)}
         onPointerDown={grab}
         onPointerMove={drag}
         onPointerUp={release}

@@ -5,7 +5,7 @@ import type { Flag, Instrument, Quantity, Reading } from "../api";
 import { useShow } from "../app/settings";
 import type { Waiting } from "../outbox/outbox";
 import { discard } from "../outbox/useOutbox";
-import { axisOf, shareOf, type Axis } from "./axis";
+import { axisOf, axisText, shareOf, type Axis } from "./axis";
 import { RowActions } from "./RowActions";
 import { SecondLook, type LookActions } from "./SecondLook";
 import "./tally.css";
@@ -35,7 +35,8 @@ export function Tally({ quantity, instrument, at, actions, blind, waiting }: Tal
   }, [count]);
   if (count === 0) return <EmptyTally />;
   if (blind) return <BlindTally count={count} />;
-  const decimals = decimalsOf(instrument.least_count);
+  const unit = instrument.kind === "angular" ? "" : `, ${quantity.unit}`;
+  const single = quantity.sort === "single";
   return (
     <div className="tally" ref={body} data-compact={count > COMPACT_BEYOND} tabIndex={0}>
       <table>
@@ -49,13 +50,16 @@ export function Tally({ quantity, instrument, at, actions, blind, waiting }: Tal
             <th className="figure">
               <span className="part-fine mark-fine">line</span>
             </th>
-            <th className="figure">reads, {quantity.unit}</th>
+            {single && <th className="figure">reads{unit}</th>}
             <th className="figure">
-              <span className="part-result mark-result">corrected, {quantity.unit}</span>
+              <span className="part-result mark-result">
+                {single ? "corrected" : "between"}
+                {unit}
+              </span>
             </th>
             <th className="axis-head">
-              <span>{axis && show(axis.low.toFixed(decimals)).replace("-", "−")}</span>
-              <span>{axis && show(axis.high.toFixed(decimals)).replace("-", "−")}</span>
+              <span>{axis && show(axisText(axis.low, instrument))}</span>
+              <span>{axis && show(axisText(axis.high, instrument))}</span>
             </th>
             <th aria-label="actions" />
           </tr>
@@ -158,9 +162,11 @@ function Row({ reading, index, quantity, axis, flags, looked, actions }: RowProp
           {earlier && earlier.line !== reading.line && <s>{show(earlier.line)} </s>}
           <span className="figures">{show(reading.line)}</span>
         </td>
-        <td className="figure quiet">
-          <span className="figures">{show(reading.read)}</span>
-        </td>
+        {quantity.sort === "single" && (
+          <td className="figure quiet">
+            <span className="figures">{show(reading.read)}</span>
+          </td>
+        )}
         <td className="figure part-result">
           <span className="figures">{show(reading.corrected)}</span>
         </td>
@@ -217,5 +223,3 @@ function Dot({ axis, reading, quantity }: DotProps) {
     </div>
   );
 }
-
-const decimalsOf = (text: string) => text.split(".")[1]?.length ?? 0;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 
-import type { Flag, Quantity, Reading } from "../api";
-import { axisOf, shareOf, singledOut } from "./axis";
+import type { Flag, Instrument, Quantity, Reading } from "../api";
+import { axisOf, axisText, shareOf, singledOut } from "./axis";
 
 const reading = (value: number, excluded = "") => ({ value, excluded }) as Reading;
 const flag = (observation: number | null, level: Flag["level"] = "warning") =>
@@ -40,5 +40,17 @@ describe("a place on the axis", () => {
     [5, 1, "high"],
   ] as const)("%s", (value, share, off) => {
     expect(shareOf({ low: 0, high: 2 }, value)).toEqual({ share, off });
+  });
+});
+
+describe("the ends of the axis", () => {
+  const text = (value: number, kind: string, leastCount: string) =>
+    axisText(value, { kind, least_count: leastCount } as Instrument);
+
+  it("have the decimals of the least count, and degrees on a circle", () => {
+    expect(text(6.15, "vernier", "0.05")).toBe("6.15");
+    expect(text(-0.126, "screw", "0.01")).toBe("−0.13");
+    expect(text(2248, "angular", "0.5")).toBe("37°28.0′");
+    expect(text(-59.96, "angular", "0.5")).toBe("−1°0.0′");
   });
 });

@@ -1,4 +1,4 @@
-import type { Flag, Quantity } from "../api";
+import type { Flag, Instrument, Quantity } from "../api";
 
 /** The stretch of values that the tally's dots share. */
 export interface Axis {
@@ -37,4 +37,13 @@ export function shareOf(axis: Axis, value: number): { share: number; off: "" | "
   if (share < 0) return { share: 0, off: "low" };
   if (share > 1) return { share: 1, off: "high" };
   return { share, off: "" };
+}
+
+/** An end of the axis, to the place that the least count has. */
+export function axisText(value: number, { kind, least_count }: Instrument): string {
+  const decimals = least_count.split(".")[1]?.length ?? 0;
+  const sign = value < 0 ? "−" : "";
+  const size = Number(Math.abs(value).toFixed(decimals));
+  if (kind !== "angular") return sign + size.toFixed(decimals);
+  return `${sign}${Math.floor(size / 60)}°${(size % 60).toFixed(decimals)}′`;
 }

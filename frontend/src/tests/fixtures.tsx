@@ -105,7 +105,7 @@ export const ANSWER: Answer = {
   sentences: ["Line 3 is printed 1½ and worth 0.15 mm."],
   second_turn: false,
   turns: [],
-  pair: null,
+  between: null,
   reference_fault: "",
   finding: null,
 };
@@ -144,6 +144,8 @@ export function quantity(some: Partial<Quantity>): Quantity {
     unit: "mm",
     face: "outside",
     items: 1,
+    divide_by: 1,
+    arc: "shorter",
     sort: "single",
     zero: [],
     zero_exact: false,

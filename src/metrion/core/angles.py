@@ -11,6 +11,9 @@ from metrion.core.numbers import fixed
 FULL_CIRCLE = Fraction(360 * 60)
 """One turn, in arc minutes."""
 
+HALF_CIRCLE = FULL_CIRCLE / 2
+"""Half a turn, in arc minutes."""
+
 _ANGLE = re.compile(r"(-?)([0-9]{1,300}):([0-9]{1,2})(?::([0-9]{1,2}))?")
 
 

@@ -121,7 +121,7 @@ def _tried_main(instrument: Instrument, text: str) -> tuple[Fraction | None, str
         # The student read further than the marks go: the last one passed is what is wanted.
         division = instrument.scale.main_division
         last = floor(Fraction(error.value) / division) * division if _plain(error.value) else None
-        hint = f" The last mark passed is {instrument.main_text(last)}." if last is not None else ""
+        hint = f" The last mark passed is {instrument.mark_text(last)}." if last is not None else ""
         return None, f"{error}.{hint}"
     except MetrionError as error:
         return None, f"{error}."
@@ -188,7 +188,7 @@ def _sentences(
     if line is not None:
         found.append(_line_words(instrument, line))
     if bounds:
-        low, high = (instrument.main_text(bound) for bound in bounds)
+        low, high = (instrument.mark_text(bound) for bound in bounds)
         pointer = "edge of the thimble" if instrument.kind is Kind.SCREW else "zero line"
         found.append(
             f"The {pointer} has passed {low} and not yet {high}, so the reading lies between them."

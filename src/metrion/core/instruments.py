@@ -77,6 +77,12 @@ class Instrument:
         """A main reading as this instrument's files and marks write it."""
         return angle_text(main) if self.kind is Kind.ANGULAR else to_text(main)
 
+    def mark_text(self, main: Fraction) -> str:
+        """A main reading for people: ``161°20′`` on a circle, the plain number elsewhere."""
+        if self.kind is Kind.ANGULAR:
+            return degrees_and_minutes(main, finite_decimals(main) or 0)
+        return to_text(main)
+
     def check_main(self, main: Fraction) -> None:
         """Raise `NotAMark` if ``main`` is no mark of the main scale."""
         division = self.scale.main_division

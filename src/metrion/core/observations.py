@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from enum import StrEnum
 from fractions import Fraction
 
-from metrion.core.angles import FULL_CIRCLE
+from metrion.core.angles import FULL_CIRCLE, HALF_CIRCLE
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.scales import Look
 
@@ -25,6 +25,9 @@ class Sort(StrEnum):
     PAIR = "pair"
     WINDOWS = "pair with two windows"
 
+
+WINDOWS_APART = 15
+"""Arc minutes from which two opposite windows disagree by more than their circle explains."""
 
 _SORT_OF_LOOKS = {1: Sort.SINGLE, 2: Sort.PAIR, 4: Sort.WINDOWS}
 
@@ -63,7 +66,7 @@ def sweep(start: Fraction, end: Fraction, arc: Arc) -> Fraction:
     Fraction(37, 1)
     """
     forward = (end - start) % FULL_CIRCLE
-    if arc is Arc.SHORTER and forward > FULL_CIRCLE / 2:
+    if arc is Arc.SHORTER and forward > HALF_CIRCLE:
         return FULL_CIRCLE - forward
     return forward
 

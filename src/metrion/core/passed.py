@@ -40,7 +40,7 @@ def near_mark(instrument: Instrument, look: Look) -> str:
         return _near_datum(scale, look)
     past = (instrument.reading(look) - look.main) / scale.main_division
     below, here, above = (
-        instrument.main_text(look.main + step * scale.main_division) for step in (-1, 0, 1)
+        instrument.mark_text(look.main + step * scale.main_division) for step in (-1, 0, 1)
     )
     if 0 < past <= _NEAR:
         return (
@@ -93,6 +93,6 @@ def turns(instrument: Instrument, look: Look) -> tuple[Turn, ...]:
 
 
 def _turn(instrument: Instrument, scale: ScrewScale, look: Look) -> Turn:
-    shown = instrument.main_text(scale.last_mark(look))
+    shown = instrument.mark_text(scale.last_mark(look))
     second = ", second turn past it" if look.second_turn else ""
     return Turn(look, instrument.reading(look), f"last mark passed {shown}{second}")

@@ -97,7 +97,7 @@ def _look(instrument: Instrument, look: Look) -> tuple[Span, ...]:
     """main + line × least count = reading."""
     scale = instrument.scale
     least, read = _n(instrument.least_count), instrument.value_text(instrument.reading(look))
-    main = Span(_minus(instrument.main_text(look.main)), Tint.MAIN)
+    main = Span(_minus(instrument.mark_text(look.main)), Tint.MAIN)
     if isinstance(scale, VernierScale) and not scale.estimable():
         worth = scale.reading(Look(Fraction(0), look.line))
         line = Span(f"{_n(worth)} (line {look.line})", Tint.FINE)

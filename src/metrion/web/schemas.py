@@ -7,6 +7,7 @@ from typing import Any
 from marshmallow import Schema, fields, validate
 
 from metrion.core.conventions import BUILT_IN
+from metrion.core.observations import Arc, Sort
 
 _NAME = validate.Length(min=1, max=200)
 _ID = validate.Length(min=1, max=200)
@@ -250,7 +251,9 @@ class QuantitySchema(Schema):
     unit = _text()
     face = _text()
     items = fields.Integer(required=True)
-    sort = _text()
+    divide_by = fields.Integer(required=True)
+    sort = _text(validate=validate.OneOf(list(Sort)))
+    arc = _text(validate=validate.OneOf(list(Arc)))
     zero = fields.List(fields.String(), required=True)
     zero_exact = fields.Boolean(required=True)
     zero_error = _number()
@@ -399,6 +402,9 @@ class QuantityFields(Schema):
     zero = fields.List(fields.String())
     zero_exact = fields.Boolean(allow_none=True)
     pairs = fields.Boolean(allow_none=True)
+    windows = fields.Boolean(allow_none=True)
+    divide_by = fields.Integer(strict=True, allow_none=True)
+    arc = fields.String(allow_none=True, validate=validate.OneOf(list(Arc)))
     places_apart = fields.Boolean(allow_none=True)
     convention = fields.String()
     looked_again = fields.List(fields.String())
@@ -423,10 +429,12 @@ class FiguresSchema(Schema):
 
 
 class ReadingFields(FiguresSchema):
-    """A reading: its one look, or the looks ``a`` and ``b`` of a pair."""
+    """A reading: its one look, or those of a pair, ``a2`` and ``b2`` through a second window."""
 
     a = fields.Nested(FiguresSchema)
     b = fields.Nested(FiguresSchema)
+    a2 = fields.Nested(FiguresSchema)
+    b2 = fields.Nested(FiguresSchema)
     place = fields.String(allow_none=True, validate=validate.Length(max=100))
     excluded = fields.String(allow_none=True, validate=validate.Length(max=500))
     note = fields.String(allow_none=True, validate=validate.Length(max=1000))
@@ -484,14 +492,17 @@ class LookSchema(EnteredSchema):
 class TypedSchema(LookSchema):
     """An entry at the desk of a sheet.
 
-    A ``reference`` makes it a look at the zero, ``pair`` a position of a pair, whose ``first`` one
-    is known or not.
+    A ``reference`` makes it a look at the zero. ``sort`` says how many looks make the reading, and
+    ``earlier`` holds those that have been entered before this one.
     """
 
     instrument = _text()
     zero = fields.List(fields.String(), load_default=list)
-    pair = fields.Boolean(load_default=False)
-    first = fields.Nested(EnteredSchema, allow_none=True, load_default=None)
+    sort = fields.String(load_default="single", validate=validate.OneOf(list(Sort)))
+    arc = fields.String(load_default="shorter", validate=validate.OneOf(list(Arc)))
+    earlier = fields.List(
+        fields.Nested(EnteredSchema), load_default=list, validate=validate.Length(max=3)
+    )
 
 
 class DraftLookSchema(LookSchema):
@@ -543,13 +554,6 @@ class TurnSchema(Schema):
     words = _text()
 
 
-class PairSchema(Schema):
-    """A pair of positions: the first, and what lies between the two."""
-
-    first = _text()
-    value = _text()
-
-
 class AnswerSchema(Schema):
     """What the desk knows of an entry."""
 
@@ -565,7 +569,7 @@ class AnswerSchema(Schema):
     sentences = fields.List(fields.String(), required=True)
     second_turn = fields.Boolean(required=True)
     turns = _many(TurnSchema)
-    pair = fields.Nested(PairSchema, required=True, allow_none=True)
+    between = _maybe_text()
     reference_fault = _text()
     finding = fields.Nested(ZeroFindingSchema, required=True, allow_none=True)
 

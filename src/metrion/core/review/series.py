@@ -6,13 +6,11 @@ from collections import defaultdict
 from collections.abc import Iterator
 from fractions import Fraction
 
-from metrion.core.observations import Sort, sweeps
+from metrion.core.observations import WINDOWS_APART, Sort, sweeps
 from metrion.core.review.flags import Flag, Level, Series
 
 _ENOUGH = 3
 _PLACE_LEAST_COUNTS = 3
-_WINDOWS_APART = Fraction(15)
-"""Arc minutes by which the sweeps of two windows may not differ."""
 
 
 def few_readings(series: Series) -> Iterator[Flag]:
@@ -69,7 +67,7 @@ def windows_disagree(series: Series) -> Iterator[Flag]:
         return
     for index in series.counting:
         first, second = sweeps(measurement.instrument, series.observation(index), measurement.arc)
-        if abs(first - second) >= _WINDOWS_APART:
+        if abs(first - second) >= WINDOWS_APART:
             yield Flag(
                 "windows-disagree",
                 Level.WARNING,

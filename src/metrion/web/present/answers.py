@@ -11,7 +11,7 @@ from metrion.core.drawing import fine_numerals
 from metrion.core.errors import MetrionError
 from metrion.core.instruments import Instrument
 from metrion.core.numbers import to_text
-from metrion.core.observations import Arc
+from metrion.core.observations import Arc, Sort
 from metrion.core.pairing import Pairing, pairing
 from metrion.core.passed import Turn
 from metrion.core.scales import Look
@@ -28,11 +28,11 @@ def answer_view(
     instrument: Instrument,
     body: dict[str, Any],
     checks: Sequence[ZeroCheck] = (),
-    arc: Arc = Arc.SHORTER,
 ) -> dict[str, Any]:
     """Reading, bounds, neighbours and sentences for what was typed or dragged."""
-    answer = _answered(instrument, body, None if body.get("pair") else checks)
-    paired = _paired(instrument, answer, body, arc)
+    sort = Sort(body.get("sort", Sort.SINGLE))
+    answer = _answered(instrument, body, checks if sort is Sort.SINGLE else None)
+    paired = _paired(instrument, answer, body, sort)
     position = answer.main if answer.read is None else answer.read
     finding, reference_fault = _finding(instrument, answer, body["reference"])
     return {
@@ -46,7 +46,7 @@ def answer_view(
         "corrected": _text(instrument, answer.corrected),
         # With a main reading alone the page can already show where the zero line must be.
         "position": None if position is None else float(position),
-        "bounds": answer.bounds and [shown(instrument.main_text(b)) for b in answer.bounds],
+        "bounds": answer.bounds and [shown(instrument.mark_text(b)) for b in answer.bounds],
         "meets": None if answer.meets is None else float(answer.meets),
         "neighbours": [
             {
@@ -60,11 +60,7 @@ def answer_view(
         "sentences": [
             shown(words) for words in ((paired.sentences if paired else ()) + answer.sentences)
         ],
-        "pair": paired
-        and {
-            "first": _text(instrument, paired.first),
-            "value": _text(instrument, paired.value),
-        },
+        "between": _text(instrument, paired.value) if paired else None,
         "second_turn": answer.second_turn,
         "turns": [_turn_view(instrument, turn, answer) for turn in answer.turns],
         "finding": finding,
@@ -85,15 +81,16 @@ def _turn_view(instrument: Instrument, turn: Turn, answer: Answer) -> dict[str, 
 
 
 def _paired(
-    instrument: Instrument, answer: Answer, body: dict[str, Any], arc: Arc
+    instrument: Instrument, answer: Answer, body: dict[str, Any], sort: Sort
 ) -> Pairing | None:
-    """What lies between the first position, if one has been entered, and this one."""
-    if body.get("first") is None:
+    """What the positions entered before and this one come to; None where one is none."""
+    if sort is Sort.SINGLE:
         return None
-    first = _typed(instrument, {**body, **body["first"]}, None).look
-    if first is None or answer.look is None:
+    earlier = [_typed(instrument, {**body, **entered}, None).look for entered in body["earlier"]]
+    looks = [look for look in (*earlier, answer.look) if look is not None]
+    if len(looks) != len(earlier) + 1:
         return None
-    return pairing(instrument, first, answer.look, arc)
+    return pairing(instrument, looks, sort, Arc(body["arc"]))
 
 
 def _answered(

@@ -130,7 +130,7 @@ def zero_check_view(check: ZeroCheck, instrument: Instrument, entry: Kept) -> di
         "instrument": instrument.id,
         "face": check.face,
         "phase": str(check.phase),
-        "main": shown(instrument.main_text(check.look.main)),
+        "main": shown(instrument.mark_text(check.look.main)),
         "line": to_text(Fraction(check.look.line)),
         "reference": to_text(check.reference) if check.reference else None,
         "error": float(error),

@@ -44,7 +44,9 @@ def quantity_view(
         "unit": instrument.unit,
         "face": measurement.face,
         "items": measurement.items,
+        "divide_by": measurement.divide_by,
         "sort": _sort(measurement, entry),
+        "arc": str(measurement.arc),
         "zero": [check.id for check in measurement.checks],
         "zero_exact": entry.record.get("zero_exact") is True,
         "zero_error": float(measurement.zero_error),
@@ -69,9 +71,11 @@ def quantity_view(
 
 def _sort(measurement: Measurement, entry: Kept) -> str:
     """How many looks make a reading; before the first reading, as it was chosen."""
-    if not measurement.observations and entry.record.get("pairs") is True:
-        return str(Sort.PAIR)
-    return str(measurement.sort)
+    if measurement.observations:
+        return str(measurement.sort)
+    if entry.record.get("windows") is True:
+        return str(Sort.WINDOWS)
+    return str(Sort.PAIR if entry.record.get("pairs") is True else measurement.sort)
 
 
 def others_view(
@@ -138,7 +142,7 @@ def reading_view(measurement: Measurement, index: int, entry: Kept) -> dict[str,
         "note": _noted(entry.record, "note"),
         "meets": to_text(observation.meets) if observation.meets is not None else "",
         "excluded": observation.excluded,
-        "main": " / ".join(shown(instrument.main_text(look.main)) for look in observation.looks),
+        "main": " / ".join(shown(instrument.mark_text(look.main)) for look in observation.looks),
         "line": " / ".join(to_text(Fraction(look.line)) for look in observation.looks),
         "position": float(measurement.observed[index]),
         "read": shown(instrument.value_text(measurement.observed[index])),

@@ -1,0 +1,83 @@
+import { useCallback, useState } from "react";
+
+import type { Answer, Quantity } from "../api";
+import type { Entered } from "../outbox/outbox";
+import { figuresOf, type Figures } from "./useDesk";
+
+/** The looks that make one reading, in the order they are entered, and what each is called. */
+interface Place {
+  /** The field of a logbook that holds it. */
+  field: "a" | "b" | "a2" | "b2";
+  name: string;
+}
+
+const PLACES: Record<Quantity["sort"], Place[]> = {
+  single: [],
+  pair: [
+    { field: "a", name: "first position" },
+    { field: "b", name: "second position" },
+  ],
+  // At each position both windows are read before the table or the arm is moved on.
+  "pair with two windows": [
+    { field: "a", name: "first position, window 1" },
+    { field: "a2", name: "first position, window 2" },
+    { field: "b", name: "second position, window 1" },
+    { field: "b2", name: "second position, window 2" },
+  ],
+};
+
+/** A position that has been entered: as it was typed, as a logbook holds it, where it lies. */
+export interface Position {
+  entered: Entered;
+  figures: Figures;
+  read: string | null;
+  position: number | null;
+}
+
+export interface Positions {
+  /** Those entered so far. */
+  kept: Position[];
+  /** What is entered now; empty where a reading is one look. */
+  name: string;
+  /** What the position before is called, and what was read there. */
+  before: { name: string; position: Position } | null;
+  /** Whether each position is read in two windows. */
+  windows: boolean;
+  /** Whether others follow before the reading is whole. */
+  more: boolean;
+  keep: (entered: Entered, answer: Answer) => void;
+  /** Takes the last one away to be entered again. */
+  takeBack: () => void;
+  clear: () => void;
+}
+
+/** The positions of one reading while they are entered, one after the other. */
+export function usePositions(sort: Quantity["sort"]): Positions {
+  const [kept, setKept] = useState<Position[]>([]);
+  const places = PLACES[sort];
+  const last = kept.at(-1);
+  return {
+    kept,
+    name: places[kept.length]?.name ?? "",
+    before: last ? { name: places[kept.length - 1]?.name ?? "", position: last } : null,
+    windows: sort === "pair with two windows",
+    more: kept.length + 1 < places.length,
+    keep: useCallback((entered, answer) => {
+      const figures = figuresOf(answer);
+      if (!figures) return;
+      const { read, position } = answer;
+      setKept((before) => [...before, { entered, figures, read, position }]);
+    }, []),
+    takeBack: useCallback(() => setKept((before) => before.slice(0, -1)), []),
+    clear: useCallback(() => setKept([]), []),
+  };
+}
+
+/** The looks of one reading as a logbook holds them, given in the order they were entered. */
+export function asLooks<Look>(looks: Look[]): Look | Partial<Record<Place["field"], Look>> {
+  const [only, ...others] = looks;
+  if (only === undefined) throw new RangeError("a reading has a look");
+  if (others.length === 0) return only;
+  const places = PLACES[others.length === 1 ? "pair" : "pair with two windows"];
+  return Object.fromEntries(places.map(({ field }, index) => [field, looks[index]]));
+}
