@@ -82,3 +82,24 @@ def logbooks(draw: st.DrawFn) -> dict[str, Any]:
         "instruments": [instrument], "zero_checks": checks, "measurements": quantities,
         "written_by": "somebody else",
     }  # fmt: skip
+
+
+def formulas() -> st.SearchStrategy[str]:
+    """Formulas of the bare numbers x, y and z, with everything but the angle functions' inverses.
+
+    Built so that values stay within reach: roots of what is positive, no division by nothing.
+    """
+    leaves = st.sampled_from(["x", "y", "z", "2", "0.5", "pi", "x", "y", "z"])
+
+    def grown(inner: st.SearchStrategy[str]) -> st.SearchStrategy[str]:
+        return st.one_of(
+            st.builds("({} {} {})".format, inner, st.sampled_from("+-*"), inner),
+            st.builds("({} / (3 + sin({})))".format, inner, inner),
+            st.builds("sqrt(2 + cos({}))".format, inner),
+            st.builds(
+                "(2 + sin({}))**{}".format, inner, st.sampled_from(["2", "-1", "(1/2)", "1.5"])
+            ),
+            st.builds("-{}".format, inner),
+        )
+
+    return st.recursive(leaves, grown, max_leaves=8)

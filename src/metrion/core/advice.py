@@ -6,7 +6,7 @@ from fractions import Fraction
 
 from metrion.core.conventions import Family
 from metrion.core.measurements import Measurement, MeasurementResult
-from metrion.core.rounding import round_uncertainty
+from metrion.core.rounding import two_figures
 from metrion.core.uncertainty import Part, Source, combine_parts, look_limit, scatter
 
 _WORTH_IT = Fraction(1, 20)
@@ -69,7 +69,4 @@ def _with_more_readings(part: Part, count: int, more: int) -> Part:
 
 
 def _short(result: MeasurementResult, size: Fraction) -> str:
-    if size == 0:
-        return result.measurement.instrument.with_unit(size)
-    rounded, _ = round_uncertainty(size, 2)
-    return result.measurement.instrument.with_unit(rounded)
+    return two_figures(size, result.measurement.instrument.unit)

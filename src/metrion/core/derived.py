@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterator, Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from fractions import Fraction
 
 from metrion.core.conventions import Convention
@@ -150,17 +150,17 @@ def _shares(
         if isinstance(given, TypedValue):
             per_unit = Fraction(found.slopes.get(symbol, Fraction(0)) / derived.unit.factor)
             share = per_unit * Fraction(given.unit.factor)
-            yield Part(Source.TYPED, given.uncertainty**2).scaled(share)
+            yield Part(Source.TYPED, given.uncertainty**2, of=symbol).scaled(share)
             continue
         before = measured[given.id][1] if given.id in measured else Fraction(0)
         measured[given.id] = (given, before + _share(derived, symbol, given, found))
     for measurement, share in measured.values():
         for part in measurement_parts(measurement, derived.convention):
-            yield part.scaled(share)
-    for (measurement, *_), share in _zero_shares(derived, used, found):
-        checks_used = measurement.effective_checks
-        for part in zero_parts(measurement.instrument, derived.convention, checks_used):
-            yield part.scaled(share)
+            yield replace(part, of=measurement.name).scaled(share)
+    for holders, share in _zero_shares(derived, used, found):
+        first, names = holders[0], " and ".join(holder.name for holder in holders)
+        for part in zero_parts(first.instrument, derived.convention, first.effective_checks):
+            yield replace(part, of=names).scaled(share)
 
 
 def _share(derived: Derived, symbol: str, given: Measurement, found: Sloped) -> Fraction:

@@ -66,6 +66,21 @@ def round_uncertainty(uncertainty: Fraction, digits: Digits) -> tuple[Fraction, 
     return rounded, place
 
 
+def two_figures(size: Fraction, unit: str) -> str:
+    """A positive size or 0 to two figures with its unit, for a sentence.
+
+    >>> two_figures(Fraction(1, 30), "mm"), two_figures(Fraction(5), "arcmin")
+    ('0.033 mm', '5.0′')
+    """
+    number = "0"
+    if size:
+        rounded, place = round_uncertainty(size, 2)
+        number = fixed(rounded, -place)
+    if unit == "arcmin":
+        return f"{number}′"
+    return number if unit == "1" else f"{number} {unit}"
+
+
 def round_result(value: Fraction, uncertainty: Fraction, digits: Digits, unit: str) -> Rounded:
     """Round both to the place of the uncertainty and write the sentence.
 

@@ -38,11 +38,13 @@ class Part:
         source: where it comes from.
         square: its square, exact even where its size is a root.
         degrees_of_freedom: of a scatter; None for infinite.
+        of: the input it belongs to, in a derived quantity.
     """
 
     source: Source
     square: Fraction
     degrees_of_freedom: int | None = None
+    of: str = ""
 
     @property
     def size(self) -> Fraction:
@@ -106,9 +108,17 @@ def reading_parts(
             Part(Source.SCATTER, variance_of_mean(values), freedom),
             Part(Source.MAKER, instrument.maker_limit**2 / 3),
         ]
-    limit = Part(Source.READING, (h * min(looks, 2)) ** 2)
-    parts = _joined(limit, scatter(values, convention.spread), convention.combine)
+    parts = _joined(*limit_and_scatter(instrument, convention, values, looks), convention.combine)
     return [*parts, Part(Source.MAKER, instrument.maker_limit**2)]
+
+
+def limit_and_scatter(
+    instrument: Instrument, convention: Convention, values: Sequence[Fraction], looks: int
+) -> tuple[Part, Part]:
+    """In the limit schools, the limit of the looks and the scatter before they are joined."""
+    # Through two windows the limit stays that of one sweep.
+    limit = look_limit(instrument, convention) * min(looks, 2)
+    return Part(Source.READING, limit**2), scatter(values, convention.spread)
 
 
 def _joined(limit: Part, spread: Part, combine: Combine) -> list[Part]:

@@ -1,0 +1,115 @@
+"""A result beside an expected value or another result."""
+
+from dataclasses import replace
+from fractions import Fraction
+
+import pytest
+
+from metrion.core.comparison import compare_derived, compare_measurements
+from metrion.core.conventions import BUILT_IN, Convention
+from metrion.core.derived import Derived, TypedValue, reduce_derived
+from metrion.core.errors import UnitError
+from metrion.core.formula import parse_formula, resolve
+from metrion.core.instruments import Instrument, Kind
+from metrion.core.measurements import Measurement
+from metrion.core.observations import Observation
+from metrion.core.scales import Look, VernierScale
+from metrion.core.units import LENGTH, parse_unit
+from metrion.core.zero import ZeroCheck
+
+CALIPER = Instrument("c", "Caliper", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))
+WHOLE, HALF, STANDARD, AT_95 = BUILT_IN.values()
+ZERO = ZeroCheck("z", "c", Look(Fraction(0), 2))
+
+
+def measured(
+    key: str, *lines: int, convention: Convention = HALF, zero: bool = False
+) -> Measurement:
+    """Readings of 6 mm and so many lines of 0.05 mm."""
+    observations = tuple(Observation((Look(Fraction(6), line),)) for line in lines)
+    checks = (ZERO,) if zero else ()
+    return Measurement(key, key, CALIPER, convention, observations, checks)
+
+
+def typed(value: str, uncertainty: str = "0", unit: str = "mm") -> TypedValue:
+    return TypedValue(Fraction(value), Fraction(uncertainty), parse_unit(unit))
+
+
+def test_deviation_and_percentage_of_an_expected_value_in_another_unit() -> None:
+    found = compare_measurements(measured("m", 4), typed("0.61", unit="cm"))
+    assert found is not None
+    assert found.deviation == Fraction("0.1")
+    assert found.percent == 100 * Fraction("0.1") / Fraction("6.1")
+    assert found.apart == 4
+    assert found.sentences[0] == "It is 0.10 mm more than that, 1.6 %."
+    assert "4 times as much: the two do not agree" in found.sentences[1]
+
+
+@pytest.mark.parametrize(
+    ("convention", "expected", "said"),
+    [
+        (HALF, "6.225", "the two agree"),
+        (HALF, "6.226", "the two do not agree"),
+        (STANDARD, "6.22", "agree; two values differ by so much often enough"),
+        (STANDARD, "6.235", "look at both again"),
+        (STANDARD, "6.25", "do not agree; chance alone hardly ever"),
+        (AT_95, "6.22", "the two agree"),
+        (AT_95, "6.23", "do not agree at this coverage"),
+    ],
+)
+def test_the_verdict_is_that_of_the_school(
+    convention: Convention, expected: str, said: str
+) -> None:
+    found = compare_measurements(measured("m", 4, convention=convention), typed(expected))
+    assert found is not None
+    assert said in found.sentences[-1]
+
+
+def test_limits_add_and_standard_uncertainties_add_as_squares() -> None:
+    limits = compare_measurements(measured("m", 4), measured("n", 6))
+    squares = compare_measurements(
+        measured("m", 4, convention=STANDARD), measured("n", 6, convention=STANDARD)
+    )
+    assert limits is not None
+    assert squares is not None
+    assert limits.uncertainty == Fraction("0.05")
+    assert float(squares.uncertainty) == pytest.approx(0.025 * (2 / 3) ** 0.5)
+
+
+def test_a_zero_that_both_share_cancels() -> None:
+    one = measured("m", 4, convention=WHOLE, zero=True)
+    other = measured("n", 6, convention=WHOLE, zero=True)
+    found = compare_measurements(one, other)
+    assert found is not None
+    assert found.uncertainty == Fraction("0.1")
+    apart = compare_measurements(one, replace(other, checks=(replace(ZERO, id="y"),)))
+    assert apart is not None
+    assert apart.uncertainty == Fraction("0.2")
+
+
+def test_the_same_value_and_nothing_to_compare_with() -> None:
+    same = compare_measurements(measured("m", 4), typed("6.2"))
+    assert same is not None
+    assert (same.deviation, same.percent, same.sentences[0]) == (0, 0, "It is exactly that.")
+    assert compare_measurements(measured("m"), typed("6.2")) is None
+    zero = compare_measurements(measured("m", 4), typed("0"))
+    assert zero is not None
+    assert zero.percent is None
+
+
+def test_a_length_is_not_compared_with_a_mass() -> None:
+    with pytest.raises(UnitError, match="g cannot be compared with mm"):
+        compare_measurements(measured("m", 4), typed("6", unit="g"))
+
+
+def test_a_derived_quantity_beside_an_expected_value() -> None:
+    formula, _ = resolve(parse_formula("2*D"), {"D": LENGTH})
+    derived = Derived("d", "twice", formula, parse_unit("mm"), HALF, {"D": measured("m", 4)})
+    found = compare_derived(reduce_derived(derived), typed("1.2", "0.01", "cm"))
+    assert found is not None
+    assert found.deviation == Fraction("0.4")
+    assert found.uncertainty == Fraction("0.15")
+    with pytest.raises(UnitError):
+        compare_derived(reduce_derived(derived), typed("1", unit="deg"))
+    empty = replace(derived, inputs={"D": measured("m")})
+    assert compare_derived(reduce_derived(empty), typed("12")) is None
