@@ -1,5 +1,9 @@
 """Worked results as documents: one model of the working, whatever renders it."""
 
-from metrion.report.working import Span, Step, Tint, working
+from metrion.report.lines import Form, Group, Line, Span, Step, Tint, plain
+from metrion.report.working import derived_working, least_count_steps, working
 
-__all__ = ["Span", "Step", "Tint", "working"]
+__all__ = [
+    "Form", "Group", "Line", "Span", "Step", "Tint", "derived_working", "least_count_steps",
+    "plain", "working",
+]  # fmt: skip

@@ -15,6 +15,7 @@ from metrion.web import (
     entries,
     front_end,
     instruments,
+    planner,
     settings,
     sheets,
     tools,
@@ -25,7 +26,7 @@ from metrion.web.guard import keep_to_this_host
 from metrion.web.notebook import Notebook
 
 RESOURCES = (
-    sheets, entries, tools, instruments, desk, board, conventions, words, settings
+    sheets, entries, tools, instruments, desk, board, conventions, planner, words, settings,
 )  # fmt: skip
 _LARGEST_BODY = 64 * 1024 * 1024
 
@@ -48,17 +49,7 @@ def create_app(data: Path) -> Flask:
     app.extensions["notebook"] = Notebook(Store(data))
     keep_to_this_host(app)
     api = MetrionApi(app)
-    for resource in (
-        sheets,
-        entries,
-        tools,
-        instruments,
-        desk,
-        board,
-        conventions,
-        words,
-        settings,
-    ):
+    for resource in RESOURCES:
         api.register_blueprint(resource.blueprint)
     app.register_blueprint(front_end.blueprint)
     return app

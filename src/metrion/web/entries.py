@@ -64,7 +64,7 @@ def _add(
         if measurement is not None:
             find_entry(session, found, "measurements", measurement)
         entry = new_entry(session, found, section, record, key=key, measurement=measurement)
-        return [Change(section, None, entry)]
+        return [*_own_convention(session, found, record), Change(section, None, entry)]
 
     return sheet_view(notebook().change(sheet, title, build))
 
@@ -75,9 +75,20 @@ def _amend(sheet: str, section: str, key: str, body: dict[str, Any], title: str)
 
     def build(session: Session, found: Sheet) -> list[Change]:
         before = find_entry(session, found, section, key, version)
-        return [Change(section, before, amended(before, body))]
+        changed = Change(section, before, amended(before, body))
+        return [*_own_convention(session, found, body), changed]
 
     return sheet_view(notebook().change(sheet, title, build))
+
+
+def _own_convention(session: Session, found: Sheet, record: dict[str, Any]) -> list[Change]:
+    """A convention of one's own comes into the logbook with the first that uses it."""
+    key = record.get("convention")
+    own = notebook().own_conventions().get(str(key))
+    here = {entry.id for entry in entries(session, found, "conventions")}
+    if own is None or key in here:
+        return []
+    return [Change("conventions", None, new_entry(session, found, "conventions", own, key=key))]
 
 
 def amended(entry: Kept, fields: dict[str, Any]) -> Kept:

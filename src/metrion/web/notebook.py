@@ -12,8 +12,9 @@ from flask import current_app, request
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
+from metrion.core.conventions import Convention
 from metrion.core.logbook import Results, reduce_logbook
-from metrion.formats.logbook import parse_logbook
+from metrion.formats.logbook import parse_logbook, parse_own_convention
 from metrion.store import Store
 from metrion.store.commands import Change, carry_out, undoable, was_done
 from metrion.store.documents import entries, sheet_document
@@ -22,6 +23,7 @@ from metrion.store.records import Kept
 from metrion.store.sheets import find_sheet, new_id
 
 _REMEMBERED = 256
+OWN_CONVENTIONS = "own_conventions"
 
 
 @dataclass(frozen=True)
@@ -89,6 +91,15 @@ class Notebook:
             if not was_done(session, sheet, command):
                 carry_out(session, sheet, command, title, build(session, sheet))
         return self.sheet(key)
+
+    def conventions(self) -> list[Convention]:
+        """The conventions of one's own that the notebook keeps."""
+        return [parse_own_convention(record) for record in self.own_conventions().values()]
+
+    def own_conventions(self) -> dict[str, dict[str, Any]]:
+        """Their records by id, as a logbook holds them."""
+        kept = self.settings().get(OWN_CONVENTIONS, [])
+        return {record["id"]: record for record in kept}
 
     def settings(self) -> dict[str, Any]:
         """The settings of the notebook by name."""

@@ -4,9 +4,11 @@ from __future__ import annotations
 
 from typing import Any
 
+from flask import abort
 from flask_smorest import Blueprint
 
-from metrion.web.notebook import notebook
+from metrion.core.conventions import BUILT_IN
+from metrion.web.notebook import OWN_CONVENTIONS, notebook
 from metrion.web.schemas import SettingsSchema
 
 blueprint = Blueprint("settings", __name__, url_prefix="/api/settings")
@@ -31,11 +33,22 @@ def get_settings() -> dict[str, Any]:
 @blueprint.arguments(SettingsSchema)
 @blueprint.response(200, SettingsSchema)
 def change_settings(body: dict[str, Any]) -> dict[str, Any]:
-    """Choose some settings."""
+    """Choose some settings. 422 for a convention that is not known."""
+    given = body.get("convention")
+    if given is not None and given not in _conventions():
+        abort(422, f"there is no convention {given}")
     notebook().set(body)
     return settings()
 
 
 def settings() -> dict[str, Any]:
     """All settings, usual values where nothing was chosen."""
-    return {**USUAL, **notebook().settings()}
+    found = {**USUAL, **notebook().settings()}
+    found.pop(OWN_CONVENTIONS, None)
+    if found["convention"] not in _conventions():
+        found["convention"] = USUAL["convention"]
+    return found
+
+
+def _conventions() -> set[str]:
+    return {*BUILT_IN, *notebook().own_conventions()}

@@ -1,8 +1,16 @@
 """The ``metrion-logbook`` file, version 1: read whole, or refused with all that is wrong."""
 
-from metrion.formats.logbook.parse import parse_logbook, read_drawn_instrument, read_logbook
+from metrion.formats.logbook.parse import (
+    parse_logbook,
+    parse_own_convention,
+    read_drawn_instrument,
+    read_logbook,
+)
 
 FORMAT = "metrion-logbook"
 VERSION = 1
 
-__all__ = ["FORMAT", "VERSION", "parse_logbook", "read_drawn_instrument", "read_logbook"]
+__all__ = [
+    "FORMAT", "VERSION", "parse_logbook", "parse_own_convention", "read_drawn_instrument",
+    "read_logbook",
+]  # fmt: skip

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable
 from typing import Any, TypeVar
 
+from metrion.core.conventions import Convention
 from metrion.core.instruments import Instrument
 from metrion.core.logbook import Logbook
 from metrion.formats.faults import Fault, Refused
@@ -67,6 +68,21 @@ def read_drawn_instrument(record: dict[str, Any]) -> Instrument:
     if faults or instrument is None:
         raise Refused(faults)
     return instrument
+
+
+def parse_own_convention(record: dict[str, Any]) -> Convention:
+    """A convention of one's own by itself.
+
+    Raises:
+        Refused: with the faults of its description.
+    """
+    faults: list[Fault] = []
+    fields = Fields(record, "", faults)
+    fields.text("id", required=True)
+    convention = parse_convention(fields)
+    if faults or convention is None:
+        raise Refused(faults)
+    return convention
 
 
 def _check_head(fields: Fields) -> None:

@@ -4,10 +4,13 @@ from __future__ import annotations
 
 from typing import Any
 
+from metrion.core.budget import derived_budget
 from metrion.core.derived import DerivedResult, TypedValue, shared_zeros
 from metrion.core.measurements import Measurement
+from metrion.report import derived_working
 from metrion.store.records import Kept
-from metrion.web.present.instruments import shown
+from metrion.web.present.budget import budget_view, comparison_view
+from metrion.web.present.instruments import shown, steps_view
 
 _TYPED = ("value", "uncertainty", "unit")
 
@@ -24,6 +27,7 @@ def derived_view(found: DerivedResult, entry: Kept) -> dict[str, Any]:
         "name": derived.name,
         "formula": str(entry.record["formula"]),
         "unit": derived.unit.text,
+        "convention": derived.convention.id,
         "convention_name": derived.convention.name,
         "inputs": [
             _input_view(symbol, given, entry.record["inputs"][symbol])
@@ -31,6 +35,9 @@ def derived_view(found: DerivedResult, entry: Kept) -> dict[str, Any]:
         ],
         "sentence": shown(found.rounded.text) if found.rounded else None,
         "relative_percent": percent,
+        "working": steps_view(derived_working(found)),
+        "budget": budget_view(derived_budget(found), derived.unit.text),
+        "compared": comparison_view(found, entry.record.get("compare"), {}),
         "shared_zeros": [shared.words for shared in shared_zeros(derived)],
     }
 

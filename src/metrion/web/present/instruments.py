@@ -21,8 +21,7 @@ from metrion.core.scales import Numbering, ScrewScale, VernierScale
 from metrion.core.zero import ZeroCheck, zero_error
 from metrion.core.zero_desk import look_below_zero
 from metrion.formats.results import instrument_document
-from metrion.report import Step
-from metrion.report.working import least_count_steps
+from metrion.report import Span, Step, least_count_steps
 from metrion.store.records import Kept
 
 
@@ -31,12 +30,26 @@ def shown(text: str) -> str:
     return text.replace("-", "−")
 
 
+def span_view(span: Span) -> dict[str, Any]:
+    """A piece of a line, with the pieces it is made of."""
+    return {
+        "form": str(span.form),
+        "text": span.text,
+        "tint": str(span.tint),
+        "source": span.source,
+        "first": [span_view(piece) for piece in span.first],
+        "second": [span_view(piece) for piece in span.second],
+    }
+
+
 def steps_view(steps: Iterable[Step]) -> list[dict[str, Any]]:
     """Lines of a working."""
     return [
         {
             "label": step.label,
-            "spans": [{"text": span.text, "tint": str(span.tint)} for span in step.spans],
+            "key": step.key,
+            "group": str(step.group),
+            "spans": [span_view(span) for span in step.spans],
         }
         for step in steps
     ]

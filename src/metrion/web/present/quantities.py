@@ -2,12 +2,13 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import replace
 from fractions import Fraction
 from typing import Any
 
 from metrion.core.advice import advice
+from metrion.core.budget import measurement_budget
 from metrion.core.conventions import Convention
 from metrion.core.desk import zero_words
 from metrion.core.hints import Circumstance, hints
@@ -21,6 +22,7 @@ from metrion.core.schools import said_by
 from metrion.formats.logbook.looks import LOOKS
 from metrion.report import working
 from metrion.store.records import Kept
+from metrion.web.present.budget import budget_view, comparison_view
 from metrion.web.present.instruments import shown, steps_view
 
 _OVERRULED = "looked_again"
@@ -31,8 +33,9 @@ def quantity_view(
     entry: Kept,
     readings: Sequence[Kept],
     conventions: Sequence[Convention],
+    measurements: Mapping[str, Measurement],
 ) -> dict[str, Any]:
-    """A quantity, whole; with what each of the conventions says of it."""
+    """A quantity, whole; with what each convention says of it, and beside another of the sheet."""
     result, measurement = reviewed.result, reviewed.result.measurement
     instrument = measurement.instrument
     return {
@@ -60,6 +63,8 @@ def quantity_view(
         ],
         "result": result_view(result),
         "working": steps_view(working(result)),
+        "budget": budget_view(measurement_budget(result), instrument.unit),
+        "compared": comparison_view(measurement, entry.record.get("compare"), measurements),
         "flags": flags_view(reviewed, entry, readings),
         "others": others_view(measurement, conventions),
         "places": places_view(measurement),

@@ -5,9 +5,10 @@ from __future__ import annotations
 from collections import defaultdict
 from typing import Any
 
-from metrion.core.conventions import BUILT_IN
+from metrion.core.conventions import BUILT_IN, Convention
+from metrion.core.logbook import Logbook
 from metrion.store.records import Kept
-from metrion.web.notebook import Worked
+from metrion.web.notebook import Worked, notebook
 from metrion.web.present.derived import derived_view
 from metrion.web.present.instruments import instrument_view, zero_check_view
 from metrion.web.present.quantities import open_looks, quantity_view, result_view
@@ -18,7 +19,8 @@ def sheet_view(worked: Worked) -> dict[str, Any]:
     logbook = worked.results.logbook
     instruments = {instrument.id: instrument for instrument in logbook.instruments}
     readings = _readings(worked)
-    conventions = [*BUILT_IN.values(), *logbook.conventions]
+    conventions = offered(logbook)
+    measurements = {measurement.id: measurement for measurement in logbook.measurements}
     return {
         **_head(worked),
         "undo": worked.undo,
@@ -34,7 +36,7 @@ def sheet_view(worked: Worked) -> dict[str, Any]:
             for check, entry in zip(logbook.zero_checks, worked.entries["zero_checks"], strict=True)
         ],
         "quantities": [
-            quantity_view(reviewed, entry, readings[entry.id], conventions)
+            quantity_view(reviewed, entry, readings[entry.id], conventions, measurements)
             for reviewed, entry in zip(
                 worked.results.measurements, worked.entries["measurements"], strict=True
             )
@@ -44,6 +46,13 @@ def sheet_view(worked: Worked) -> dict[str, Any]:
             for found, entry in zip(worked.results.derived, worked.entries["derived"], strict=True)
         ],
     }
+
+
+def offered(logbook: Logbook) -> list[Convention]:
+    """The conventions a quantity may take: built in, of this sheet, and of the notebook."""
+    of_sheet = {convention.id for convention in logbook.conventions}
+    others = [one for one in notebook().conventions() if one.id not in of_sheet]
+    return [*BUILT_IN.values(), *logbook.conventions, *others]
 
 
 def sheet_summary(worked: Worked) -> dict[str, Any]:

@@ -1,0 +1,206 @@
+"""Which tool, how many readings or how large a stack it takes for a wanted percentage."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Iterator
+from dataclasses import dataclass
+from enum import StrEnum
+from fractions import Fraction
+from math import ceil
+
+from metrion.core.conventions import Combine, Convention, Family, Spread
+from metrion.core.instruments import Instrument, Kind
+from metrion.core.numbers import to_text
+from metrion.core.rounding import two_figures
+from metrion.core.uncertainty import Part, Source, combine_parts, look_limit
+from metrion.core.units import parse_unit
+
+USUAL_READINGS = 5
+"""Readings that a plan begins with."""
+MOST_READINGS = 100
+MOST_ITEMS = 200
+
+
+class Verdict(StrEnum):
+    """How well a tool serves, the best first."""
+
+    ENOUGH = "enough"
+    READINGS = "more readings"
+    STACK = "a stack"
+    NOT_ENOUGH = "not enough"
+    DOES_NOT_FIT = "does not fit"
+
+
+@dataclass(frozen=True)
+class Wish:
+    """What is to be measured, and how well.
+
+    Attributes:
+        size: about how large it is, in ``unit``, positive.
+        unit: ``mm``, ``cm`` or ``in``.
+        percent: the uncertainty that is wanted, in per cent of the size.
+        convention: the school that states it.
+        scatter: by how much readings are expected to differ from their mean (as a standard
+            deviation), in ``unit``; 0 where only the scale limits.
+    """
+
+    size: Fraction
+    unit: str
+    percent: Fraction
+    convention: Convention
+    scatter: Fraction = Fraction(0)
+
+
+@dataclass(frozen=True)
+class Plan:
+    """What one tool would give.
+
+    Attributes:
+        instrument: the tool.
+        verdict: how well it serves.
+        uncertainty: of one thing read `USUAL_READINGS` times, in the instrument's unit; None where
+            it does not fit.
+        percent: that in per cent of the size.
+        readings: how many readings it takes.
+        items: how many alike it takes in one stack.
+        reasons: all of that in sentences.
+    """
+
+    instrument: Instrument
+    verdict: Verdict
+    uncertainty: Fraction | None = None
+    percent: Fraction | None = None
+    readings: int = USUAL_READINGS
+    items: int = 1
+    reasons: tuple[str, ...] = ()
+
+
+def plans(wish: Wish, instruments: Iterable[Instrument]) -> list[Plan]:
+    """A plan for every tool for lengths, those that serve best with the least trouble first."""
+    order = list(Verdict)
+    found = [_plan(wish, tool) for tool in instruments if tool.kind is not Kind.ANGULAR]
+    return sorted(
+        found,
+        key=lambda plan: (
+            order.index(plan.verdict), plan.items, plan.readings, -_length(plan.instrument),
+        ),
+    )  # fmt: skip
+
+
+def _length(instrument: Instrument) -> Fraction:
+    """Its least count in millimetres: what is coarser is quicker to read."""
+    return instrument.least_count * Fraction(parse_unit(instrument.unit).factor)
+
+
+def _plan(wish: Wish, instrument: Instrument) -> Plan:
+    worth = Fraction(parse_unit(wish.unit).factor) / Fraction(parse_unit(instrument.unit).factor)
+    size, scatter = wish.size * worth, wish.scatter * worth
+    if misfit := _misfit(instrument, size):
+        return Plan(instrument, Verdict.DOES_NOT_FIT, reasons=(misfit,))
+    wanted = wish.percent * size / 100
+    one = expected_uncertainty(instrument, wish.convention, scatter, USUAL_READINGS)
+    percent = 100 * one / size
+    known = f"One thing, {USUAL_READINGS} readings: ±{_n(instrument, one)}, {_percent(percent)}."
+    if one <= wanted:
+        return Plan(instrument, Verdict.ENOUGH, one, percent, reasons=(known, "That is enough."))
+    readings, words = _readings(wish.convention, instrument, scatter, wanted)
+    if readings:
+        return Plan(
+            instrument, Verdict.READINGS, one, percent, readings, reasons=(known, words)
+        )  # fmt: skip
+    items, stack_words = _stack(instrument, size, one, wanted)
+    verdict = Verdict.STACK if items else Verdict.NOT_ENOUGH
+    reasons = tuple(reason for reason in (known, words, stack_words) if reason)
+    return Plan(instrument, verdict, one, percent, items=items or 1, reasons=reasons)
+
+
+def _misfit(instrument: Instrument, size: Fraction) -> str:
+    if instrument.range is None:
+        return ""
+    lowest, highest = instrument.range
+    if lowest <= size <= highest:
+        return ""
+    side = "larger" if size > highest else "smaller"
+    return (
+        f"{instrument.with_unit(size)} is {side} than what it takes: "
+        f"{to_text(lowest)} to {instrument.with_unit(highest)}."
+    )
+
+
+def expected_uncertainty(
+    instrument: Instrument, convention: Convention, scatter: Fraction, readings: int
+) -> Fraction:
+    """What a convention would state for so many single readings and one look at the zero."""
+    return combine_parts(
+        _expected_parts(instrument, convention, scatter, readings), convention
+    ).size
+
+
+def _expected_parts(
+    instrument: Instrument, convention: Convention, scatter: Fraction, readings: int
+) -> Iterator[Part]:
+    h, maker = look_limit(instrument, convention), instrument.maker_limit
+    averaged = scatter**2 / readings
+    if convention.family is Family.STANDARD:
+        yield Part(Source.READING, h**2 / 3)
+        yield Part(Source.SCATTER, averaged, readings - 1 or None)
+        yield Part(Source.MAKER, maker**2 / 3)
+        if convention.zero_look:
+            yield Part(Source.ZERO, h**2 / 3)
+        return
+    spread = averaged if convention.spread is Spread.STANDARD_ERROR else scatter**2
+    if convention.spread is Spread.NONE:
+        spread = Fraction(0)
+    if convention.combine is Combine.LARGER:
+        yield Part(Source.READING, max(h**2, spread))
+    else:
+        yield Part(Source.READING, h**2)
+        yield Part(Source.SCATTER, spread)
+    yield Part(Source.MAKER, maker**2)
+    if convention.zero_look:
+        yield Part(Source.ZERO, h**2)
+
+
+def _readings(
+    convention: Convention, instrument: Instrument, scatter: Fraction, wanted: Fraction
+) -> tuple[int, str]:
+    """The fewest readings that are enough, or 0 and why there are none."""
+    best = expected_uncertainty(instrument, convention, scatter, MOST_READINGS)
+    if best > wanted:
+        now = expected_uncertainty(instrument, convention, scatter, USUAL_READINGS)
+        if best > now * Fraction(19, 20):
+            return 0, "More readings would not make it smaller: the tool itself decides."
+        return 0, f"Even {MOST_READINGS} readings leave ±{_n(instrument, best)}."
+    low, high = USUAL_READINGS, MOST_READINGS
+    while high - low > 1:
+        middle = (low + high) // 2
+        enough = expected_uncertainty(instrument, convention, scatter, middle) <= wanted
+        low, high = (low, middle) if enough else (middle, high)
+    return high, f"{high} readings bring it down to what you want: the scatter averages out."
+
+
+def _stack(
+    instrument: Instrument, size: Fraction, one: Fraction, wanted: Fraction
+) -> tuple[int, str]:
+    """The smallest stack that is enough, or 0 and why there is none."""
+    items = ceil(one / wanted)
+    together = items * size
+    if instrument.range and together > instrument.range[1]:
+        return 0, (
+            f"It would take {items} alike in one stack, {instrument.with_unit(together)}: "
+            f"more than the {instrument.with_unit(instrument.range[1])} it takes."
+        )
+    if items > MOST_ITEMS:
+        return 0, f"It would take {items} alike in one stack: too many to hold together well."
+    return items, (
+        f"{items} alike in one stack, about {instrument.with_unit(together)}, bring it to "
+        f"±{_n(instrument, one / items)} each: value and uncertainty are divided by {items}."
+    )
+
+
+def _n(instrument: Instrument, size: Fraction) -> str:
+    return two_figures(size, instrument.unit)
+
+
+def _percent(percent: Fraction) -> str:
+    return two_figures(percent, "%")

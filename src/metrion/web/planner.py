@@ -1,0 +1,71 @@
+"""``/api/planner``: which tool, how many readings, how large a stack for a wanted percentage."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from flask import abort
+from flask_smorest import Blueprint
+
+from metrion.core.conventions import BUILT_IN, Convention
+from metrion.core.instruments import Instrument
+from metrion.core.planning import Plan, Wish, plans
+from metrion.core.rounding import two_figures
+from metrion.core.typed import typed_number
+from metrion.formats.logbook import parse_own_convention, read_drawn_instrument
+from metrion.store.tools import all_tools
+from metrion.web.notebook import notebook
+from metrion.web.present.instruments import shown
+from metrion.web.schemas import PlanSchema, WishSchema
+from metrion.web.shelf import SHELF
+
+blueprint = Blueprint("planner", __name__, url_prefix="/api/planner")
+
+
+@blueprint.post("")
+@blueprint.arguments(WishSchema)
+@blueprint.response(200, PlanSchema(many=True))
+def plan(body: dict[str, Any]) -> list[dict[str, Any]]:
+    """A plan for each of the student's tools; for the common ones while there are none.
+
+    422 for figures that are no numbers above 0, or an unknown convention.
+    """
+    size, percent = (typed_number(body[name]) for name in ("size", "percent"))
+    scatter = typed_number(body["scatter"] or "0")
+    for name, value in (("size", size), ("percentage", percent)):
+        if value <= 0:
+            abort(422, f"the {name} must be above 0")
+    wish = Wish(size, body["unit"], percent, _convention(body["convention"]), abs(scatter))
+    return [_view(found) for found in plans(wish, _tools())]
+
+
+def _convention(key: str) -> Convention:
+    own = notebook().own_conventions()
+    if key in own:
+        return parse_own_convention(own[key])
+    if key not in BUILT_IN:
+        abort(422, f"there is no convention {key}")
+    return BUILT_IN[key]
+
+
+def _tools() -> list[Instrument]:
+    with notebook().store.reading() as session:
+        records = [row.record for row in all_tools(session)]
+    common = [{"id": one.id, "name": one.title, **one.record} for one in SHELF]
+    return [read_drawn_instrument(record) for record in records or common]
+
+
+def _view(found: Plan) -> dict[str, Any]:
+    tool = found.instrument
+    fits = found.uncertainty is not None and found.percent is not None
+    return {
+        "tool": tool.id,
+        "name": tool.name,
+        "least_count_text": tool.with_unit(tool.least_count),
+        "verdict": str(found.verdict),
+        "uncertainty": two_figures(found.uncertainty, tool.unit) if found.uncertainty else None,
+        "percent": two_figures(found.percent, "%") if fits and found.percent else None,
+        "readings": found.readings,
+        "items": found.items,
+        "reasons": [shown(reason) for reason in found.reasons],
+    }

@@ -1,0 +1,31 @@
+"""Fields that many schemas share."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from marshmallow import Schema, fields, validate
+
+NAME = validate.Length(min=1, max=200)
+ID = validate.Length(min=1, max=200)
+
+
+def string(**more: Any) -> fields.String:
+    return fields.String(required=True, **more)
+
+
+def maybe_string(**more: Any) -> fields.String:
+    return fields.String(required=True, allow_none=True, **more)
+
+
+def number(**more: Any) -> fields.Float:
+    return fields.Float(required=True, **more)
+
+
+def many(schema: type[Schema]) -> fields.List[Any]:
+    return fields.List(fields.Nested(schema), required=True)
+
+
+def new(schema: type[Schema], name: str) -> type[Schema]:
+    """The schema for a new entry: the client makes the id, so that sending twice adds once."""
+    return type(name, (schema,), {"id": fields.String(validate=ID)})

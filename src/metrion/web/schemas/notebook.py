@@ -1,0 +1,31 @@
+"""Settings of the notebook, and errors."""
+
+from __future__ import annotations
+
+from marshmallow import Schema, fields, validate
+
+from metrion.web.schemas.common import many, string
+
+
+class SettingsSchema(Schema):
+    """The settings of the notebook."""
+
+    theme = fields.String(validate=validate.OneOf(["light", "dark", "system"]))
+    decimal_sign = fields.String(validate=validate.OneOf(["point", "comma"]))
+    single_keys = fields.Boolean()
+    words = fields.Dict(keys=fields.String(), values=fields.String())
+    convention = fields.String()
+
+
+class FaultSchema(Schema):
+    """One thing that is wrong, and where."""
+
+    pointer = string()
+    message = string()
+
+
+class ErrorSchema(Schema):
+    """The shape of every error."""
+
+    message = string()
+    faults = many(FaultSchema)

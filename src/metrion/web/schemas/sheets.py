@@ -1,0 +1,68 @@
+"""Sheets, and the notebook that lists them."""
+
+from __future__ import annotations
+
+from marshmallow import Schema, fields
+
+from metrion.web.schemas.common import ID, NAME, many, maybe_string, string
+from metrion.web.schemas.derived import DerivedSchema
+from metrion.web.schemas.instruments import InstrumentSchema
+from metrion.web.schemas.quantities import QuantitySchema
+from metrion.web.schemas.results import ResultSchema
+from metrion.web.schemas.zero import ZeroCheckSchema
+
+
+class SheetHeadSchema(Schema):
+    """What every answer about a sheet begins with."""
+
+    id = string()
+    title = string()
+    version = fields.Integer(required=True)
+    changed_at = string()
+
+
+class SheetSchema(SheetHeadSchema):
+    """A sheet, whole."""
+
+    undo = maybe_string()
+    redo = maybe_string()
+    instruments = many(InstrumentSchema)
+    zero_checks = many(ZeroCheckSchema)
+    quantities = many(QuantitySchema)
+    derived = many(DerivedSchema)
+
+
+class SummaryResultSchema(ResultSchema):
+    """A result as the notebook lists it."""
+
+    id = string()
+    name = string()
+    symbol = string()
+    open_looks = fields.Integer(required=True)
+
+
+class SheetSummarySchema(SheetHeadSchema):
+    """A sheet as the notebook lists it."""
+
+    results = many(SummaryResultSchema)
+    instruments = fields.List(fields.String(), required=True)
+
+
+class SheetListSchema(Schema):
+    """The notebook: sheets, and those in the trash."""
+
+    sheets = many(SheetSummarySchema)
+    trash = many(SheetHeadSchema)
+
+
+class NewSheetSchema(Schema):
+    """A new, empty sheet."""
+
+    id = fields.String(validate=ID)
+    title = string(validate=NAME)
+
+
+class SheetPatchSchema(Schema):
+    """A new title."""
+
+    title = string(validate=NAME)
