@@ -17,3 +17,6 @@ class NoResizes {
 Object.defineProperty(window, "ResizeObserver", { value: NoResizes });
 
 Element.prototype.scrollTo = () => undefined;
+
+// What the page would scroll to is nowhere in it.
+Element.prototype.scrollIntoView = () => undefined;

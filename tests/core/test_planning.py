@@ -41,13 +41,13 @@ def test_a_thin_thing_wants_the_finer_tool_or_a_stack() -> None:
     assert (screw.instrument, screw.verdict) == (SCREW, Verdict.ENOUGH)
     assert (caliper.verdict, caliper.items) == (Verdict.STACK, 5)
     assert "More readings would not make it smaller" in caliper.reasons[1]
-    assert "5 alike in one stack, about 2.50 mm, bring it to ±0.0050 mm each" in caliper.reasons[2]
+    assert "5 alike in one stack, about 2.5 mm, bring it to ±0.0050 mm each" in caliper.reasons[2]
 
 
 def test_a_stack_must_fit_the_tool() -> None:
     (found,) = plans(wish("20", "0.01"), [SCREW])
     assert (found.verdict, found.items) == (Verdict.NOT_ENOUGH, 1)
-    assert "It would take 3 alike in one stack, 60.00 mm" in found.reasons[-1]
+    assert "It would take 3 alike in one stack, about 60 mm" in found.reasons[-1]
 
 
 def test_a_stack_has_an_end_where_the_tool_has_none() -> None:

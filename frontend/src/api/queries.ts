@@ -1,10 +1,11 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 
-import { asError, body, client, newId, type Schemas, type Sheet } from "./client";
+import { asError, body, client, newId, type Convention, type Schemas, type Sheet } from "./client";
 
 export const SHEETS = ["sheets"] as const;
 const SETTINGS = ["settings"] as const;
 const TOOLS = ["tools"] as const;
+const CONVENTIONS = ["conventions"] as const;
 export const sheetKey = (id: string) => ["sheet", id] as const;
 
 export function useSheets() {
@@ -212,9 +213,62 @@ export function useAddQuantity(sheet: string) {
 /** The schools that every sheet may choose from. */
 export function useConventions() {
   return useQuery({
-    queryKey: ["conventions"],
+    queryKey: CONVENTIONS,
     queryFn: () => body(client.GET("/api/conventions")),
     staleTime: Infinity,
+  });
+}
+
+/** Something that changes the conventions of one's own and answers with all there are. */
+function useConventionChange<Given>(change: (given: Given) => Promise<Convention[]>) {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: change,
+    onSuccess: (conventions) => {
+      queries.setQueryData(CONVENTIONS, conventions);
+      void queries.invalidateQueries({ queryKey: ["sheet"] });
+      void queries.invalidateQueries({ queryKey: SETTINGS });
+    },
+  });
+}
+
+/** Keeps a convention of one's own: a new one, or the one with this id described anew. */
+export function useKeepConvention() {
+  return useConventionChange(
+    ({ id, record }: { id: string | null; record: Schemas["ConventionFields"] }) =>
+      id === null
+        ? body(client.POST("/api/conventions", { body: { ...record, id: newId() } }))
+        : body(
+            client.PUT("/api/conventions/{key}", { params: { path: { key: id } }, body: record }),
+          ),
+  );
+}
+
+export function useRemoveConvention() {
+  return useConventionChange((id: string) =>
+    body(client.DELETE("/api/conventions/{key}", { params: { path: { key: id } } })),
+  );
+}
+
+/** What a convention would do, worked out while it is described. */
+export function useDescribedConvention(record: Schemas["ConventionFields"]) {
+  return useQuery({
+    queryKey: ["convention", record],
+    queryFn: () => body(client.POST("/api/conventions/describe", { body: record })),
+    placeholderData: keepPreviousData,
+    retry: false,
+    staleTime: Infinity,
+  });
+}
+
+/** What each tool would give; asked anew with each figure, the last answer stays in sight. */
+export function usePlans(wish: Schemas["Wish"], enabled: boolean) {
+  return useQuery({
+    queryKey: ["plans", wish],
+    queryFn: () => body(client.POST("/api/planner", { body: wish })),
+    placeholderData: keepPreviousData,
+    retry: false,
+    enabled,
   });
 }
 

@@ -6,6 +6,7 @@ import { QuantityPage } from "../desk/QuantityPage";
 import { WorkshopPage } from "../instruments/WorkshopPage";
 import { NotebookPage } from "../notebook/NotebookPage";
 import { useOutboxSender } from "../outbox/useOutbox";
+import { PlannerPage } from "../planner/PlannerPage";
 import { SettingsPage } from "../settings/SettingsPage";
 import { SheetPage } from "../sheet/SheetPage";
 import "./app.css";
@@ -44,6 +45,7 @@ function House() {
             <Route path="/sheets/:sheetId" element={<SheetPage />} />
             <Route path="/sheets/:sheetId/quantities/:quantityId" element={<QuantityPage />} />
             <Route path="/instruments" element={<WorkshopPage />} />
+            <Route path="/planner" element={<PlannerPage />} />
             <Route path="/words" element={<WordsPage />} />
             <Route path="/settings" element={<SettingsPage />} />
             <Route path="*" element={<NotebookPage />} />

@@ -7,6 +7,7 @@ import { useShow } from "./settings";
 const PLACES = [
   ["/", "Notebook"],
   ["/instruments", "Instruments"],
+  ["/planner", "Planner"],
   ["/words", "Words & care"],
   ["/settings", "Settings"],
 ] as const;

@@ -1,8 +1,11 @@
-import { Button } from "antd";
+import { App, Button } from "antd";
 import { useState } from "react";
 
-import type { Derived, Sheet } from "../api";
+import { useKeepDerived, type Derived, type Sheet } from "../api";
 import { useShow } from "../app/settings";
+import { BudgetBars } from "../results/Budget";
+import { Compare, ComparedWords } from "../results/Compare";
+import { WholeWorking } from "../results/WholeWorking";
 import { useRemoval } from "../sheet/useRemoval";
 import "./derived.css";
 import { DerivedDialog } from "./DerivedDialog";
@@ -28,6 +31,7 @@ export function DerivedSection({ sheet }: { sheet: Sheet }) {
             <DerivedRow
               key={derived.id}
               derived={derived}
+              sheet={sheet.id}
               onChange={() => setOpen(derived)}
               onRemove={() => remove("derived", derived)}
             />
@@ -47,12 +51,16 @@ export function DerivedSection({ sheet }: { sheet: Sheet }) {
 
 interface RowProps {
   derived: Derived;
+  sheet: string;
   onChange: () => void;
   onRemove: () => void;
 }
 
-function DerivedRow({ derived, onChange, onRemove }: RowProps) {
+function DerivedRow({ derived, sheet, onChange, onRemove }: RowProps) {
   const show = useShow();
+  const { message } = App.useApp();
+  const keep = useKeepDerived(sheet);
+  const [whole, setWhole] = useState(false);
   return (
     <article className="derived-row">
       <h3>{derived.name}</h3>
@@ -80,6 +88,33 @@ function DerivedRow({ derived, onChange, onRemove }: RowProps) {
           {words}
         </p>
       ))}
+      <div className="derived-more">
+        <BudgetBars budget={derived.budget} />
+        <ComparedWords compared={derived.compared} />
+        <Button type="link" onClick={() => setWhole(true)}>
+          Whole working
+        </Button>
+        <Compare
+          compared={derived.compared}
+          unit={derived.unit}
+          others={[]}
+          onCompare={(compare) =>
+            keep.mutate(
+              { seen: derived, compare },
+              { onError: (problem) => void message.error(problem.message) },
+            )
+          }
+        />
+      </div>
+      {whole && (
+        <WholeWorking
+          title={derived.name}
+          steps={derived.working}
+          at=""
+          sheet={sheet}
+          onClose={() => setWhole(false)}
+        />
+      )}
     </article>
   );
 }

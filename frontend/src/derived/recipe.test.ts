@@ -88,7 +88,11 @@ describe("what is sent", () => {
       name: "Wall",
       formula: "(D - d)/2",
       unit: "mm",
+      convention: "half-division",
       convention_name: "Half division",
+      working: [],
+      budget: { shares: [], sentences: [] },
+      compared: null,
       inputs: [
         { symbol: "D", quantity: "outer", value: null, uncertainty: null, unit: null, words: "" },
         { symbol: "d", quantity: null, value: "4", uncertainty: "0.1", unit: "mm", words: "" },

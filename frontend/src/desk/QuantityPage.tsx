@@ -98,7 +98,18 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
           <p className="result-head">hidden while you read blind</p>
         </section>
       ) : (
-        <ResultPanel sheet={sheet.id} quantity={quantity} />
+        <ResultPanel
+          sheet={sheet.id}
+          quantity={quantity}
+          others={sheet.quantities.filter(
+            ({ id, unit }) =>
+              id !== quantity.id && (unit === "arcmin") === (quantity.unit === "arcmin"),
+          )}
+          onLook={(index) => {
+            const reading = quantity.readings[index];
+            if (reading) setTakenUp({ reading, to: "look" });
+          }}
+        />
       )}
     </div>
   );

@@ -1,29 +1,43 @@
-import { Button, Drawer } from "antd";
+import { App, Button } from "antd";
 import { useState } from "react";
 
-import type { Quantity } from "../api";
+import { useAmendQuantity, type Quantity } from "../api";
 import { useShow } from "../app/settings";
 import "./results.css";
+import { BudgetBars } from "./Budget";
+import { Compare, ComparedWords } from "./Compare";
 import { Others } from "./Others";
 import { Places, ReportApart } from "./Places";
+import { WholeWorking } from "./WholeWorking";
 import { Working } from "./Working";
 
 const NUMBERS = ["no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine"];
 const inWords = (count: number) => NUMBERS[count] ?? String(count);
 
-/** Steps that every reading repeats, or that the instrument card already shows. */
-const LONG = /^(reading \d|least count|by division|zero)/;
+/** Lines that the bars and the sentence say already. */
+const SAID = /^(part-|rounded|limit|two-looks)/;
+
+interface Props {
+  sheet: string;
+  quantity: Quantity;
+  /** Quantities of the sheet that it can stand beside. */
+  others?: Quantity[];
+  /** Shows a reading, counted from 0, on the scales. */
+  onLook?: (index: number) => void;
+}
 
 /** The sentence, how it came about in short, and the whole working on request. */
-export function ResultPanel({ sheet, quantity }: { sheet: string; quantity: Quantity }) {
+export function ResultPanel({ sheet, quantity, others = [], onLook }: Props) {
   const show = useShow();
-  const [whole, setWhole] = useState(false);
+  const { message } = App.useApp();
+  const amend = useAmendQuantity(sheet);
+  const [followed, setFollowed] = useState<string | null>(null);
   const { result } = quantity;
   const apart = quantity.places_apart && quantity.places.length > 0;
   const looks = quantity.flags.filter((flag) => flag.level === "warning" && !flag.settled);
   const about = looks.filter((flag) => flag.observation !== null);
   const general = quantity.flags.filter((flag) => flag.observation === null && !flag.settled);
-  const short = quantity.working.filter((step) => !LONG.test(step.label));
+  const short = quantity.working.filter(({ group, key }) => group === "result" && !SAID.test(key));
   return (
     <section className="result-panel" aria-label="result">
       <p className="result-head">
@@ -46,7 +60,9 @@ export function ResultPanel({ sheet, quantity }: { sheet: string; quantity: Quan
           "…"
         )}
       </p>
-      {result.sentence && <Working steps={short} />}
+      {result.sentence && <Working steps={short} onFollow={setFollowed} />}
+      <BudgetBars budget={quantity.budget} />
+      <ComparedWords compared={quantity.compared} />
       {about.map(
         (flag) =>
           flag.without && (
@@ -71,19 +87,38 @@ export function ResultPanel({ sheet, quantity }: { sheet: string; quantity: Quan
         {result.relative_percent !== null &&
           show(`The uncertainty is ${result.relative_percent} % of the value. `)}
         Convention: {quantity.convention_name}.
-        <Button type="link" onClick={() => setWhole(true)}>
+        <Button type="link" onClick={() => setFollowed("")}>
           Whole working
         </Button>
         <Others sheet={sheet} quantity={quantity} />
+        <Compare
+          {...{ others }}
+          compared={quantity.compared}
+          unit={quantity.unit}
+          onCompare={(compare) =>
+            amend.mutate(
+              { seen: quantity, compare },
+              { onError: (problem) => void message.error(problem.message) },
+            )
+          }
+        />
       </p>
-      <Drawer
-        title={`Working: ${quantity.name}`}
-        open={whole}
-        onClose={() => setWhole(false)}
-        size="large"
-      >
-        <Working steps={quantity.working} />
-      </Drawer>
+      {followed !== null && (
+        <WholeWorking
+          title={quantity.name}
+          steps={quantity.working}
+          at={followed}
+          sheet={sheet}
+          onLook={
+            onLook &&
+            ((index) => {
+              setFollowed(null);
+              onLook(index);
+            })
+          }
+          onClose={() => setFollowed(null)}
+        />
+      )}
     </section>
   );
 }

@@ -1,28 +1,58 @@
+import { Button } from "antd";
+import { useEffect, useRef } from "react";
+
 import type { Step } from "../api";
-import { useShow } from "../app/settings";
+import { Pieces } from "./Pieces";
+
+interface Props {
+  steps: Step[];
+  /** The line that a number was followed back to. */
+  at?: string | null;
+  /** Leads to the line that a number comes from. */
+  onFollow?: (source: string) => void;
+  /** Shows a reading, counted from 0, on the scales. */
+  onLook?: ((index: number) => void) | undefined;
+}
+
+const READING = /^reading-(\d+)$/;
 
 /** Lines of a working, each piece in the hue and with the underline of its part. */
-export function Working({ steps }: { steps: Step[] }) {
-  const show = useShow();
+export function Working({ steps, at, onFollow, onLook }: Props) {
   return (
     <dl className="working">
-      {steps.map((step, index) => (
-        <div key={`${index} ${step.label}`}>
-          <dt>{step.label}</dt>
-          <dd>
-            {step.spans.map((span, place) => (
-              <span
-                key={place}
-                className={
-                  span.tint === "plain" ? undefined : `part-${span.tint} mark-${span.tint}`
-                }
-              >
-                {show(span.text)}
-              </span>
-            ))}
-          </dd>
-        </div>
+      {steps.map((step) => (
+        <Line key={step.key} {...{ step, onFollow, onLook }} found={step.key === at} />
       ))}
     </dl>
+  );
+}
+
+interface LineProps {
+  step: Step;
+  found: boolean;
+  onFollow?: ((source: string) => void) | undefined;
+  onLook?: ((index: number) => void) | undefined;
+}
+
+function Line({ step, found, onFollow, onLook }: LineProps) {
+  const line = useRef<HTMLDivElement>(null);
+  const reading = READING.exec(step.key)?.[1];
+  useEffect(() => {
+    if (found) line.current?.scrollIntoView({ block: "nearest" });
+  }, [found]);
+  return (
+    <div ref={line} data-found={found}>
+      <dt>
+        {step.label}
+        {onLook && reading && (
+          <Button type="link" size="small" onClick={() => onLook(Number(reading) - 1)}>
+            on the scales
+          </Button>
+        )}
+      </dt>
+      <dd>
+        <Pieces line={step.spans} onFollow={onFollow} />
+      </dd>
+    </div>
   );
 }

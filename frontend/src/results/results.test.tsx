@@ -1,11 +1,24 @@
-import { cleanup, screen } from "@testing-library/react";
-import { afterEach, describe, expect, it } from "vitest";
+import { cleanup, fireEvent, screen } from "@testing-library/react";
+import { afterEach, describe, expect, it, vi } from "vitest";
 
+import type { Span, Step } from "../api";
 import { quantity, show } from "../tests/fixtures";
+import { BudgetBars } from "./Budget";
+import { Compare, ComparedWords } from "./Compare";
 import { ResultPanel } from "./ResultPanel";
 import { Working } from "./Working";
 
 afterEach(cleanup);
+
+/** A piece of text in a line of working. */
+const text = (words: string, tint: Span["tint"] = "plain", source = ""): Span => ({
+  form: "text",
+  text: words,
+  tint,
+  source,
+  first: [],
+  second: [],
+});
 
 const RESULT = {
   count: 4,
@@ -59,13 +72,99 @@ describe("the result", () => {
 
 describe("the working", () => {
   it("keeps hue and underline of every part", () => {
-    const spans = [
-      { text: "6", tint: "main" as const },
-      { text: " + ", tint: "plain" as const },
-      { text: "3 × 0.05", tint: "fine" as const },
-    ];
-    show(<Working steps={[{ label: "reading 1", spans }]} />);
+    const spans = [text("6", "main"), text(" + "), text("3 × 0.05", "fine")];
+    show(<Working steps={[{ key: "reading-1", group: "reading", label: "reading 1", spans }]} />);
     expect(screen.getByText("6").className).toBe("part-main mark-main");
     expect(screen.getByText("3 × 0.05").className).toBe("part-fine mark-fine");
+  });
+
+  it("sets fractions, roots and powers, and numbers lead to where they come from", () => {
+    const followed: string[] = [];
+    const squared: Span = {
+      ...text(""),
+      form: "power",
+      first: [text("0.1", "plain", "part-reading")],
+      second: [text("2")],
+    };
+    const root: Span = { ...text(""), form: "root", first: [squared] };
+    const over: Span = { ...text(""), form: "over", first: [root], second: [text("3")] };
+    const steps: Step[] = [
+      {
+        key: "uncertainty",
+        group: "result",
+        label: "uncertainty",
+        spans: [over, text("0.03", "result", "mean")],
+      },
+    ];
+    const { container } = show(
+      <Working steps={steps} at="uncertainty" onFollow={(source) => followed.push(source)} />,
+    );
+    expect(container.querySelector("math > mfrac msqrt msup")?.textContent).toBe("0.12");
+    fireEvent.click(screen.getByText("0.1"));
+    fireEvent.keyDown(screen.getByText("0.1"), { key: "Enter" });
+    fireEvent.click(screen.getByText("0.03"));
+    expect(followed).toEqual(["part-reading", "part-reading", "mean"]);
+    expect(container.querySelector("[data-found='true']")?.textContent).toContain("uncertainty");
+  });
+
+  it("shows a reading on the scales", () => {
+    const look = vi.fn();
+    const steps: Step[] = [{ key: "reading-3", group: "reading", label: "reading 3", spans: [] }];
+    show(<Working steps={steps} onLook={look} />);
+    fireEvent.click(screen.getByText("on the scales"));
+    expect(look).toHaveBeenCalledWith(2);
+  });
+});
+
+describe("the budget", () => {
+  it("draws what lost hollow and says what would help", () => {
+    const shares = [
+      { label: "scatter", size: "0.50 mm", percent: 100, lost: false },
+      { label: "reading limit", size: "0.025 mm", percent: 0, lost: true },
+    ];
+    const { container } = show(
+      <BudgetBars budget={{ shares, sentences: ["Look for its cause."] }} />,
+    );
+    const rows = [...container.querySelectorAll("li")];
+    expect(rows.map((row) => row.textContent)).toEqual([
+      "scatter100 %0.50 mm",
+      "reading limit0 %0.025 mm",
+    ]);
+    expect(rows[1]?.dataset.lost).toBe("true");
+    expect(screen.getByText("Look for its cause.")).toBeTruthy();
+  });
+});
+
+describe("a comparison", () => {
+  const compared = {
+    quantity: null,
+    value: "6.3",
+    uncertainty: "0.1",
+    unit: "mm",
+    with: "(6.3 ± 0.1) mm",
+    sentences: ["It is exactly that."],
+  };
+
+  it("says how far the two are apart, and begins again from what was typed", () => {
+    const onCompare = vi.fn();
+    show(
+      <>
+        <ComparedWords compared={compared} />
+        <Compare compared={compared} unit="mm" others={[]} onCompare={onCompare} />
+      </>,
+    );
+    expect(screen.getByText("Beside (6.3 ± 0.1) mm")).toBeTruthy();
+    fireEvent.click(screen.getByText("Compare with something else"));
+    fireEvent.change(screen.getByLabelText("expected value"), { target: { value: "6.4" } });
+    fireEvent.click(screen.getByRole("button", { name: "Compare" }));
+    expect(onCompare).toHaveBeenCalledWith({ value: "6.4", uncertainty: "0.1", unit: "mm" });
+  });
+
+  it("can be taken away", () => {
+    const onCompare = vi.fn();
+    show(<Compare compared={compared} unit="mm" others={[]} onCompare={onCompare} />);
+    fireEvent.click(screen.getByText("Compare with something else"));
+    fireEvent.click(screen.getByText("Compare no more"));
+    expect(onCompare).toHaveBeenCalledWith(null);
   });
 });

@@ -3,6 +3,7 @@ import type { ReactNode } from "react";
 
 import { useChangeSettings, useConventions, useSettingsQuery, type Settings } from "../api";
 import { useChosen, useShow, type Chosen } from "../app/settings";
+import { OwnConventions } from "./OwnConventions";
 import "./settings.css";
 
 /** What is chosen once for the notebook. */
@@ -52,6 +53,7 @@ export function SettingsPage() {
           />
         </Choice>
       </div>
+      <OwnConventions />
     </div>
   );
 }

@@ -144,6 +144,8 @@ export function quantity(some: Partial<Quantity>): Quantity {
     unit: "mm",
     face: "outside",
     items: 1,
+    budget: { shares: [], sentences: [] },
+    compared: null,
     divide_by: 1,
     arc: "shorter",
     sort: "single",

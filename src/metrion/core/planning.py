@@ -122,7 +122,7 @@ def _misfit(instrument: Instrument, size: Fraction) -> str:
         return ""
     side = "larger" if size > highest else "smaller"
     return (
-        f"{instrument.with_unit(size)} is {side} than what it takes: "
+        f"{_about(instrument, size)} is {side} than what it takes: "
         f"{to_text(lowest)} to {instrument.with_unit(highest)}."
     )
 
@@ -187,19 +187,24 @@ def _stack(
     together = items * size
     if instrument.range and together > instrument.range[1]:
         return 0, (
-            f"It would take {items} alike in one stack, {instrument.with_unit(together)}: "
+            f"It would take {items} alike in one stack, about {_about(instrument, together)}: "
             f"more than the {instrument.with_unit(instrument.range[1])} it takes."
         )
     if items > MOST_ITEMS:
         return 0, f"It would take {items} alike in one stack: too many to hold together well."
     return items, (
-        f"{items} alike in one stack, about {instrument.with_unit(together)}, bring it to "
+        f"{items} alike in one stack, about {_about(instrument, together)}, bring it to "
         f"±{_n(instrument, one / items)} each: value and uncertainty are divided by {items}."
     )
 
 
 def _n(instrument: Instrument, size: Fraction) -> str:
     return two_figures(size, instrument.unit)
+
+
+def _about(instrument: Instrument, size: Fraction) -> str:
+    """A size that is only roughly known, to three figures."""
+    return f"{float(size):.3g} {instrument.unit}"
 
 
 def _percent(percent: Fraction) -> str:

@@ -52,6 +52,9 @@ def phrases(convention: Convention) -> dict[str, str]:
         "combine": _COMBINE[Combine.QUADRATURE if standard else convention.combine],
         "coverage": _coverage(convention),
         "digits": _DIGITS[convention.digits],
+        "estimate": (
+            "estimates tenths between two lines" if convention.estimate else "takes whole lines"
+        ),
     }
 
 

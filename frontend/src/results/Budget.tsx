@@ -1,0 +1,27 @@
+import type { Budget } from "../api";
+import { useShow } from "../app/settings";
+
+/** The parts of an uncertainty as bars; one that lost to a larger one is hollow. */
+export function BudgetBars({ budget }: { budget: Budget }) {
+  const show = useShow();
+  if (budget.shares.length === 0) return null;
+  return (
+    <section className="budget" aria-label="what the uncertainty is made of">
+      <ul>
+        {budget.shares.map(({ label, size, percent, lost }) => (
+          <li key={label} data-lost={lost}>
+            <span>{show(label)}</span>
+            <span className="budget-track">
+              <span style={{ width: lost ? "100%" : `${percent.toFixed(2)}%` }} />
+            </span>
+            <span className="budget-figure">{Math.round(percent)} %</span>
+            <span className="budget-figure quiet">{show(size)}</span>
+          </li>
+        ))}
+      </ul>
+      {budget.sentences.map((sentence) => (
+        <p key={sentence}>{show(sentence)}</p>
+      ))}
+    </section>
+  );
+}

@@ -1,0 +1,84 @@
+import { createElement, type KeyboardEvent, type ReactNode } from "react";
+
+import type { Span } from "../api";
+import { useShow } from "../app/settings";
+
+interface Props {
+  line: Span[];
+  /** Leads to the line that a number comes from; without it, numbers are plain. */
+  onFollow?: ((source: string) => void) | undefined;
+}
+
+/** The elements of MathML in which each form is set. */
+const ELEMENTS = { over: "mfrac", root: "msqrt", power: "msup" } as const;
+
+/** A line of a working: text, and mathematics set as such. */
+export function Pieces({ line, onFollow }: Props) {
+  return line.map((span, place) =>
+    span.form === "text" ? (
+      <Text key={place} {...{ span, onFollow }} />
+    ) : (
+      <span key={place} className="mathematics">
+        {createElement("math", { displaystyle: "true" }, <Set {...{ span, onFollow }} />)}
+      </span>
+    ),
+  );
+}
+
+interface PieceProps {
+  span: Span;
+  onFollow?: ((source: string) => void) | undefined;
+}
+
+const classOf = ({ tint }: Span) => (tint === "plain" ? undefined : `part-${tint} mark-${tint}`);
+
+function Text({ span, onFollow }: PieceProps) {
+  const show = useShow();
+  const text = show(span.text);
+  if (!span.source || !onFollow) return <span className={classOf(span)}>{text}</span>;
+  return (
+    <button
+      type="button"
+      className={["follow", classOf(span)].join(" ")}
+      title="Where this comes from"
+      onClick={() => onFollow(span.source)}
+    >
+      {text}
+    </button>
+  );
+}
+
+/** A piece inside mathematics. */
+function Set({ span, onFollow }: PieceProps): ReactNode {
+  const show = useShow();
+  if (span.form === "text") {
+    const follows = span.source !== "" && onFollow !== undefined;
+    const follow = () => onFollow?.(span.source);
+    return createElement(
+      "mtext",
+      {
+        className: [follows ? "follow" : "", classOf(span) ?? ""].join(" ").trim(),
+        ...(follows
+          ? {
+              role: "button",
+              tabIndex: 0,
+              onClick: follow,
+              onKeyDown: (event: KeyboardEvent) => {
+                if (event.key === "Enter" || event.key === " ") follow();
+              },
+            }
+          : {}),
+      },
+      // Blanks at the ends of a text would be dropped.
+      show(span.text).replaceAll(" ", "\u00a0"),
+    );
+  }
+  const row = (line: Span[]) =>
+    createElement(
+      "mrow",
+      null,
+      line.map((piece, place) => <Set key={place} span={piece} onFollow={onFollow} />),
+    );
+  const parts = span.form === "root" ? [span.first] : [span.first, span.second];
+  return createElement(ELEMENTS[span.form], null, ...parts.map(row));
+}

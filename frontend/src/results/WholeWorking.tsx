@@ -1,0 +1,36 @@
+import { Drawer } from "antd";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+
+import type { Step } from "../api";
+import { Working } from "./Working";
+
+interface Props {
+  title: string;
+  steps: Step[];
+  /** The line to begin at; "" for the first. */
+  at: string;
+  onLook?: ((index: number) => void) | undefined;
+  /** The sheet whose quantities an input may lead to. */
+  sheet: string;
+  onClose: () => void;
+}
+
+const QUANTITY = "quantity:";
+
+/** The whole working: a number that is clicked leads to the line it comes from. */
+export function WholeWorking({ title, steps, at: begun, onLook, sheet, onClose }: Props) {
+  const [at, setAt] = useState(begun);
+  const go = useNavigate();
+  function follow(source: string) {
+    if (source.startsWith(QUANTITY))
+      void go(`/sheets/${sheet}/quantities/${source.slice(QUANTITY.length)}`);
+    else setAt(source);
+  }
+  return (
+    <Drawer open title={`Working: ${title}`} size="large" onClose={onClose}>
+      <p className="quiet">Click a number to see where it comes from.</p>
+      <Working {...{ steps, at, onLook }} onFollow={follow} />
+    </Drawer>
+  );
+}

@@ -1,0 +1,201 @@
+import { Alert, Button, Input, Modal, Segmented, Switch } from "antd";
+import { useState, type ReactNode } from "react";
+
+import {
+  ApiError,
+  useDescribedConvention,
+  useKeepConvention,
+  type Convention,
+  type Schemas,
+} from "../api";
+import { useShow } from "../app/settings";
+
+type Fields = Schemas["ConventionFields"];
+
+interface Props {
+  /** The one to be changed; null for a new one. */
+  convention: Convention | null;
+  onClose: () => void;
+}
+
+const BEGUN: Fields = {
+  name: "",
+  family: "limit",
+  reading_limit: "1/2",
+  zero_look: true,
+  digits: 1,
+  spread: "half-range",
+  combine: "larger",
+  coverage: "1",
+  estimate: false,
+};
+
+/** How a course turns limits and scatter into one uncertainty, sentence by sentence. */
+export function ConventionDialog({ convention, onClose }: Props) {
+  return (
+    <Modal
+      open
+      title={convention ? "Change the convention" : "A convention of your own"}
+      width={760}
+      footer={null}
+      onCancel={onClose}
+    >
+      <ConventionForm {...{ convention, onClose }} />
+    </Modal>
+  );
+}
+
+/** The fields that a family has: what belongs to the other is left out. */
+function fieldsOf(draft: Fields): Fields {
+  const { spread, combine, coverage, ...both } = draft;
+  return draft.family === "limit"
+    ? { ...both, spread: spread ?? "half-range", combine: combine ?? "larger" }
+    : { ...both, coverage: (coverage ?? "1").replace(",", ".").replace(/\s+/g, "") };
+}
+
+function ConventionForm({ convention, onClose }: Props) {
+  const show = useShow();
+  const keep = useKeepConvention();
+  const [draft, setDraft] = useState<Fields>({ ...BEGUN, ...convention?.record });
+  const set = (some: Partial<Fields>) => setDraft({ ...draft, ...some });
+  const record = fieldsOf({ ...draft, reading_limit: draft.reading_limit.replace(",", ".") });
+  const { data: described, error } = useDescribedConvention({
+    ...record,
+    name: record.name.trim() || "Yours",
+  });
+  const limits = draft.family === "limit";
+  return (
+    <form
+      className="convention-form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        keep.mutate({ id: convention?.id ?? null, record }, { onSuccess: onClose });
+      }}
+    >
+      <Row label="Its name">
+        <Input
+          aria-label="Its name"
+          autoFocus
+          maxLength={200}
+          value={draft.name}
+          placeholder="First-year course"
+          onChange={(event) => set({ name: event.target.value })}
+        />
+      </Row>
+      <Row label="The result is given as">
+        <Segmented<Fields["family"]>
+          value={draft.family}
+          onChange={(family) => set({ family })}
+          options={[
+            { value: "limit", label: "a limit of error" },
+            { value: "standard", label: "a standard uncertainty" },
+          ]}
+        />
+      </Row>
+      <Row label="One look may be off by">
+        <Input
+          aria-label="One look may be off by"
+          className="convention-short"
+          value={draft.reading_limit}
+          onChange={(event) => set({ reading_limit: event.target.value })}
+        />
+        least counts
+      </Row>
+      <Row label="The look at the zero counts as well">
+        <Switch
+          aria-label="The look at the zero counts as well"
+          checked={draft.zero_look}
+          onChange={(on) => set({ zero_look: on })}
+        />
+      </Row>
+      {limits ? (
+        <LimitRows draft={draft} set={set} />
+      ) : (
+        <Row label="Multiplied by, or widened to cover">
+          <Input
+            aria-label="Multiplied by, or widened to cover"
+            className="convention-short"
+            value={draft.coverage ?? ""}
+            placeholder="2 or 95%"
+            onChange={(event) => set({ coverage: event.target.value })}
+          />
+          a factor like 2, or a percentage like 95%
+        </Row>
+      )}
+      <Row label="Figures of the uncertainty">
+        <Segmented
+          value={String(draft.digits)}
+          onChange={(digits) => set({ digits: digits === "1-or-2" ? digits : Number(digits) })}
+          options={[
+            { value: "1", label: "one" },
+            { value: "2", label: "two" },
+            { value: "1-or-2", label: "two when the first is 1" },
+          ]}
+        />
+      </Row>
+      <Row label="Tenths between two lines are estimated">
+        <Switch
+          aria-label="Tenths between two lines are estimated"
+          checked={draft.estimate ?? false}
+          onChange={(on) => set({ estimate: on })}
+        />
+      </Row>
+      <p className="convention-said">{described && show(described.words.join(" "))}</p>
+      {(keep.error ?? error) && <Alert type="error" title={told(keep.error ?? error)} />}
+      <div className="page-acts">
+        <Button
+          type="primary"
+          htmlType="submit"
+          loading={keep.isPending}
+          disabled={draft.name.trim() === "" || error !== null}
+        >
+          Keep it
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+function told(problem: Error | null): string {
+  const faults = problem instanceof ApiError ? problem.faults : [];
+  return faults.map(({ message }) => message).join("; ") || (problem?.message ?? "");
+}
+
+function LimitRows({ draft, set }: { draft: Fields; set: (some: Partial<Fields>) => void }) {
+  return (
+    <>
+      <Row label="The scatter is taken as">
+        <Segmented<NonNullable<Fields["spread"]>>
+          value={draft.spread ?? "half-range"}
+          onChange={(spread) => set({ spread })}
+          options={[
+            { value: "half-range", label: "half the range" },
+            { value: "mean-deviation", label: "mean deviation" },
+            { value: "standard-error", label: "standard error" },
+            { value: "none", label: "left out" },
+          ]}
+        />
+      </Row>
+      <Row label="Limit and scatter">
+        <Segmented<NonNullable<Fields["combine"]>>
+          value={draft.combine ?? "larger"}
+          onChange={(combine) => set({ combine })}
+          options={[
+            { value: "larger", label: "the larger counts" },
+            { value: "sum", label: "add" },
+            { value: "quadrature", label: "add as squares" },
+          ]}
+        />
+      </Row>
+    </>
+  );
+}
+
+function Row({ label, children }: { label: string; children: ReactNode }) {
+  return (
+    <div className="convention-row">
+      <span>{label}</span>
+      <span>{children}</span>
+    </div>
+  );
+}
