@@ -30,6 +30,7 @@ def test_a_school_is_described_in_sentences() -> None:
         "Lets the larger of limit and scatter count.",
         "Gives limits that the value should lie within.",
         "Gives the uncertainty with one figure.",
+        "Takes whole lines.",
     )
 
 
