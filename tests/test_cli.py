@@ -124,3 +124,23 @@ def test_the_demo_keeps_apart_from_a_users_data(tmp_path: Path) -> None:
     assert "Two-line kite, spare parts" in titles
     assert (tmp_path / "metrion.sqlite").read_bytes() == b"a user's data"
     assert (tmp_path / "demo" / "metrion.sqlite").exists()
+
+
+def test_the_table_is_printed_instead(good: str) -> None:
+    done = run("reduce", good, "--csv")
+    assert (done.returncode, done.stderr) == (0, b"")
+    assert done.stdout.startswith(b"measurement,name,instrument,unit,place,main,fine,observed,")
+    assert done.stdout.endswith(b"\r\n")
+    assert b"\r\r" not in done.stdout
+
+
+def test_a_broken_file_has_no_table(broken: str) -> None:
+    done = run("reduce", "--csv", broken)
+    assert (done.returncode, done.stdout) == (2, b"")
+    assert len(done.stderr.splitlines()) == 2
+
+
+def test_the_table_takes_one_file(good: str) -> None:
+    done = run("reduce", "--csv", good, good)
+    assert (done.returncode, done.stdout) == (2, b"")
+    assert b"--csv takes one FILE" in done.stderr

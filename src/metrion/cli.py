@@ -6,17 +6,19 @@ import logging
 import os
 import socket
 import sys
+from collections.abc import Callable
 from pathlib import Path
 from typing import NoReturn
 
 import click
 
 from metrion import __version__
-from metrion.core.logbook import reduce_logbook
+from metrion.core.logbook import Logbook, reduce_logbook
 from metrion.formats.faults import Fault, Refused
 from metrion.formats.logbook import read_logbook
 from metrion.formats.results import results_document
 from metrion.formats.strict_json import write_json
+from metrion.formats.table import observation_table
 
 DEFAULT_PORT = 8321
 _FAULTY = 2
@@ -31,27 +33,40 @@ def main() -> None:
 
 @main.command()
 @click.argument("files", nargs=-1, required=True, metavar="FILE...")
-def reduce(files: tuple[str, ...]) -> None:
+@click.option("--csv", "as_csv", is_flag=True, help="Print the table of observations instead.")
+def reduce(files: tuple[str, ...], as_csv: bool) -> None:
     """Work logbook FILEs out and print the results as JSON ("-" reads standard input).
 
     Several FILEs give one line of JSON each. The exit status is 2 if a file has faults.
     """
+    if as_csv and len(files) > 1:
+        raise click.UsageError("--csv takes one FILE.")
     if len(files) == 1:
-        _reduce_one(files[0])
+        written: Callable[[Logbook], str] = _table if as_csv else _results
+        _reduce_one(files[0], written)
         return
     in_order = [_reduce_line(name) for name in files]
     if not all(in_order):
         sys.exit(_FAULTY)
 
 
-def _reduce_one(name: str) -> None:
+def _reduce_one(name: str, written: Callable[[Logbook], str]) -> None:
     try:
-        text = write_json(_worked_out(name))
+        text = written(read_logbook(_content(name)))
     except Refused as refused:
         for fault in refused.faults:
             click.echo(_one_line(fault), err=True)
         sys.exit(_FAULTY)
-    click.echo(text)
+    # As bytes, so that the ends of lines stay what they are on every system.
+    click.get_binary_stream("stdout").write(text.encode())
+
+
+def _results(logbook: Logbook) -> str:
+    return write_json(results_document(reduce_logbook(logbook))) + "\n"
+
+
+def _table(logbook: Logbook) -> str:
+    return observation_table(logbook.measurements)
 
 
 def _one_line(fault: Fault) -> str:
@@ -61,17 +76,14 @@ def _one_line(fault: Fault) -> str:
 def _reduce_line(name: str) -> bool:
     """Print one line for a file; whether it was in order."""
     try:
-        document, whole = _worked_out(name), True
+        worked = reduce_logbook(read_logbook(_content(name)))
+        document, whole = results_document(worked), True
     except Refused as refused:
         faults = [{"pointer": f.pointer, "message": f.message} for f in refused.faults]
         document = {"format": "metrion-faults", "version": 1, "file": name, "faults": faults}
         whole = False
     click.echo(write_json(document, indent=None))
     return whole
-
-
-def _worked_out(name: str) -> dict[str, object]:
-    return results_document(reduce_logbook(read_logbook(_content(name))))
 
 
 def _content(name: str) -> bytes:

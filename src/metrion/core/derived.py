@@ -112,7 +112,7 @@ class SharedZero:
     @property
     def words(self) -> str:
         """What that means, in a sentence."""
-        names = " and ".join(measurement.name for measurement in self.measurements)
+        names = " and ".join(measurement.label for measurement in self.measurements)
         together = f"{names} were corrected by the same zero"
         if self.share == 0:
             return f"{together}: its error cancels here."
@@ -156,9 +156,9 @@ def _shares(
         measured[given.id] = (given, before + _share(derived, symbol, given, found))
     for measurement, share in measured.values():
         for part in measurement_parts(measurement, derived.convention):
-            yield replace(part, of=measurement.name).scaled(share)
+            yield replace(part, of=measurement.label).scaled(share)
     for holders, share in _zero_shares(derived, used, found):
-        first, names = holders[0], " and ".join(holder.name for holder in holders)
+        first, names = holders[0], " and ".join(holder.label for holder in holders)
         for part in zero_parts(first.instrument, derived.convention, first.effective_checks):
             yield replace(part, of=names).scaled(share)
 

@@ -27,7 +27,7 @@ class Measurement:
 
     Attributes:
         id: its id in the logbook.
-        name: what was measured.
+        name: what was measured; may be empty.
         instrument: the tool.
         convention: the school that states its uncertainty.
         observations: what was observed, in order.
@@ -57,6 +57,11 @@ class Measurement:
         if self.observations:
             return self.observations[0].sort
         return Sort.PAIR if self.instrument.kind is Kind.ANGULAR else Sort.SINGLE
+
+    @property
+    def label(self) -> str:
+        """Its name, or its id where it has none."""
+        return self.name or self.id
 
     @property
     def divisor(self) -> int:

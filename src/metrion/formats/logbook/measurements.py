@@ -34,7 +34,7 @@ def parse_measurement(fields: Fields, known: Known) -> Measurement | None:
         return None
     return Measurement(
         key,
-        name or key,
+        name or "",
         instrument,
         convention,
         tuple(observation for _, _, observation in observations if observation),

@@ -56,7 +56,7 @@ def _input(symbol: str, given: Measurement | TypedValue) -> Step:
         return Step(f"input-{symbol}", symbol, (Span(text),), Group.READING)
     rounded = reduce_measurement(given).rounded
     text = true_minus(rounded.text) if rounded else "no reading yet"
-    spans = (Span(text, Tint.RESULT, f"quantity:{given.id}"), Span(f", {given.name}"))
+    spans = (Span(text, Tint.RESULT, f"quantity:{given.id}"), Span(f", {given.label}"))
     return Step(f"input-{symbol}", symbol, spans, Group.READING)
 
 

@@ -51,7 +51,7 @@ def comparison_view(
     }
     if "quantity" in given and other is None:
         return {**view, "with": "", "sentences": ["What it was compared with is gone."]}
-    with_words = other.name if other else "({value} ± {uncertainty}) {unit}".format(**view)
+    with_words = other.label if other else "({value} ± {uncertainty}) {unit}".format(**view)
     try:
         found = _compared(own, other or _typed(view))
     except MetrionError as error:

@@ -45,7 +45,7 @@ def derived_view(found: DerivedResult, entry: Kept) -> dict[str, Any]:
 def _input_view(symbol: str, given: Measurement | TypedValue, record: Any) -> dict[str, Any]:
     if isinstance(given, Measurement):
         typed: dict[str, Any] = dict.fromkeys(_TYPED)
-        return {"symbol": symbol, "quantity": given.id, **typed, "words": given.name}
+        return {"symbol": symbol, "quantity": given.id, **typed, "words": given.label}
     typed = {name: record[name] for name in _TYPED}
     words = "({value} ± {uncertainty}) {unit}".format(**typed)
     return {"symbol": symbol, "quantity": None, **typed, "words": shown(words)}

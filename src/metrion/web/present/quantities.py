@@ -41,7 +41,7 @@ def quantity_view(
     return {
         "id": measurement.id,
         "version": entry.version,
-        "name": measurement.name,
+        "name": measurement.label,
         "symbol": measurement.symbol,
         "instrument": instrument.id,
         "unit": instrument.unit,

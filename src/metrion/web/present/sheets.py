@@ -64,7 +64,7 @@ def sheet_summary(worked: Worked) -> dict[str, Any]:
         "results": [
             {
                 "id": entry.id,
-                "name": reviewed.result.measurement.name,
+                "name": reviewed.result.measurement.label,
                 "symbol": reviewed.result.measurement.symbol,
                 "open_looks": open_looks(reviewed, entry, readings[entry.id]),
                 **result_view(reviewed.result),

@@ -1,0 +1,65 @@
+"""The table of observations as CSV: one row each, as the contract fixes it."""
+
+from __future__ import annotations
+
+import csv
+from collections.abc import Iterable, Iterator
+from fractions import Fraction
+from io import StringIO
+
+from metrion.core.measurements import Measurement
+from metrion.core.numbers import to_text
+from metrion.core.observations import Observation, Sort
+
+COLUMNS = (
+    "measurement", "name", "instrument", "unit", "place", "main", "fine", "observed",
+    "zero_error", "corrected", "excluded",
+)  # fmt: skip
+_RUN_BY_SPREADSHEETS = ("=", "+", "-", "@", "\t", "\r")
+
+
+def observation_table(measurements: Iterable[Measurement]) -> str:
+    """Every observation in the order of the file; lines end with CRLF."""
+    text = StringIO()
+    writer = csv.writer(text, lineterminator="\r\n")
+    writer.writerow(COLUMNS)
+    for measurement in measurements:
+        writer.writerows(_rows(measurement))
+    return text.getvalue()
+
+
+def harmless(text: str) -> str:
+    """A text that no spreadsheet takes for a formula.
+
+    >>> harmless("-1 / 5"), harmless("end A")
+    ("'-1 / 5", 'end A')
+    """
+    return f"'{text}" if text.startswith(_RUN_BY_SPREADSHEETS) else text
+
+
+def _rows(measurement: Measurement) -> Iterator[list[str]]:
+    instrument = measurement.instrument
+    head = [harmless(t) for t in (measurement.id, measurement.name, instrument.id, instrument.unit)]
+    zero = to_text(measurement.zero_error)
+    for observation, observed, corrected in zip(
+        measurement.observations, measurement.observed, measurement.corrected, strict=True
+    ):
+        yield [
+            *head,
+            harmless(observation.place),
+            *_figures(measurement, observation),
+            to_text(observed),
+            zero,
+            to_text(corrected),
+            harmless(observation.excluded),
+        ]
+
+
+def _figures(measurement: Measurement, observation: Observation) -> tuple[str, str]:
+    """Main mark and line: numbers, or of a pair the text of both positions."""
+    looks = observation.looks[:2]
+    mains = [measurement.instrument.main_text(look.main) for look in looks]
+    lines = [to_text(Fraction(look.line)) for look in looks]
+    if observation.sort is Sort.SINGLE:
+        return mains[0], lines[0]
+    return harmless(" / ".join(mains)), harmless(" / ".join(lines))
