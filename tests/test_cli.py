@@ -144,3 +144,46 @@ def test_the_table_takes_one_file(good: str) -> None:
     done = run("reduce", "--csv", good, good)
     assert (done.returncode, done.stdout) == (2, b"")
     assert b"--csv takes one FILE" in done.stderr
+
+
+def test_a_notebook_goes_out_and_comes_in_and_is_the_same_file(tmp_path: Path) -> None:
+    from metrion.demo import prepare
+
+    here, there = tmp_path / "here", tmp_path / "there"
+    prepare(here)
+    packed = tmp_path / "all.zip"
+    assert run("export", "--data", str(here), "--to", str(packed)).returncode == 0
+    done = run("import", str(packed), "--data", str(there))
+    assert (done.returncode, done.stdout.count(b"a new sheet")) == (0, 5)
+    again = run("import", "-", "--data", str(there), stdin=packed.read_bytes())
+    assert again.stdout.count(b"here already") == 5
+    assert run("export", "--data", str(there)).stdout == packed.read_bytes()
+
+
+def test_one_sheet_goes_out_as_its_logbook_and_replaces_what_differs(tmp_path: Path) -> None:
+    from metrion.demo import prepare
+
+    prepare(tmp_path)
+    data = ["--data", str(tmp_path)]
+    one = run("export", *data, "--sheet", "sail-film").stdout
+    document = json.loads(one)
+    assert document["format"] == "metrion-logbook"
+    document["written_by"] = "somebody else"
+    changed = json.dumps(document).encode()
+    assert b"a new sheet" in run("import", "-", *data, stdin=changed).stdout
+    assert b"here already" in run("import", "-", *data, stdin=changed).stdout
+    document["measurements"][0]["name"] = "Film"
+    replaced = run("import", "-", "--replace", *data, stdin=json.dumps(document).encode())
+    assert b"replaced" in replaced.stdout
+
+
+def test_a_broken_file_is_not_imported(broken: str, tmp_path: Path) -> None:
+    data = tmp_path / "data"
+    done = run("import", broken, "--data", str(data))
+    assert (done.returncode, done.stdout) == (2, b"")
+    assert len(done.stderr.splitlines()) == 2
+    assert run("import", str(tmp_path / "nothing"), "--data", str(data)).returncode == 2
+    assert (
+        run("export", "--data", str(data), "--sheet", "x").stderr
+        == b"there is no sheet \xe2\x80\x9cx\xe2\x80\x9d here.\n"
+    )

@@ -1,4 +1,4 @@
-"""The command line: ``metrion reduce``, ``metrion serve``, ``metrion demo``."""
+"""The command line: ``metrion reduce``, ``import``, ``export``, ``serve``, ``demo``."""
 
 from __future__ import annotations
 
@@ -58,7 +58,7 @@ def _reduce_one(name: str, written: Callable[[Logbook], str]) -> None:
             click.echo(_one_line(fault), err=True)
         sys.exit(_FAULTY)
     # As bytes, so that the ends of lines stay what they are on every system.
-    click.get_binary_stream("stdout").write(text.encode())
+    sys.stdout.buffer.write(text.encode())
 
 
 def _results(logbook: Logbook) -> str:
@@ -94,6 +94,10 @@ def _content(name: str) -> bytes:
         raise Refused([Fault("", f"{name} cannot be read: {reason}")]) from None
 
 
+_own_data = click.option(
+    "--data", envvar="METRION_DATA", type=click.Path(path_type=Path),
+    help="Data folder (METRION_DATA); by default one below your home folder.",
+)  # fmt: skip
 _host = click.option("--host", default="127.0.0.1", show_default=True, help="Address to listen on.")
 _port = click.option(
     "--port", default=DEFAULT_PORT, show_default=True, envvar="METRION_PORT",
@@ -102,10 +106,7 @@ _port = click.option(
 
 
 @main.command()
-@click.option(
-    "--data", envvar="METRION_DATA", type=click.Path(path_type=Path),
-    help="Data folder (METRION_DATA); by default one below your home folder.",
-)  # fmt: skip
+@_own_data
 @_host
 @_port
 def serve(data: Path | None, host: str, port: int) -> None:
@@ -128,6 +129,76 @@ def demo(data: Path | None, fresh: bool, host: str, port: int) -> None:
     folder = data / "demo" if data else _home("metrion-demo")
     prepare(folder, fresh=fresh)
     _serve(folder, host, port)
+
+
+@main.command(name="import")
+@click.argument("file")
+@_own_data
+@click.option("--replace", is_flag=True, help="Replace a sheet that differs; undo takes it back.")
+@click.option("--again", is_flag=True, help="Take in once more what is here already.")
+def import_file(file: str, data: Path | None, replace: bool, again: bool) -> None:
+    """Take a logbook FILE into the notebook, or all of a ZIP ("-" reads standard input).
+
+    What is here already is left; a sheet that differs from one with its name becomes another one.
+    If any file has faults, nothing is stored, and the exit status is 2.
+    """
+    from metrion.store import Store
+    from metrion.store.arrivals import Arrival, Decision, Standing, arrivals, take
+
+    def decided(arrival: Arrival) -> Decision:
+        if arrival.standing is Standing.SAME and not again:
+            return Decision.SKIP
+        differs = arrival.standing is Standing.DIFFERS
+        return Decision.REPLACE if differs and replace else Decision.NEW
+
+    store = Store(data or _home("metrion"))
+    try:
+        with store.writing() as session:
+            found = arrivals(session, _content(file), file)
+            faults = [f"{one.file}: {_one_line(f)}" for one in found for f in one.faults]
+            if faults:
+                click.echo("\n".join(faults), err=True)
+                sys.exit(_FAULTY)
+            for arrival in found:
+                decision = decided(arrival)
+                take(session, arrival, decision)
+                click.echo(f"{arrival.title or arrival.file}: {_DONE[decision]}")
+    except Refused as refused:
+        for fault in refused.faults:
+            click.echo(_one_line(fault), err=True)
+        sys.exit(_FAULTY)
+    finally:
+        store.close()
+
+
+_DONE = {"new": "a new sheet", "replace": "replaced", "skip": "here already"}
+
+
+@main.command()
+@_own_data
+@click.option("--sheet", "wanted", multiple=True, help="Id of a sheet; all without it.")
+@click.option("--to", type=click.Path(path_type=Path), help="File to write; else standard output.")
+def export(data: Path | None, wanted: tuple[str, ...], to: Path | None) -> None:
+    """Write the sheets of the notebook: one as its logbook file, many as a ZIP with a manifest."""
+    from metrion.formats.archive import write_archive
+    from metrion.store import NotHere, Store
+    from metrion.store.documents import filed
+    from metrion.store.sheets import all_sheets, find_sheet
+
+    store = Store(data or _home("metrion"))
+    try:
+        with store.reading() as session:
+            sheets = [find_sheet(session, key) for key in wanted] or all_sheets(session)
+            found = [filed(session, sheet) for sheet in sheets]
+    except NotHere as error:
+        _give_up(f"{error}.")
+    finally:
+        store.close()
+    content = found[0].content if len(found) == 1 else write_archive(found)
+    if to:
+        to.write_bytes(content)
+    else:
+        sys.stdout.buffer.write(content)
 
 
 def _home(name: str) -> Path:

@@ -306,7 +306,7 @@ def test_a_sheet_is_renamed(client: FlaskClient) -> None:
 def test_a_saved_file_loads_elsewhere_with_the_same_numbers(client: FlaskClient, name: str) -> None:
     saved = client.get(f"/api/sheets/{name}/logbook")
     assert "attachment" in saved.headers["Content-Disposition"]
-    loaded = client.post("/api/sheets/import", data=saved.data).json
+    (loaded,) = client.post("/api/arrivals/take?decision=new", data=saved.data).json
     again = client.get(f"/api/sheets/{loaded['id']}/logbook")
     assert again.data == saved.data
     reduced = [
@@ -319,7 +319,7 @@ def test_a_broken_file_is_refused_with_all_its_faults(client: FlaskClient) -> No
     document = json.loads(demo_file("spare-parts"))
     document["version"] = 7
     document["zero_checks"][0]["fine"] = 21
-    answer = client.post("/api/sheets/import", data=json.dumps(document))
+    answer = client.post("/api/arrivals/take", data=json.dumps(document))
     assert answer.status_code == 422
     assert [f["pointer"] for f in answer.json["faults"]] == ["/version", "/zero_checks/0/fine"]
     assert len(client.get("/api/sheets").json["sheets"]) == 5

@@ -55,10 +55,10 @@ def test_records_of_other_programs_do_not_break_the_page(client: FlaskClient, hi
     document = client.get("/api/sheets/spare-parts/logbook").json
     first = document["measurements"][0]["observations"][0]
     first |= {"history": history, "looked_again": history, "approach": 7, "at": "yesterday"}
-    loaded = client.post("/api/sheets/import", json=document)
-    assert loaded.status_code == 201
-    assert spreader(loaded.json)["readings"][0]["approach"] == ""
-    again = client.get(f"/api/sheets/{loaded.json['id']}/logbook").json
+    (loaded,) = client.post("/api/arrivals/take?decision=new", json=document).json
+    sheet = client.get(f"/api/sheets/{loaded['id']}").json
+    assert spreader(sheet)["readings"][0]["approach"] == ""
+    again = client.get(f"/api/sheets/{loaded['id']}/logbook").json
     assert again["measurements"][0]["observations"][0]["history"] == history
 
 

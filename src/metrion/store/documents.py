@@ -8,7 +8,9 @@ from typing import Any
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
+from metrion.formats.archive import Filed
 from metrion.formats.logbook import FORMAT, VERSION
+from metrion.formats.strict_json import write_json
 from metrion.store.models import SECTIONS, Sheet
 from metrion.store.records import Kept, kept
 
@@ -33,3 +35,13 @@ def sheet_document(session: Session, sheet: Sheet) -> dict[str, Any]:
     for measurement in document["measurements"]:
         measurement["observations"] = observations[measurement["id"]]
     return document | sheet.extra
+
+
+def logbook_file(session: Session, sheet: Sheet) -> bytes:
+    """A sheet as its ``metrion-logbook`` file."""
+    return (write_json(sheet_document(session, sheet)) + "\n").encode()
+
+
+def filed(session: Session, sheet: Sheet) -> Filed:
+    """A sheet as it lies in an archive of many."""
+    return Filed(sheet.id, sheet.title, logbook_file(session, sheet))

@@ -53,13 +53,14 @@ def take_in(session: Session, document: Any, key: str | None = None) -> Sheet:
     logbook = parse_logbook(document)
     sheet = add_sheet(session, logbook.title, key)
     sheet.extra = {name: value for name, value in document.items() if name not in _HEAD}
-    for section, entry in _entries_of(document):
+    for section, entry in entries_of(document):
         session.add(new_row(section, sheet.id, entry))
     session.flush()
     return sheet
 
 
-def _entries_of(document: dict[str, Any]) -> Iterator[tuple[str, Kept]]:
+def entries_of(document: dict[str, Any]) -> Iterator[tuple[str, Kept]]:
+    """The entries of a logbook document by section; observations get ids of their own."""
     for section in SECTIONS:
         for position, given in enumerate(document.get(section, ())):
             record = {k: v for k, v in given.items() if k != "observations"}

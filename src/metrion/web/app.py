@@ -9,6 +9,7 @@ from flask import Flask
 from metrion import __version__
 from metrion.store import Store
 from metrion.web import (
+    arrivals,
     board,
     conventions,
     desk,
@@ -26,7 +27,8 @@ from metrion.web.guard import keep_to_this_host
 from metrion.web.notebook import Notebook
 
 RESOURCES = (
-    sheets, entries, tools, instruments, desk, board, conventions, planner, words, settings,
+    sheets, arrivals, entries, tools, instruments, desk, board, conventions, planner, words,
+    settings,
 )  # fmt: skip
 _LARGEST_BODY = 64 * 1024 * 1024
 

@@ -2,20 +2,19 @@
 
 from __future__ import annotations
 
-import re
 from collections.abc import Callable
 from datetime import UTC, datetime
 from typing import Any
 
-from flask import Response, request
+from flask import Response
 from flask_smorest import Blueprint
 from sqlalchemy.orm import Session
 
-from metrion.formats.strict_json import read_json, write_json
+from metrion.formats.archive import file_name
 from metrion.store.commands import redo, undo
-from metrion.store.documents import sheet_document
+from metrion.store.documents import logbook_file
 from metrion.store.models import Sheet
-from metrion.store.sheets import add_sheet, all_sheets, find_sheet, take_in
+from metrion.store.sheets import add_sheet, all_sheets, find_sheet
 from metrion.web.notebook import Worked, notebook
 from metrion.web.present import sheet_summary, sheet_view
 from metrion.web.schemas import (
@@ -57,16 +56,6 @@ def create_sheet(body: dict[str, Any]) -> dict[str, Any]:
     """A new, empty sheet. 409 if its id is taken."""
     with notebook().store.writing() as session:
         key = add_sheet(session, body["title"], body.get("id")).id
-    return sheet_view(notebook().sheet(key))
-
-
-@blueprint.post("/import")
-@blueprint.response(201, SheetSchema)
-def import_sheet() -> dict[str, Any]:
-    """A new sheet from a logbook file, sent as the body. 422 with all faults of the file."""
-    document = read_json(request.get_data())
-    with notebook().store.writing() as session:
-        key = take_in(session, document).id
     return sheet_view(notebook().sheet(key))
 
 
@@ -133,10 +122,9 @@ def download_logbook(key: str) -> Response:
     """The sheet as a ``metrion-logbook`` file. 404 if there is none."""
     with notebook().store.reading() as session:
         sheet = find_sheet(session, key)
-        text = write_json(sheet_document(session, sheet)) + "\n"
-        name = re.sub(r"[^A-Za-z0-9]+", "-", sheet.title).strip("-").lower() or "sheet"
+        content, name = logbook_file(session, sheet), file_name(sheet.title)
     return Response(
-        text,
+        content,
         mimetype="application/json",
         headers={"Content-Disposition": f'attachment; filename="{name}.metrion.json"'},
     )

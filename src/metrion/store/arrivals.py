@@ -1,0 +1,148 @@
+"""Files that arrive: what is new in them, what is here already, and taking them in."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass, replace
+from enum import StrEnum
+from typing import Any
+
+from sqlalchemy import select
+from sqlalchemy.orm import Session
+
+from metrion.formats.archive import Filed, is_archive, read_archive
+from metrion.formats.faults import Fault, Refused
+from metrion.formats.logbook import parse_logbook
+from metrion.formats.strict_json import read_json, write_json
+from metrion.store.commands import Change, carry_out
+from metrion.store.documents import entries, sheet_document
+from metrion.store.errors import Stale
+from metrion.store.models import SECTIONS, Sheet
+from metrion.store.records import kept
+from metrion.store.sheets import entries_of, find_sheet, new_id, take_in
+
+_SECTIONS = ("instruments", "zero_checks", "conventions", "measurements", "derived")
+
+
+class Standing(StrEnum):
+    """How a file stands to the sheets that are here."""
+
+    NEW = "new"
+    SAME = "same"
+    DIFFERS = "differs"
+    FAULTY = "faulty"
+
+
+class Decision(StrEnum):
+    """What is to be done with a file."""
+
+    NEW = "new"
+    REPLACE = "replace"
+    SKIP = "skip"
+
+
+@dataclass(frozen=True)
+class Arrival:
+    """One logbook that arrived.
+
+    Attributes:
+        file: the name of its file.
+        title: of its sheet.
+        standing: how it stands to the sheets that are here.
+        document: what the file holds; None if it has faults.
+        key: the id its sheet had where it comes from; may be empty.
+        sheet: the sheet here that is the same, or that it can replace.
+        version: of that sheet.
+        faults: what is wrong with the file.
+    """
+
+    file: str
+    title: str
+    standing: Standing
+    document: dict[str, Any] | None = None
+    key: str = ""
+    sheet: str | None = None
+    version: int = 0
+    faults: tuple[Fault, ...] = ()
+
+    @property
+    def usual(self) -> Decision:
+        """What is done with it unless somebody decides otherwise."""
+        return Decision.NEW if self.standing is Standing.NEW else Decision.SKIP
+
+
+def arrivals(session: Session, content: bytes, name: str) -> list[Arrival]:
+    """The logbooks of a file, a single one or a ZIP of many. Nothing is stored.
+
+    Raises:
+        Refused: if it is a ZIP that cannot be understood.
+    """
+    filed = read_archive(content) if is_archive(content) else [Filed("", "", content, name)]
+    return [_arrival(session, one) for one in filed]
+
+
+def _arrival(session: Session, filed: Filed) -> Arrival:
+    try:
+        document = read_json(filed.content)
+        title = parse_logbook(document).title
+    except Refused as refused:
+        title = filed.title or filed.file
+        return Arrival(filed.file, title, Standing.FAULTY, faults=refused.faults)
+    found = Arrival(filed.file, title, Standing.NEW, document, filed.id)
+    wanted = _canonical(document)
+    for sheet in _alike(session, title, filed.id):
+        same = _canonical(sheet_document(session, sheet)) == wanted
+        if same or found.sheet is None:
+            standing = Standing.SAME if same else Standing.DIFFERS
+            found = replace(found, standing=standing, sheet=sheet.id, version=sheet.version)
+        if same:
+            break
+    return found
+
+
+def _alike(session: Session, title: str, key: str) -> list[Sheet]:
+    """The sheets it could be: the one with its id first, then those with its title."""
+    there = select(Sheet).where(Sheet.deleted_at.is_(None))
+    by_title = session.scalars(there.where(Sheet.title == title).order_by(Sheet.id)).all()
+    own = session.scalar(there.where(Sheet.id == key)) if key else None
+    return [*([own] if own else []), *(sheet for sheet in by_title if sheet is not own)]
+
+
+def _canonical(document: dict[str, Any]) -> str:
+    """A document as text that is the same wherever it means the same to us."""
+    whole = {"title": "", **{section: [] for section in _SECTIONS}, **document}
+    return write_json(dict(sorted(whole.items())), indent=None)
+
+
+def take(session: Session, arrival: Arrival, decision: Decision) -> Sheet | None:
+    """Do with a file what was decided; the sheet it became, None for one that was left.
+
+    Raises:
+        Refused: if the file has faults.
+        Stale: if there is no sheet (any more) that it could replace.
+    """
+    if decision is Decision.SKIP:
+        return None
+    if arrival.document is None:
+        raise Refused(arrival.faults)
+    if decision is Decision.NEW:
+        free = arrival.key and session.get(Sheet, arrival.key) is None
+        return take_in(session, arrival.document, arrival.key if free else None)
+    if arrival.sheet is None:
+        raise Stale(arrival.version, 0)
+    return _replace(session, find_sheet(session, arrival.sheet), arrival.document)
+
+
+def _replace(session: Session, sheet: Sheet, document: dict[str, Any]) -> Sheet:
+    """Everything in a sheet as a file has it: one command, which undo takes back."""
+    coming = {(section, entry.id): entry for section, entry in entries_of(document)}
+    changes = []
+    for section in reversed(list(SECTIONS)):
+        for before in entries(session, sheet, section):
+            if (section, before.id) not in coming:
+                changes.append(Change(section, before, None))
+    for (section, key), after in coming.items():
+        row = session.get(SECTIONS[section], (sheet.id, key))
+        changes.append(Change(section, kept(row) if row else None, after))
+    sheet.title = parse_logbook(document).title
+    carry_out(session, sheet, new_id(), "replace the sheet by a file", changes)
+    return sheet

@@ -1,0 +1,97 @@
+"""Files looked through and taken in; the whole notebook out as one."""
+
+import json
+from io import BytesIO
+from typing import Any
+from zipfile import ZipFile
+
+from flask.testing import FlaskClient
+
+from metrion.demo import demo_file
+
+SHEET = "/api/sheets/spare-parts"
+
+
+def look(client: FlaskClient, content: bytes, name: str = "kites.json") -> Any:
+    return client.post(f"/api/arrivals?name={name}", data=content).json
+
+
+def take(client: FlaskClient, content: bytes, *decisions: str) -> Any:
+    query = "&".join(f"decision={one}" for one in decisions)
+    return client.post(f"/api/arrivals/take?{query}", data=content)
+
+
+def altered() -> bytes:
+    document = json.loads(demo_file("spare-parts"))
+    document["measurements"][0]["observations"].pop()
+    return json.dumps(document).encode()
+
+
+def titles(client: FlaskClient) -> list[str]:
+    return sorted(sheet["title"] for sheet in client.get("/api/sheets").json["sheets"])
+
+
+def test_a_file_is_looked_through_and_nothing_is_stored(client: FlaskClient) -> None:
+    before = titles(client)
+    (same,) = look(client, client.get(f"{SHEET}/logbook").data)
+    assert (same["standing"], same["usual"], same["readings"]) == ("same", "skip", 7)
+    (differs,) = look(client, altered())
+    assert (differs["standing"], differs["usual"]) == ("differs", "skip")
+    (new,) = look(client, altered().replace(b"Two-line kite", b"Four-line kite"))
+    assert (new["standing"], new["usual"], new["file"]) == ("new", "new", "kites.json")
+    assert titles(client) == before
+
+
+def test_a_sheet_is_replaced_as_a_new_version_and_undone(client: FlaskClient) -> None:
+    (taken,) = take(client, altered(), "replace").json
+    assert taken["id"] == "spare-parts"
+    sheet = client.get(SHEET).json
+    assert len(sheet["quantities"][0]["readings"]) == 3
+    assert sheet["undo"] == "replace the sheet by a file"
+    undone = client.post(f"{SHEET}/undo").json
+    assert len(undone["quantities"][0]["readings"]) == 4
+    assert look(client, client.get(f"{SHEET}/logbook").data)[0]["standing"] == "same"
+
+
+def test_a_file_that_was_here_already_can_be_left_or_taken_again(client: FlaskClient) -> None:
+    content = client.get(f"{SHEET}/logbook").data
+    assert take(client, content, "skip").json == []
+    assert take(client, content).json == []
+    (again,) = take(client, content, "new").json
+    assert again["id"] != "spare-parts"
+    assert len(titles(client)) == 6
+
+
+def test_faults_are_told_with_the_file_and_nothing_is_stored(client: FlaskClient) -> None:
+    (faulty,) = look(client, b'{"format": "metrion-logbook", "version": 9}', "broken.json")
+    assert (faulty["standing"], faulty["title"]) == ("faulty", "broken.json")
+    assert [fault["pointer"] for fault in faulty["faults"]] == ["/version", "/instruments"]
+    assert take(client, b"nothing").status_code == 422
+    assert take(client, altered().replace(b"Two-line", b"Three"), "replace").status_code == 412
+
+
+def test_the_notebook_goes_out_as_one_file_and_comes_in_elsewhere(client: FlaskClient) -> None:
+    packed = client.get("/api/archive").data
+    assert {one["standing"] for one in look(client, packed)} == {"same"}
+    assert packed == client.get("/api/archive").data
+    for sheet in client.get("/api/sheets").json["sheets"]:
+        client.delete(f"/api/sheets/{sheet['id']}")
+    found = look(client, packed)
+    assert {one["standing"] for one in found} == {"new"}
+    assert len(take(client, packed, *["new"] * 4, "skip").json) == 4
+    assert len(titles(client)) == 4
+
+
+def test_a_zip_with_one_bad_file_stores_nothing_if_it_was_to_be_taken(client: FlaskClient) -> None:
+    packed = BytesIO()
+    with ZipFile(packed, "w") as archive:
+        listed = [{"file": "a.json"}, {"file": "b.json"}]
+        manifest = {"format": "metrion-manifest", "version": 1, "logbooks": listed}
+        archive.writestr("manifest.json", json.dumps(manifest))
+        archive.writestr("a.json", altered().replace(b"Two-line", b"Three-line"))
+        archive.writestr("b.json", "{}")
+    content = packed.getvalue()
+    assert [one["standing"] for one in look(client, content)] == ["new", "faulty"]
+    assert take(client, content, "new", "new").status_code == 422
+    assert len(titles(client)) == 5
+    assert len(take(client, content, "new", "skip").json) == 1
