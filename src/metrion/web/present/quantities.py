@@ -21,11 +21,10 @@ from metrion.core.review import Flag, Level
 from metrion.core.schools import said_by
 from metrion.formats.logbook.looks import LOOKS
 from metrion.report import working
+from metrion.report.second_looks import is_settled
 from metrion.store.records import Kept
 from metrion.web.present.budget import budget_view, comparison_view
 from metrion.web.present.instruments import shown, steps_view
-
-_OVERRULED = "looked_again"
 
 
 def quantity_view(
@@ -243,17 +242,7 @@ def _is_settled(
     flag: Flag, measurement: Measurement, entry: Kept, readings: Sequence[Kept]
 ) -> bool:
     """Whether the student looked again, took the zero as exact, or set the reading aside."""
-    if flag.code == "zero-unchecked" and entry.record.get("zero_exact") is True:
-        return True
-    if flag.code == "place-effect" and _is_apart(entry):
-        return True
-    about = entry
-    if flag.observation is not None:
-        if measurement.observations[flag.observation].excluded:
-            return True
-        about = readings[flag.observation]
-    looked = about.record.get(_OVERRULED)
-    return isinstance(looked, list) and flag.code in looked
+    return is_settled(flag, measurement, entry.record, [one.record for one in readings])
 
 
 def _without(measurement: Measurement, flag: Flag) -> str | None:

@@ -1,0 +1,112 @@
+"""What a report is made of, whatever renders it."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+from metrion.core.budget import Share
+from metrion.report.lines import Line, Span, Step, Tint
+
+
+@dataclass(frozen=True)
+class Text:
+    """A paragraph."""
+
+    line: Line
+
+
+@dataclass(frozen=True)
+class Result:
+    """The sentence that states a result."""
+
+    symbol: str
+    text: str
+
+
+@dataclass(frozen=True)
+class Steps:
+    """Lines of a working."""
+
+    steps: tuple[Step, ...]
+
+
+@dataclass(frozen=True)
+class Column:
+    """A column of a table: its head, the part it holds, and whether it holds figures."""
+
+    head: str
+    tint: Tint = Tint.PLAIN
+    figures: bool = False
+
+
+@dataclass(frozen=True)
+class Cell:
+    """A cell: what it says, and what it said before it was corrected."""
+
+    text: str
+    before: str = ""
+
+
+@dataclass(frozen=True)
+class Row:
+    """A row of a table; ``struck`` where it does not count, with the reason and other notes."""
+
+    cells: tuple[Cell, ...]
+    struck: bool = False
+    notes: tuple[str, ...] = ()
+
+
+@dataclass(frozen=True)
+class Table:
+    """A table."""
+
+    columns: tuple[Column, ...]
+    rows: tuple[Row, ...]
+
+
+@dataclass(frozen=True)
+class Bars:
+    """A budget: its bars, with the unit of their sizes."""
+
+    shares: tuple[Share, ...]
+    unit: str
+
+
+@dataclass(frozen=True)
+class Picture:
+    """A drawing as SVG, and what it shows."""
+
+    svg: str
+    caption: str
+
+
+Block = Text | Result | Steps | Table | Bars | Picture
+
+
+@dataclass(frozen=True)
+class Section:
+    """A part of a report under a heading; ``level`` 2 for a chapter, 3 below one."""
+
+    title: str
+    blocks: tuple[Block, ...]
+    level: int = 2
+
+
+@dataclass(frozen=True)
+class Report:
+    """A report to hand in.
+
+    Attributes:
+        title: of the sheet.
+        facts: names, date, instruments, convention: what stands at the head.
+        sections: its parts in order.
+    """
+
+    title: str
+    facts: tuple[tuple[str, str], ...]
+    sections: tuple[Section, ...]
+
+
+def words(text: str) -> Text:
+    """A paragraph of plain words."""
+    return Text((Span(text),))

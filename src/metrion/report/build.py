@@ -1,0 +1,189 @@
+"""The report of a sheet: head, apparatus, zero checks, every quantity, what is derived."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Mapping
+from typing import Any
+
+from metrion.core.budget import derived_budget, measurement_budget
+from metrion.core.derived import DerivedResult, shared_zeros
+from metrion.core.logbook import Results, Reviewed
+from metrion.core.numbers import to_text
+from metrion.core.places import by_place
+from metrion.core.schools import described
+from metrion.core.zero import ZeroCheck, zero_error
+from metrion.report.blocks import (
+    Bars,
+    Block,
+    Cell,
+    Column,
+    Report,
+    Result,
+    Row,
+    Section,
+    Steps,
+    Table,
+    words,
+)
+from metrion.report.lines import Group, Tint, number, true_minus
+from metrion.report.quantity import reading_drawing, readings_table, second_looks
+from metrion.report.working import derived_working, least_count_steps, working
+
+KINDS = {"vernier": "vernier caliper", "screw": "screw gauge", "angular": "divided circle"}
+
+Record = Mapping[str, Any]
+
+
+def build_report(
+    results: Results, document: Record, *, date: str = "", quantity: str | None = None
+) -> Report:
+    """The report of a sheet.
+
+    Args:
+        results: the sheet worked out.
+        document: its logbook document, for what is kept for the record only (names, aim, history,
+            notes, settled looks).
+        date: the day it was written, as it is to stand there.
+        quantity: id of the one quantity that is wanted; all without it.
+    """
+    records = _list(document, "measurements")
+    wanted = [
+        (reviewed, record)
+        for reviewed, record in zip(results.measurements, records, strict=True)
+        if quantity in (None, reviewed.result.measurement.id)
+    ]
+    used = {reviewed.result.measurement.instrument.id for reviewed, _ in wanted}
+    sections = [*_aim(document), _apparatus(results, document, used)]
+    sections += _zero_section(results, used)
+    for reviewed, record in wanted:
+        sections += _quantity_sections(reviewed, record, document)
+    if quantity is None:
+        sections += [_derived_section(found) for found in results.derived]
+    return Report(results.logbook.title or "Untitled sheet", _facts(results, document, date),
+                  tuple(sections))  # fmt: skip
+
+
+def _list(document: Record, name: str) -> list[Record]:
+    return list(document.get(name, ()))
+
+
+def _text(document: Record, name: str) -> str:
+    value = document.get(name)
+    return value if isinstance(value, str) else ""
+
+
+def _facts(results: Results, document: Record, date: str) -> tuple[tuple[str, str], ...]:
+    conventions = {r.result.measurement.convention.name: r for r in results.measurements}
+    facts = [
+        ("Names", _text(document, "authors")),
+        ("Date", _text(document, "date") or date),
+        ("Instruments", "; ".join(one.name for one in results.logbook.instruments)),
+        ("Convention", "; ".join(conventions)),
+    ]
+    return tuple((name, text) for name, text in facts if text)
+
+
+def _aim(document: Record) -> Iterator[Section]:
+    if aim := _text(document, "aim"):
+        yield Section("Aim", (words(aim),))
+
+
+def _apparatus(results: Results, document: Record, used: set[str]) -> Section:
+    rows: list[Row] = []
+    steps: list[Block] = []
+    for instrument, record in zip(
+        results.logbook.instruments, _list(document, "instruments"), strict=True
+    ):
+        if instrument.id not in used:
+            continue
+        reach = ""
+        if instrument.range:
+            low, high = instrument.range
+            reach = f"{to_text(low)} to {instrument.with_unit(high)}"
+        limit = number(instrument.maker_limit) if instrument.maker_limit else ""
+        cells = (
+            instrument.name, KINDS[str(instrument.kind)], _text(record, "number"), reach,
+            instrument.with_unit(instrument.least_count), limit,
+        )  # fmt: skip
+        rows.append(Row(tuple(Cell(true_minus(text)) for text in cells)))
+        steps.append(words(f"Least count of {instrument.name}:"))
+        steps.append(Steps(tuple(least_count_steps(instrument))))
+    columns = ("instrument", "kind", "number", "range", "least count", "maker’s limit")
+    table = Table(tuple(Column(head) for head in columns), tuple(rows))
+    return Section("Apparatus", (table, *steps) if rows else (words("No instrument is used."),))
+
+
+def _zero_section(results: Results, used: set[str]) -> Iterator[Section]:
+    instruments = {one.id: one for one in results.logbook.instruments}
+    checks = [one for one in results.logbook.zero_checks if one.instrument in used]
+    if not checks:
+        return
+    columns = (
+        Column("instrument"), Column("faces"), Column("when"),
+        Column("main", Tint.MAIN, figures=True), Column("line", Tint.FINE, figures=True),
+        Column("setting piece", figures=True), Column("zero error", Tint.ZERO, figures=True),
+        Column("correction", Tint.ZERO, figures=True),
+    )  # fmt: skip
+
+    def row(check: ZeroCheck) -> Row:
+        instrument = instruments[check.instrument]
+        error = zero_error(instrument, [check])
+        cells = (
+            instrument.name, check.face, str(check.phase), instrument.mark_text(check.look.main),
+            to_text_of_line(check), to_text(check.reference) if check.reference else "",
+            instrument.with_unit(error), instrument.with_unit(-error),
+        )  # fmt: skip
+        return Row(tuple(Cell(true_minus(text)) for text in cells))
+
+    yield Section("Zero checks", (Table(columns, tuple(row(check) for check in checks)),))
+
+
+def to_text_of_line(check: ZeroCheck) -> str:
+    """The fine line of a zero check as it was read."""
+    line = check.look.line
+    return str(line) if isinstance(line, int) else to_text(line)
+
+
+def _quantity_sections(reviewed: Reviewed, record: Record, document: Record) -> Iterator[Section]:
+    result, measurement = reviewed.result, reviewed.result.measurement
+    records = list(record.get("observations", ()))
+    blocks: list[Block] = []
+    if result.rounded:
+        blocks.append(Result(measurement.symbol, true_minus(result.rounded.text)))
+    if measurement.observations:
+        tools = {one["id"]: one for one in _list(document, "instruments")}
+        blocks += reading_drawing(measurement, tools[measurement.instrument.id])
+        blocks.append(readings_table(measurement, records))
+    blocks += second_looks(reviewed, record, records)
+    yield Section(measurement.label, tuple(blocks))
+    if result.uncertainty is None:
+        return
+    steps = tuple(step for step in working(result) if step.group is not Group.SCALE)
+    yield Section("Working", (Steps(steps),), level=3)
+    budget = measurement_budget(result)
+    bars: list[Block] = [Bars(budget.shares, measurement.instrument.unit)]
+    bars += [words(true_minus(sentence)) for sentence in budget.sentences]
+    bars.append(
+        words(f"Convention: {measurement.convention.name}. "
+              + " ".join(described(measurement.convention)))
+    )  # fmt: skip
+    if record.get("places_apart") is True:
+        for one in by_place(measurement):
+            if one.result.rounded:
+                sentence = f"{one.place or 'No place noted'}: {one.result.rounded.text}"
+                bars.append(words(true_minus(sentence)))
+    yield Section("Uncertainty", tuple(bars), level=3)
+
+
+def _derived_section(found: DerivedResult) -> Section:
+    derived = found.derived
+    blocks: list[Block] = []
+    if found.rounded:
+        blocks.append(Result("", true_minus(found.rounded.text)))
+    blocks.append(Steps(tuple(derived_working(found))))
+    blocks += [words(shared.words) for shared in shared_zeros(derived)]
+    budget = derived_budget(found)
+    if budget.shares:
+        blocks.append(Bars(budget.shares, derived.unit.text))
+    blocks.append(words(f"Convention: {derived.convention.name}."))
+    return Section(derived.name or derived.id, tuple(blocks))

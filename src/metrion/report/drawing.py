@@ -1,0 +1,136 @@
+"""One reading drawn: the scales of the instrument as they stood, for paper, in black and white.
+
+Lines are told apart by their lengths and weights, not by a hue alone.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from fractions import Fraction
+from html import escape
+from math import ceil, cos, floor, pi, sin
+
+from metrion.core.drawing import Appearance, fine_numerals, line_places, main_numerals
+from metrion.core.instruments import Instrument, Kind
+from metrion.core.numbers import to_text
+from metrion.core.scales import Look, ScrewScale, VernierScale
+
+WIDTH, HEIGHT = 640, 132
+_EDGE, _DATUM = 66.0, 74.0
+_MAIN, _FINE, _QUIET = "#24419A", "#8A4B00", "#444444"
+_FONT = 'font-family="sans-serif" font-size="12" text-anchor="middle"'
+
+
+def drawn_reading(instrument: Instrument, look: Look, appearance: Appearance) -> str:
+    """A reading as SVG."""
+    scale = instrument.scale
+    pieces: Iterator[str] = iter(())
+    if isinstance(scale, ScrewScale):
+        pieces = _screw(instrument, scale, look)
+    elif isinstance(scale, VernierScale):
+        pieces = _vernier(instrument, scale, look, appearance)
+    title = escape(f"{instrument.name} at {instrument.with_unit(instrument.reading(look))}")
+    return (
+        f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {WIDTH} {HEIGHT}" '
+        f'width="{WIDTH}" height="{HEIGHT}" role="img"><title>{title}</title>'
+        f"{''.join(pieces)}</svg>"
+    )
+
+
+def _line(x: float, y1: float, y2: float, stroke: str, width: float = 1) -> str:
+    return (
+        f'<line x1="{x:.2f}" x2="{x:.2f}" y1="{y1:.1f}" y2="{y2:.1f}" '
+        f'stroke="{stroke}" stroke-width="{width}"/>'
+    )
+
+
+def _text(x: float, y: float, text: str, fill: str) -> str:
+    return f'<text x="{x:.2f}" y="{y:.1f}" fill="{fill}" {_FONT}>{escape(text)}</text>'
+
+
+def _plate(x: float, y: float, width: float, height: float, fill: str) -> str:
+    return (
+        f'<rect x="{x:.2f}" y="{y:.1f}" width="{width:.2f}" height="{height:.1f}" '
+        f'fill="{fill}" stroke="#888888"/>'
+    )
+
+
+def _vernier(
+    instrument: Instrument, scale: VernierScale, look: Look, appearance: Appearance
+) -> Iterator[str]:
+    """Main scale above, fine scale below, framed on the fine scale."""
+    read, division = instrument.reading(look), scale.main_division
+    places = line_places(instrument)
+    longest = max(places)
+    low = read - 2 * division
+    per_unit = WIDTH / float(longest + 4 * division)
+
+    def x(position: Fraction) -> float:
+        return float(position - low) * per_unit
+
+    yield _plate(0, 12, WIDTH, _EDGE - 12, "#F1F4F4")
+    yield _plate(x(read) - 8, _EDGE, float(longest) * per_unit + 16, 50, "#F7F2EA")
+    numerals = main_numerals(instrument, appearance)
+    last = floor((low + Fraction(WIDTH) / Fraction(per_unit)) / division)
+    for mark in range(ceil(low / division), last + 1):
+        numbered = mark % numerals.every == 0
+        yield _line(x(mark * division), _EDGE - (24 if numbered else 14), _EDGE, "black")
+        if numbered:
+            number = to_text(mark // numerals.every * numerals.step)
+            yield _text(x(mark * division), 34, number.replace("-", "−"), _MAIN)
+    printed = fine_numerals(instrument, appearance).printed(scale.last_line)
+    for line, place in enumerate(places):
+        numbered = line in printed
+        yield _line(x(read + place), _EDGE, _EDGE + (22 if numbered else 14), "black")
+        if numbered:
+            yield _text(x(read + place), _EDGE + 36, printed[line], _FINE)
+    yield _line(x(look.main), _EDGE - 30, _EDGE, _MAIN, 3)
+    yield _line(x(read), _EDGE, _EDGE + 26, _MAIN, 3)
+    if isinstance(look.line, int):
+        yield _line(x(read + places[look.line]), _EDGE - 18, _EDGE + 26, _FINE, 3)
+        meets = x(read + places[look.line])
+        yield f'<circle cx="{meets:.2f}" cy="{_EDGE}" r="6" fill="none" stroke="{_FINE}"/>'
+
+
+def _screw(instrument: Instrument, scale: ScrewScale, look: Look) -> Iterator[str]:
+    """Sleeve with its datum line to the left, the thimble's edge rolled out to the right."""
+    read, division = instrument.reading(look), scale.main_division
+    per_unit = 200 / float(6 * division)
+    edge = 300.0
+
+    def x(position: Fraction) -> float:
+        return edge - float(read - position) * per_unit
+
+    yield _plate(40, 34, edge - 40, 76, "#F1F4F4")
+    yield f'<line x1="40" x2="{edge + 40}" y1="{_DATUM}" y2="{_DATUM}" stroke="black"/>'
+    for mark in range(max(0, ceil((read - 7 * division) / division)), floor(read / division) + 1):
+        whole = (mark * division) % 1 == 0
+        side = -1 if whole else 1
+        passed = mark * division == scale.last_mark(look)
+        yield _line(
+            x(mark * division), _DATUM, _DATUM + side * 18, _MAIN if passed else "black",
+            3 if passed else 1,
+        )  # fmt: skip
+        if whole:
+            yield _text(x(mark * division), _DATUM - 24, to_text(mark * division), _MAIN)
+    yield _plate(edge, 14, 90, 112, "#F7F2EA")
+    turn = 2 * pi / scale.fine_divisions
+    numerals = fine_numerals(instrument).printed(scale.last_line)
+    at = float(look.line)
+    for line in range(scale.fine_divisions):
+        angle = (line - at + scale.fine_divisions / 2) % scale.fine_divisions
+        angle = (angle - scale.fine_divisions / 2) * turn
+        if cos(angle) < 0.3:
+            continue
+        y = _DATUM - 54 * sin(angle)
+        here, numbered = line == look.line, line in numerals
+        stroke = _FINE if here else "black"
+        length = 34 if numbered or here else 18
+        yield (
+            f'<line x1="{edge}" x2="{edge + length}" y1="{y:.2f}" y2="{y:.2f}" '
+            f'stroke="{stroke}" stroke-width="{3 if here else 1}"/>'
+        )
+        if numbered:
+            yield _text(edge + 56, y + 4, numerals[line], _FINE)
+    unit = instrument.unit if instrument.kind is Kind.SCREW else ""
+    yield _text(edge + 200, _DATUM + 4, f"reads {instrument.value_text(read)} {unit}", _QUIET)

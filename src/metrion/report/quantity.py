@@ -1,0 +1,137 @@
+"""The part of a report that shows what was read: one drawing, the table, the second looks."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Mapping, Sequence
+from fractions import Fraction
+from typing import Any
+
+from metrion.core.drawing import appearance_of
+from metrion.core.instruments import Kind
+from metrion.core.logbook import Reviewed
+from metrion.core.measurements import Measurement
+from metrion.core.numbers import to_text
+from metrion.core.observations import Sort
+from metrion.core.review import Level
+from metrion.core.scales import Look
+from metrion.formats.logbook.looks import LOOKS
+from metrion.report.blocks import Block, Cell, Column, Picture, Row, Table, words
+from metrion.report.drawing import drawn_reading
+from metrion.report.lines import Tint, true_minus
+from metrion.report.second_looks import earlier_figures, what_became
+
+Record = Mapping[str, Any]
+
+_POSITIONS = {
+    Sort.PAIR: ("first position", "second position"),
+    Sort.WINDOWS: ("first, window 1", "second, window 1", "first, window 2", "second, window 2"),
+}
+
+
+def reading_drawing(measurement: Measurement, instrument: Record) -> Iterator[Picture]:
+    """The first reading that counts, drawn."""
+    for index, observation in enumerate(measurement.observations):
+        if observation.counts:
+            look = observation.looks[0]
+            read = measurement.instrument.with_unit(measurement.instrument.reading(look))
+            position = "" if observation.sort is Sort.SINGLE else ", first position"
+            caption = f"Reading {index + 1}{position}: {true_minus(read)}"
+            svg = drawn_reading(measurement.instrument, look, appearance_of(instrument))
+            yield Picture(svg, caption)
+            return
+
+
+def readings_table(measurement: Measurement, records: Sequence[Record]) -> Table:
+    """The textbook table: main, line, line × least count, read, corrected."""
+    unit = measurement.instrument.unit
+    after = "" if measurement.instrument.kind is Kind.ANGULAR else f" / {unit}"
+    least = true_minus(to_text(measurement.instrument.least_count))
+    columns: tuple[Column, ...]
+    if measurement.sort is Sort.SINGLE:
+        columns = (
+            Column("no."), Column("place"), Column(f"main{after}", Tint.MAIN, figures=True),
+            Column("line", Tint.FINE, figures=True),
+            Column(f"line × {least}{after}", Tint.FINE, figures=True),
+            Column(f"read{after}", figures=True),
+            Column(f"corrected{after}", Tint.RESULT, figures=True),
+        )  # fmt: skip
+    else:
+        positions = _POSITIONS[measurement.sort]
+        columns = (
+            Column("no."), Column("place"),
+            *(Column(f"{name}{after}", Tint.MAIN, figures=True) for name in positions),
+            Column(f"between{after}", Tint.RESULT, figures=True),
+        )  # fmt: skip
+    rows = tuple(_row(measurement, i, record) for i, record in enumerate(records))
+    return Table(columns, rows)
+
+
+def _row(measurement: Measurement, index: int, record: Record) -> Row:
+    observation, instrument = measurement.observations[index], measurement.instrument
+    corrected = true_minus(instrument.value_text(measurement.corrected[index]))
+    earlier = earlier_figures(record)
+    if observation.sort is Sort.SINGLE:
+        before = earlier[0] if earlier else {}
+        figures = _single(measurement, observation.looks[0], before)
+    else:
+        before = {}
+        figures = [Cell(_position(measurement, look)) for look in observation.looks]
+    head = (Cell(str(index + 1)), Cell(observation.place))
+    notes = [*_changes(earlier), *_remarks(record)]
+    if observation.excluded:
+        notes.insert(0, f"set aside: {observation.excluded}")
+    return Row((*head, *figures, Cell(corrected)), not observation.counts, tuple(notes))
+
+
+def _single(measurement: Measurement, look: Look, before: Record) -> list[Cell]:
+    instrument = measurement.instrument
+    worth = instrument.reading(Look(Fraction(0), look.line))
+    main, line = instrument.mark_text(look.main), to_text(Fraction(look.line))
+    return [
+        Cell(true_minus(main), _changed(before, "main", instrument.main_text(look.main))),
+        Cell(line, _changed(before, "fine", line)),
+        Cell(true_minus(instrument.value_text(worth))),
+        Cell(true_minus(instrument.value_text(instrument.reading(look)))),
+    ]
+
+
+def _changed(before: Record, figure: str, now: str) -> str:
+    """The figure before it was changed; empty where it is the same."""
+    was = str(before.get(figure, now))
+    return "" if was == now else true_minus(was)
+
+
+def _position(measurement: Measurement, look: Look) -> str:
+    instrument = measurement.instrument
+    main, line = instrument.mark_text(look.main), to_text(Fraction(look.line))
+    read = instrument.value_text(instrument.reading(look))
+    return true_minus(f"{main}, line {line}: {read}")
+
+
+def _changes(earlier: Sequence[Record]) -> Iterator[str]:
+    for one in earlier:
+        looks = [one[name] for name in LOOKS if isinstance(one.get(name), dict)] or [one]
+        pairs = [(look.get("main", ""), look.get("fine", "")) for look in looks]
+        figures = "; ".join(f"{main}, line {line}" for main, line in pairs)
+        why = str(one.get("why") or "changed")
+        at = str(one.get("at") or "")
+        yield true_minus(f"{why}; it was {figures}") + (f" ({at})" if at else "")
+
+
+def _remarks(record: Record) -> Iterator[str]:
+    names = {"reader": "read by ", "approach": "approached by ", "note": ""}
+    for name, before in names.items():
+        value = record.get(name)
+        if isinstance(value, str) and value:
+            yield f"{before}{value}"
+
+
+def second_looks(
+    reviewed: Reviewed, record: Record, observations: Sequence[Record]
+) -> Iterator[Block]:
+    """What deserved a second look, and what was done about it."""
+    measurement = reviewed.result.measurement
+    for flag in reviewed.flags:
+        if flag.level is Level.WARNING:
+            done = what_became(flag, measurement, record, observations) or "still open"
+            yield words(f"Second look: {true_minus(flag.message)} ({done})")

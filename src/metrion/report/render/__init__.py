@@ -1,0 +1,8 @@
+"""Renderings of one report: a page, plain text with marks, a page to print, a table to paste."""
+
+from metrion.report.render.html import html_page
+from metrion.report.render.latex import latex_tables
+from metrion.report.render.markdown import markdown_text
+from metrion.report.render.pdf import pdf_file
+
+__all__ = ["html_page", "latex_tables", "markdown_text", "pdf_file"]

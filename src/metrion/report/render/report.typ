@@ -1,0 +1,44 @@
+#set document(title: sys.inputs.title)
+#set page(paper: sys.inputs.paper, margin: (x: 18mm, y: 20mm), numbering: "1 / 1")
+#set text(font: ("Libertinus Serif", "New Computer Modern Math"), size: 10.5pt, lang: "en")
+#set par(leading: 0.6em)
+#show heading.where(level: 2): it => block(
+  above: 1.5em, below: 0.7em, width: 100%, stroke: (bottom: 0.8pt), inset: (bottom: 3pt), it,
+)
+#show heading.where(level: 3): it => block(above: 1.2em, below: 0.5em, it)
+
+#let quiet = rgb("#55606a")
+#let hues = (
+  main: rgb("#24419a"), fine: rgb("#8a4b00"), zero: rgb("#0a6a5f"), result: rgb("#7b1e4e"),
+)
+#let dashes = (main: "solid", fine: "dashed", zero: "dotted", result: "solid")
+
+// A piece of one part: its hue and its underline; that of the result is double.
+#let part(name, body) = {
+  let stroke = (paint: hues.at(name), thickness: 0.8pt, dash: dashes.at(name))
+  let lined = underline(stroke: stroke, offset: 2.5pt, text(fill: hues.at(name), body))
+  if name == "result" { underline(stroke: 0.5pt + hues.result, offset: 4.3pt, lined) } else { lined }
+}
+#let hue(name, body) = text(fill: hues.at(name), body)
+#let result(body) = block(text(size: 14pt, weight: "bold", body))
+#let steps(..cells) = grid(
+  columns: (1fr, auto), align: (left + horizon, right + horizon), row-gutter: 2.2mm, ..cells,
+)
+#let bars(..cells) = grid(
+  columns: (auto, 1fr, auto, auto), column-gutter: 5mm, row-gutter: 2mm,
+  align: (left, left, right, right), ..cells,
+)
+#let bar(share) = rect(width: share, height: 3mm, fill: black)
+#let hollow = rect(width: 100%, height: 3mm, stroke: (thickness: 0.5pt, dash: "dashed"))
+#let readings(count, align, ..cells) = table(
+  columns: (auto,) * (count - 1) + (1fr,), align: align, inset: (x: 2.2mm, y: 1.2mm),
+  stroke: (x, y) => if y == 0 { (bottom: 0.8pt) } else { (top: 0.3pt + luma(200)) }, ..cells,
+)
+#let note(count, body) = table.cell(
+  colspan: count, stroke: none, align: left, text(size: 9pt, fill: quiet, body),
+)
+#let picture(svg, caption) = block(breakable: false)[
+  #image(bytes(svg), format: "svg", width: 100%, alt: caption)
+  #text(fill: quiet, size: 9pt, caption)
+]
+
