@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterator, Mapping
+from dataclasses import replace
 from typing import Any
 
 from metrion.core.budget import derived_budget, measurement_budget
@@ -99,7 +100,7 @@ def _apparatus(results: Results, document: Record, used: set[str]) -> Section:
         reach = ""
         if instrument.range:
             low, high = instrument.range
-            reach = f"{to_text(low)} to {instrument.with_unit(high)}"
+            reach = f"{to_text(low)} to {to_text(high)} {instrument.unit}"
         limit = number(instrument.maker_limit) if instrument.maker_limit else ""
         cells = (
             instrument.name, KINDS[str(instrument.kind)], _text(record, "number"), reach,
@@ -109,7 +110,7 @@ def _apparatus(results: Results, document: Record, used: set[str]) -> Section:
         steps.append(words(f"Least count of {instrument.name}:"))
         steps.append(Steps(tuple(least_count_steps(instrument))))
     columns = ("instrument", "kind", "number", "range", "least count", "maker’s limit")
-    table = Table(tuple(Column(head) for head in columns), tuple(rows))
+    table = _filled(Table(tuple(Column(head) for head in columns), tuple(rows)))
     return Section("Apparatus", (table, *steps) if rows else (words("No instrument is used."),))
 
 
@@ -135,7 +136,15 @@ def _zero_section(results: Results, used: set[str]) -> Iterator[Section]:
         )  # fmt: skip
         return Row(tuple(Cell(true_minus(text)) for text in cells))
 
-    yield Section("Zero checks", (Table(columns, tuple(row(check) for check in checks)),))
+    table = Table(columns, tuple(row(check) for check in checks))
+    yield Section("Zero checks", (_filled(table),))
+
+
+def _filled(table: Table) -> Table:
+    """A table without the columns that have nothing in them."""
+    kept = [i for i, _ in enumerate(table.columns) if any(row.cells[i].text for row in table.rows)]
+    rows = (replace(row, cells=tuple(row.cells[i] for i in kept)) for row in table.rows)
+    return Table(tuple(table.columns[i] for i in kept), tuple(rows))
 
 
 def to_text_of_line(check: ZeroCheck) -> str:

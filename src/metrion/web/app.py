@@ -17,6 +17,7 @@ from metrion.web import (
     front_end,
     instruments,
     planner,
+    reports,
     settings,
     sheets,
     tools,
@@ -28,7 +29,7 @@ from metrion.web.notebook import Notebook
 
 RESOURCES = (
     sheets, arrivals, entries, tools, instruments, desk, board, conventions, planner, words,
-    settings,
+    settings, reports,
 )  # fmt: skip
 _LARGEST_BODY = 64 * 1024 * 1024
 

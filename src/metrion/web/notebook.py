@@ -33,6 +33,7 @@ class Worked:
     Attributes:
         id, title, version: of the sheet.
         changed_at: when it was last changed, ISO 8601 in UTC.
+        extra: fields of its logbook that are kept for the record only.
         entries: its entries by section.
         results: worked out from them.
         undo, redo: what undo and redo would do next; None for nothing.
@@ -42,6 +43,7 @@ class Worked:
     title: str
     version: int
     changed_at: str
+    extra: dict[str, Any]
     entries: dict[str, list[Kept]]
     results: Results
     undo: str | None
@@ -126,6 +128,7 @@ def _work_out(session: Session, sheet: Sheet) -> Worked:
         sheet.title,
         sheet.version,
         sheet.changed_at.isoformat(),
+        sheet.extra,
         {section: entries(session, sheet, section) for section in SECTIONS},
         reduce_logbook(parse_logbook(document)),
         undo,

@@ -70,10 +70,11 @@ def get_sheet(key: str) -> dict[str, Any]:
 @blueprint.arguments(SheetPatchSchema)
 @blueprint.response(200, SheetSchema)
 def rename_sheet(body: dict[str, Any], key: str) -> dict[str, Any]:
-    """A new title. 404 if there is no such sheet."""
+    """A new title, or a new head of its report. 404 if there is no such sheet."""
     with notebook().store.writing() as session:
         sheet = find_sheet(session, key)
-        sheet.title = body["title"]
+        sheet.title = body.pop("title", sheet.title)
+        sheet.extra = {n: v for n, v in {**sheet.extra, **body}.items() if v != ""}
         sheet.version += 1
         sheet.changed_at = datetime.now(UTC)
     return sheet_view(notebook().sheet(key))

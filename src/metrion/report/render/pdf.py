@@ -28,6 +28,9 @@ from metrion.report.blocks import (
 )
 from metrion.report.lines import Form, Line, Span, Tint
 
+_SIGNS = ("+", "−", "×", "=")
+"""Signs that the setting of mathematics puts space around by itself."""
+
 
 class Paper(StrEnum):
     """Sizes of paper."""
@@ -126,6 +129,8 @@ def _math(span: Span) -> str:
         return f"sqrt({_row(span.first)})"
     if span.form is Form.POWER:
         return f"attach({_row(span.first)}, t: {_row(span.second)})"
+    if span.text.strip() in _SIGNS:
+        return span.text.strip()
     quoted = _quoted(span.text)
     return quoted if span.tint is Tint.PLAIN else f'#hue("{span.tint}", {quoted})'
 

@@ -22,7 +22,7 @@
 #let hue(name, body) = text(fill: hues.at(name), body)
 #let result(body) = block(text(size: 14pt, weight: "bold", body))
 #let steps(..cells) = grid(
-  columns: (1fr, auto), align: (left + horizon, right + horizon), row-gutter: 2.2mm, ..cells,
+  columns: (1fr, auto), align: (left + horizon, right + horizon), row-gutter: 3mm, ..cells,
 )
 #let bars(..cells) = grid(
   columns: (auto, 1fr, auto, auto), column-gutter: 5mm, row-gutter: 2mm,
@@ -31,7 +31,7 @@
 #let bar(share) = rect(width: share, height: 3mm, fill: black)
 #let hollow = rect(width: 100%, height: 3mm, stroke: (thickness: 0.5pt, dash: "dashed"))
 #let readings(count, align, ..cells) = table(
-  columns: (auto,) * (count - 1) + (1fr,), align: align, inset: (x: 2.2mm, y: 1.2mm),
+  columns: (auto, 1fr) + (auto,) * (count - 2), align: align, inset: (x: 2.2mm, y: 1.2mm),
   stroke: (x, y) => if y == 0 { (bottom: 0.8pt) } else { (top: 0.3pt + luma(200)) }, ..cells,
 )
 #let note(count, body) = table.cell(

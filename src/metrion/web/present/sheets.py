@@ -23,6 +23,7 @@ def sheet_view(worked: Worked) -> dict[str, Any]:
     measurements = {measurement.id: measurement for measurement in logbook.measurements}
     return {
         **_head(worked),
+        **{name: _text(worked.extra, name) for name in ("authors", "date", "aim")},
         "undo": worked.undo,
         "redo": worked.redo,
         "instruments": [
@@ -82,6 +83,11 @@ def _head(worked: Worked) -> dict[str, Any]:
         "version": worked.version,
         "changed_at": worked.changed_at,
     }
+
+
+def _text(extra: dict[str, Any], name: str) -> str:
+    value = extra.get(name)
+    return value if isinstance(value, str) else ""
 
 
 def _readings(worked: Worked) -> dict[str, list[Kept]]:

@@ -75,6 +75,7 @@ from metrion.web.schemas.sheets import (
     SheetSchema,
     SheetSummarySchema,
     SummaryResultSchema,
+    WantedSchema,
 )
 from metrion.web.schemas.words import (
     CareSchema,
@@ -163,7 +164,7 @@ __all__ = [
     "TrialSchema",
     "TurnSchema",
     "TypedSchema",
-    "WishSchema",
+    "WantedSchema", "WishSchema",
     "WordsSchema",
     "ZeroCheckFields",
     "ZeroCheckSchema",

@@ -2,8 +2,9 @@
 
 from __future__ import annotations
 
-from marshmallow import Schema, fields
+from marshmallow import Schema, fields, validate
 
+from metrion.report.render.pdf import Paper
 from metrion.web.schemas.common import ID, NAME, many, maybe_string, string
 from metrion.web.schemas.derived import DerivedSchema
 from metrion.web.schemas.instruments import InstrumentSchema
@@ -24,6 +25,9 @@ class SheetHeadSchema(Schema):
 class SheetSchema(SheetHeadSchema):
     """A sheet, whole."""
 
+    authors = string()
+    date = string()
+    aim = string()
     undo = maybe_string()
     redo = maybe_string()
     instruments = many(InstrumentSchema)
@@ -63,6 +67,16 @@ class NewSheetSchema(Schema):
 
 
 class SheetPatchSchema(Schema):
-    """A new title."""
+    """A new title, or what stands at the head of the report; an empty text takes it away."""
 
-    title = string(validate=NAME)
+    title = fields.String(validate=NAME)
+    authors = fields.String(validate=validate.Length(max=500))
+    date = fields.String(validate=validate.Length(max=100))
+    aim = fields.String(validate=validate.Length(max=2000))
+
+
+class WantedSchema(Schema):
+    """Which report: of the whole sheet or one quantity, and on which paper."""
+
+    quantity = fields.String(load_default=None, allow_none=True)
+    paper = fields.String(load_default="a4", validate=validate.OneOf(list(Paper)))

@@ -1,0 +1,114 @@
+"""``/api/sheets/<sheet>/report…``: what is handed in, and the tables for other programs."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from datetime import UTC, datetime
+from typing import Any
+
+from flask import Response
+from flask_smorest import Blueprint
+
+from metrion.core.measurements import Measurement
+from metrion.formats.archive import file_name
+from metrion.formats.table import observation_table
+from metrion.formats.workbook import workbook_file
+from metrion.report.blocks import Report
+from metrion.report.build import build_report
+from metrion.report.render import html_page, latex_tables, markdown_text, pdf_file
+from metrion.report.render.pdf import Paper
+from metrion.store import NotHere
+from metrion.store.documents import sheet_document
+from metrion.store.sheets import find_sheet
+from metrion.web.notebook import Worked, notebook
+from metrion.web.schemas import WantedSchema
+
+blueprint = Blueprint("reports", __name__, url_prefix="/api/sheets/<sheet>")
+
+
+def _report(sheet: str, quantity: str | None) -> tuple[Report, str]:
+    """The report, and a name for its file. 404 for a sheet or quantity that is not here."""
+    with notebook().store.reading() as session:
+        found = find_sheet(session, sheet)
+        worked, document = notebook().worked(session, found), sheet_document(session, found)
+    _chosen(worked, quantity)
+    date = datetime.now(UTC).date().isoformat()
+    report = build_report(worked.results, document, date=date, quantity=quantity)
+    return report, file_name(worked.title)
+
+
+def _chosen(worked: Worked, quantity: str | None) -> list[Measurement]:
+    measurements = worked.results.logbook.measurements
+    chosen = [one for one in measurements if quantity in (None, one.id)]
+    if quantity is not None and not chosen:
+        raise NotHere("quantity", quantity)
+    return chosen
+
+
+def _saved(content: str | bytes, kind: str, name: str) -> Response:
+    disposition = f'attachment; filename="{name}"'
+    return Response(content, mimetype=kind, headers={"Content-Disposition": disposition})
+
+
+@blueprint.get("/report")
+@blueprint.arguments(WantedSchema, location="query")
+@blueprint.response(200, content_type="text/html")
+def report_page(wanted: dict[str, Any], sheet: str) -> Response:
+    """The report as a page to look at and to print."""
+    report, _ = _report(sheet, wanted["quantity"])
+    return Response(html_page(report), mimetype="text/html")
+
+
+@blueprint.get("/report.pdf")
+@blueprint.arguments(WantedSchema, location="query")
+@blueprint.response(200, content_type="application/pdf")
+def report_pdf(wanted: dict[str, Any], sheet: str) -> Response:
+    """The report as PDF, on A4 or Letter."""
+    report, name = _report(sheet, wanted["quantity"])
+    return _saved(pdf_file(report, Paper(wanted["paper"])), "application/pdf", f"{name}.pdf")
+
+
+@blueprint.get("/report.md")
+@blueprint.arguments(WantedSchema, location="query")
+@blueprint.response(200, content_type="text/markdown")
+def report_markdown(wanted: dict[str, Any], sheet: str) -> Response:
+    """The report as Markdown."""
+    return _written(sheet, wanted, markdown_text, "text/markdown", "md")
+
+
+@blueprint.get("/report.tex")
+@blueprint.arguments(WantedSchema, location="query")
+@blueprint.response(200, content_type="application/x-tex")
+def report_latex(wanted: dict[str, Any], sheet: str) -> Response:
+    """The tables of the report for LaTeX."""
+    return _written(sheet, wanted, latex_tables, "application/x-tex", "tex")
+
+
+def _written(
+    sheet: str, wanted: dict[str, Any], write: Callable[[Report], str], kind: str, ending: str
+) -> Response:
+    report, name = _report(sheet, wanted["quantity"])
+    return _saved(write(report), kind, f"{name}.{ending}")
+
+
+@blueprint.get("/table.csv")
+@blueprint.arguments(WantedSchema, location="query")
+@blueprint.response(200, content_type="text/csv")
+def table(wanted: dict[str, Any], sheet: str) -> Response:
+    """Every observation as CSV."""
+    worked = notebook().sheet(sheet)
+    content = observation_table(_chosen(worked, wanted["quantity"]))
+    return _saved(content, "text/csv", f"{file_name(worked.title)}.csv")
+
+
+_XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
+
+
+@blueprint.get("/workbook.xlsx")
+@blueprint.arguments(WantedSchema, location="query")
+@blueprint.response(200, content_type=_XLSX)
+def workbook(wanted: dict[str, Any], sheet: str) -> Response:
+    """A spreadsheet in which everything is worked out by formulas."""
+    worked = notebook().sheet(sheet)
+    content = workbook_file(_chosen(worked, wanted["quantity"]))
+    return _saved(content, _XLSX, f"{file_name(worked.title)}.xlsx")

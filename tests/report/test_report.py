@@ -1,0 +1,210 @@
+"""Reports: one document, the same in every rendering."""
+
+import json
+import re
+import xml.etree.ElementTree as ElementTree
+from html.parser import HTMLParser
+from typing import Any
+
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from metrion.core.logbook import reduce_logbook
+from metrion.demo import demo_file
+from metrion.formats.logbook import parse_logbook
+from metrion.report.blocks import Picture, Report, Table
+from metrion.report.build import build_report
+from metrion.report.lines import Span, over, power, root
+from metrion.report.render import html_page, latex_tables, markdown_text, pdf_file
+from metrion.report.render.latex import latex_line, latex_text
+from metrion.report.render.pdf import Paper
+from tests.strategies import logbooks
+
+DEMOS = ["spare-parts", "wing-tip-nocks", "bridle-line", "sail-film", "old-standoffs"]
+
+
+def report(document: dict[str, Any], **options: Any) -> Report:
+    return build_report(reduce_logbook(parse_logbook(document)), document, **options)
+
+
+def demo(name: str = "spare-parts", **first_reading: Any) -> dict[str, Any]:
+    document: dict[str, Any] = json.loads(demo_file(name))
+    if first_reading:
+        document["measurements"][0]["observations"][0] |= first_reading
+    return document
+
+
+class _Strict(HTMLParser):
+    """Counts what is opened and closed, and keeps the text."""
+
+    def __init__(self) -> None:
+        super().__init__()
+        self.open: list[str] = []
+        self.text: list[str] = []
+
+    def handle_starttag(self, tag: str, attrs: Any) -> None:
+        if tag != "meta":
+            self.open.append(tag)
+
+    def handle_endtag(self, tag: str) -> None:
+        assert self.open.pop() == tag
+
+    def handle_data(self, data: str) -> None:
+        self.text.append(data)
+
+
+def text_of(page: str) -> str:
+    parser = _Strict()
+    parser.feed(page)
+    assert parser.open == []
+    return " ".join("".join(parser.text).replace("\u00a0", " ").split())
+
+
+@pytest.mark.parametrize("name", DEMOS)
+def test_every_demo_sheet_has_a_report_in_every_form(name: str) -> None:
+    found = report(demo(name), date="2 May")
+    sentences = [
+        reviewed.result.rounded.text.replace("-", "−")
+        for reviewed in reduce_logbook(parse_logbook(demo(name))).measurements
+        if reviewed.result.rounded
+    ]
+    page, markdown = text_of(html_page(found)), markdown_text(found)
+    for sentence in sentences:
+        assert sentence in page
+        assert sentence in markdown
+    assert "Date2 May" in page
+    assert pdf_file(found).startswith(b"%PDF-")
+    assert latex_tables(found).count(r"\begin{tabular}") == latex_tables(found).count(
+        r"\end{tabular}"
+    )
+
+
+def test_a_report_holds_what_is_handed_in() -> None:
+    document = demo() | {"authors": "A. Segel", "aim": "Find the size."}
+    document["measurements"][0]["compare"] = {"value": "6.3"}
+    page = text_of(html_page(report(document)))
+    order = [
+        "A. Segel", "Aim", "Find the size.", "Apparatus", "least count, by difference",
+        "Zero checks", "Lower spreader, outside", "main / mm", "line × 0.05 / mm", "corrected / mm",
+        "Second look: Reading 4", "(still open)", "Working", "Uncertainty", "Convention: Half",
+    ]  # fmt: skip
+    places = [page.index(words) for words in order]
+    assert places == sorted(places)
+
+
+def test_old_figures_reasons_and_notes_stand_in_the_table() -> None:
+    document = demo(
+        main="6", fine=4, note="a burr", reader="B. W.", excluded="held askew",
+        history=[{"main": "7", "fine": 4, "at": "2026-05-02", "why": "misread"}],
+    )  # fmt: skip
+    found = report(document)
+    page = html_page(found)
+    assert '<tr class="struck">' in page
+    assert "<s>7</s> 6" in page
+    for words in ("set aside: held askew", "misread; it was 7, line 4 (2026-05-02)", "a burr",
+                  "read by B. W."):  # fmt: skip
+        assert words in text_of(page)
+        assert words in markdown_text(found)
+    assert r"\sout{7} \sout{6}" in latex_tables(found)
+    assert "~~7~~ ~~6~~" in markdown_text(found)
+
+
+@pytest.mark.parametrize(
+    ("reading", "said"),
+    [
+        ({"excluded": "slipped"}, "set aside: slipped"),
+        ({"looked_again": ["main-mark-slip"]}, "looked at again: it stands"),
+        ({}, "still open"),
+    ],
+)
+def test_what_was_done_about_a_second_look_is_told(reading: dict[str, Any], said: str) -> None:
+    document = demo()
+    document["measurements"][0]["observations"][3] |= reading
+    page = text_of(html_page(report(document)))
+    if "excluded" in reading:
+        assert said in page
+    else:
+        assert f"passed 7? ({said})" in page
+
+
+def test_places_reported_apart_have_their_own_sentences() -> None:
+    document = demo("wing-tip-nocks")
+    document["measurements"][0]["places_apart"] = True
+    for index, observation in enumerate(document["measurements"][0]["observations"]):
+        observation["place"] = "left" if index % 2 else "right"
+    page = text_of(html_page(report(document)))
+    assert re.search(r"left: \([0-9.]+ ± [0-9.]+\) mm", page)
+
+
+def test_pairs_and_derived_quantities_are_reported() -> None:
+    document = demo()
+    document["instruments"].append(
+        {"id": "c", "kind": "angular", "unit": "arcmin", "main_division": "20",
+         "fine_divisions": 40, "span": 39}
+    )  # fmt: skip
+    document["measurements"].append(
+        {"id": "g", "name": "Green", "instrument": "c", "convention": "standard", "observations": [
+            {"a": {"main": "341:20", "fine": 11}, "b": {"main": "18:40", "fine": 30}}]}
+    )  # fmt: skip
+    first = document["measurements"][0]["id"]
+    document["derived"] = [
+        {"id": "w", "name": "Half of it", "formula": "D/2", "unit": "mm",
+         "convention": "standard", "inputs": {"D": first}},
+    ]  # fmt: skip
+    found = report(document)
+    page = text_of(html_page(found))
+    assert "341°20′, line 11: 341°25.5′" in page
+    assert "contribution of Lower spreader, outside" in page
+    assert "Half of it" not in html_page(report(document, quantity="g"))
+
+
+def test_a_drawing_is_sound_svg_and_says_what_it_shows() -> None:
+    for name in DEMOS:
+        for section in report(demo(name)).sections:
+            for block in section.blocks:
+                if isinstance(block, Picture):
+                    svg = ElementTree.fromstring(block.svg)
+                    assert svg.find("{http://www.w3.org/2000/svg}title") is not None
+                    assert block.caption.startswith("Reading ")
+
+
+def test_the_same_report_gives_the_same_pdf_and_papers_differ() -> None:
+    found = report(demo())
+    assert pdf_file(found) == pdf_file(found)
+    assert pdf_file(found) != pdf_file(found, Paper.LETTER)
+
+
+@pytest.mark.parametrize(
+    "title", ['a"b', "#show", "$x$", "back\\slash", "<b>", "| pipe", "\x07bell", "*bold*", "@ref"]
+)
+def test_what_was_typed_is_never_markup(title: str) -> None:
+    document = demo(place=title) | {"title": title}
+    found = report(document)
+    assert pdf_file(found).startswith(b"%PDF-")
+    page = html_page(found)
+    assert f"<h1>{title}</h1>" in page or "<b>" not in page.split("<h1>")[1].split("</h1>")[0]
+    heads = [line for line in markdown_text(found).splitlines() if line.startswith("| no.")]
+    assert len(heads) == 2
+    width = heads[0].count(" | ")
+    rows = [line for line in markdown_text(found).splitlines() if line.startswith("| 1 |")]
+    assert {len(re.findall(r"(?<!\\)\|", row)) for row in rows} == {width + 2}
+
+
+def test_mathematics_in_latex() -> None:
+    line = (over((Span("1"),), (root((Span("3"),)),)), Span(" ± "), power((Span("x"),), "2"))
+    assert latex_line(line) == (
+        r"\frac{\text{1}}{\sqrt{\text{3}}}\text{ \ensuremath{\pm} }{\text{x}}^{\text{2}}"
+    )
+    assert latex_text("50 % & #1_a") == r"50 \% \& \#1\_a"
+
+
+@settings(max_examples=15, deadline=None)
+@given(logbooks(), st.sampled_from(list(Paper)))
+def test_any_logbook_has_a_report(document: dict[str, Any], paper: Paper) -> None:
+    found = report(document)
+    text_of(html_page(found))
+    markdown_text(found)
+    assert pdf_file(found, paper).startswith(b"%PDF-")
+    tables = [b for s in found.sections for b in s.blocks if isinstance(b, Table)]
+    assert all(len(row.cells) == len(table.columns) for table in tables for row in table.rows)
