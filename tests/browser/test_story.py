@@ -125,6 +125,7 @@ def test_with_the_keyboard_alone(page: Page, server: str, tmp_path: Path) -> Non
     with running(tmp_path / "another-machine") as elsewhere:
         page.goto(elsewhere)
         page.get_by_label("logbook file").set_input_files(saved)
+        page.get_by_role("button", name="Take it in").click()
         expect(page.locator(".sheet-quantity .sheet-sentence")).to_have_text("R = (6.32 ± 0.03) mm")
 
 
@@ -248,7 +249,8 @@ def test_what_is_wrong_with_a_file_is_told_in_full(page: Page, server: str, tmp_
     dialog = page.get_by_role("dialog")
     expect(dialog.get_by_text("Nothing was stored.")).to_be_visible()
     expect(dialog.locator("li")).to_have_count(2)
-    dialog.get_by_role("button", name="OK").click()
+    expect(dialog.get_by_role("button", name="Take 0 in")).to_be_disabled()
+    dialog.get_by_role("button", name="Cancel").click()
     expect(page.locator(".sheet-card")).to_have_count(5)
 
 

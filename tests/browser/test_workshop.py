@@ -195,6 +195,7 @@ def test_a_file_with_pairs_is_shown_with_its_results(page: Page, tmp_path: Path)
     with running(tmp_path) as address:
         page.goto(address)
         page.get_by_label("logbook file").set_input_files(case)
+        page.get_by_role("button", name="Take it in").click()
         page.locator(".sheet-quantity a").first.click()
         expect(page.get_by_test_id("sentence")).to_contain_text("°")
         rows = page.locator("tr.reading")

@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 
-import { asError, body, client, newId, type Convention, type Schemas, type Sheet } from "./client";
+import { body, client, newId, type Convention, type Schemas, type Sheet } from "./client";
 
 export const SHEETS = ["sheets"] as const;
 const SETTINGS = ["settings"] as const;
@@ -139,18 +139,10 @@ export function useNewSheet() {
   );
 }
 
-export function useImport() {
-  return useSheetChange(async (file: File) => {
-    const response = await fetch("/api/sheets/import", { method: "POST", body: file });
-    const sent: unknown = await response.json();
-    if (!response.ok) throw asError(sent, response.status);
-    return sent as Sheet;
-  });
-}
-
-export function useRename(id: string) {
-  return useSheetChange((title: string) =>
-    body(client.PATCH("/api/sheets/{key}", { params: { path: { key: id } }, body: { title } })),
+/** Changes the title of a sheet, or what stands at the head of its report. */
+export function useAmendSheet(id: string) {
+  return useSheetChange((change: Schemas["SheetPatch"]) =>
+    body(client.PATCH("/api/sheets/{key}", { params: { path: { key: id } }, body: change })),
   );
 }
 

@@ -7,6 +7,7 @@ import { WorkshopPage } from "../instruments/WorkshopPage";
 import { NotebookPage } from "../notebook/NotebookPage";
 import { useOutboxSender } from "../outbox/useOutbox";
 import { PlannerPage } from "../planner/PlannerPage";
+import { ReportPage } from "../report/ReportPage";
 import { SettingsPage } from "../settings/SettingsPage";
 import { SheetPage } from "../sheet/SheetPage";
 import "./app.css";
@@ -43,6 +44,7 @@ function House() {
           <Routes>
             <Route path="/" element={<NotebookPage />} />
             <Route path="/sheets/:sheetId" element={<SheetPage />} />
+            <Route path="/sheets/:sheetId/report" element={<ReportPage />} />
             <Route path="/sheets/:sheetId/quantities/:quantityId" element={<QuantityPage />} />
             <Route path="/instruments" element={<WorkshopPage />} />
             <Route path="/planner" element={<PlannerPage />} />

@@ -1,17 +1,10 @@
 import { App, Button, Input, Skeleton } from "antd";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 
-import {
-  ApiError,
-  useImport,
-  useNewSheet,
-  useRestore,
-  useSheets,
-  useTrash,
-  type SheetSummary,
-} from "../api";
+import { useNewSheet, useRestore, useSheets, useTrash, type SheetSummary } from "../api";
 import { useShow } from "../app/settings";
+import { LoadFile } from "../transfer/LoadFile";
 import "./notebook.css";
 
 /** All sheets with their result sentences and open second looks. */
@@ -36,7 +29,10 @@ export function NotebookPage() {
             value={wanted}
             onChange={(event) => setWanted(event.target.value)}
           />
-          <LoadButton />
+          <LoadFile />
+          <Button href="/api/archive" download>
+            Save all
+          </Button>
           <Button type="primary" onClick={begin} loading={create.isPending}>
             New sheet
           </Button>
@@ -127,57 +123,6 @@ function SheetCard({ sheet }: { sheet: SheetSummary }) {
       ))}
       {sheet.results.length === 0 && <p className="quiet sheet-bare">Nothing measured yet.</p>}
     </li>
-  );
-}
-
-/** Loads a logbook file as a new sheet; what is wrong with it is told in full. */
-function LoadButton() {
-  const input = useRef<HTMLInputElement>(null);
-  const navigate = useNavigate();
-  const load = useImport();
-  const { modal } = App.useApp();
-  function take(file: File | undefined) {
-    if (!file) return;
-    load.mutate(file, {
-      onSuccess: ({ id }) => void navigate(`/sheets/${id}`),
-      onError: (problem) => {
-        const faults = problem instanceof ApiError ? problem.faults : [];
-        modal.error({
-          title: `“${file.name}” was not loaded`,
-          width: 640,
-          content: (
-            <>
-              <p>Nothing was stored. {faults.length > 0 ? "What is wrong:" : problem.message}</p>
-              <ul className="faults">
-                {faults.map((fault) => (
-                  <li key={`${fault.pointer} ${fault.message}`}>
-                    <code>{fault.pointer || "whole file"}</code> {fault.message}
-                  </li>
-                ))}
-              </ul>
-            </>
-          ),
-        });
-      },
-    });
-  }
-  return (
-    <>
-      <input
-        ref={input}
-        type="file"
-        hidden
-        accept=".json,application/json"
-        aria-label="logbook file"
-        onChange={(event) => {
-          take(event.target.files?.[0]);
-          event.target.value = "";
-        }}
-      />
-      <Button onClick={() => input.current?.click()} loading={load.isPending}>
-        Load a file
-      </Button>
-    </>
   );
 }
 

@@ -2,7 +2,7 @@ import { Button, Result, Spin, Typography } from "antd";
 import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 
-import { useRename, useSheet, type Sheet } from "../api";
+import { useAmendSheet, useSheet, type Sheet } from "../api";
 import { useShow } from "../app/settings";
 import { ClosedScales } from "../instruments/ClosedScales";
 import { InstrumentDialog } from "../instruments/InstrumentDialog";
@@ -28,7 +28,7 @@ export function SheetPage() {
 /** One investigation: its quantities, the tools and the zeros behind them. */
 function SheetView({ sheet }: { sheet: Sheet }) {
   const navigate = useNavigate();
-  const rename = useRename(sheet.id);
+  const amend = useAmendSheet(sheet.id);
   const [adding, setAdding] = useState(false);
   const quantity = (id: string) => `/sheets/${sheet.id}/quantities/${encodeURIComponent(id)}`;
   return (
@@ -37,7 +37,7 @@ function SheetView({ sheet }: { sheet: Sheet }) {
         <Typography.Title
           level={1}
           editable={{
-            onChange: (title) => title.trim() && rename.mutate(title.trim()),
+            onChange: (title) => title.trim() && amend.mutate({ title: title.trim() }),
             tooltip: "Rename the sheet",
             maxLength: 200,
           }}
@@ -46,6 +46,7 @@ function SheetView({ sheet }: { sheet: Sheet }) {
         </Typography.Title>
         <div className="page-acts">
           <UndoButtons sheet={sheet} />
+          <Button onClick={() => void navigate(`/sheets/${sheet.id}/report`)}>Report</Button>
           <Button href={`/api/sheets/${sheet.id}/logbook`} download>
             Save as a file
           </Button>

@@ -1,0 +1,84 @@
+import { App, Button } from "antd";
+import { useEffect, useRef, useState } from "react";
+
+import { ApiError, type Arrival } from "../api";
+import { ArrivalsDialog } from "./ArrivalsDialog";
+import { Faults } from "./Faults";
+import "./transfer.css";
+import { useLookThrough } from "./useArrivals";
+
+/** A button for a file, and the whole page as a place to drop one: it is looked through first. */
+export function LoadFile() {
+  const input = useRef<HTMLInputElement>(null);
+  const { modal } = App.useApp();
+  const look = useLookThrough();
+  const [found, setFound] = useState<{ file: File; arrivals: Arrival[] } | null>(null);
+  function take(file: File | undefined) {
+    if (!file) return;
+    look.mutate(file, {
+      onSuccess: (arrivals) => setFound({ file, arrivals }),
+      onError: (problem) =>
+        void modal.error({
+          title: `“${file.name}” was not loaded`,
+          width: 640,
+          content: <Faults faults={problem instanceof ApiError ? problem.faults : []} />,
+        }),
+    });
+  }
+  const dropped = useDrop(take);
+  return (
+    <>
+      <input
+        ref={input}
+        type="file"
+        hidden
+        accept=".json,.zip,application/json,application/zip"
+        aria-label="logbook file"
+        onChange={(event) => {
+          take(event.target.files?.[0]);
+          event.target.value = "";
+        }}
+      />
+      <Button onClick={() => input.current?.click()} loading={look.isPending}>
+        Load a file
+      </Button>
+      {dropped && <div className="drop-here">Drop a logbook file, or a ZIP of many</div>}
+      {found && <ArrivalsDialog {...found} onClose={() => setFound(null)} />}
+    </>
+  );
+}
+
+/** Whether a file is held over the page; hands on the one that is let go. */
+function useDrop(take: (file: File | undefined) => void): boolean {
+  const [over, setOver] = useState(false);
+  const hand = useRef(take);
+  useEffect(() => {
+    hand.current = take;
+  });
+  useEffect(() => {
+    const holds = (event: DragEvent) => event.dataTransfer?.types.includes("Files") ?? false;
+    function hover(event: DragEvent) {
+      if (!holds(event)) return;
+      event.preventDefault();
+      setOver(true);
+    }
+    function leave(event: DragEvent) {
+      if (event.relatedTarget === null) setOver(false);
+    }
+    function drop(event: DragEvent) {
+      if (!holds(event)) return;
+      event.preventDefault();
+      setOver(false);
+      hand.current(event.dataTransfer?.files[0]);
+    }
+    window.addEventListener("dragover", hover);
+    window.addEventListener("dragleave", leave);
+    window.addEventListener("drop", drop);
+    return () => {
+      window.removeEventListener("dragover", hover);
+      window.removeEventListener("dragleave", leave);
+      window.removeEventListener("drop", drop);
+    };
+  }, []);
+  return over;
+}
