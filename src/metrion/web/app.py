@@ -20,6 +20,7 @@ from metrion.web import (
     reports,
     settings,
     sheets,
+    tables,
     tools,
     words,
 )
@@ -29,7 +30,7 @@ from metrion.web.notebook import Notebook
 
 RESOURCES = (
     sheets, arrivals, entries, tools, instruments, desk, board, conventions, planner, words,
-    settings, reports,
+    settings, reports, tables,
 )  # fmt: skip
 _LARGEST_BODY = 64 * 1024 * 1024
 

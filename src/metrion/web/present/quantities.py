@@ -47,7 +47,7 @@ def quantity_view(
         "face": measurement.face,
         "items": measurement.items,
         "divide_by": measurement.divide_by,
-        "sort": _sort(measurement, entry),
+        "sort": sort_of(measurement, entry),
         "arc": str(measurement.arc),
         "zero": [check.id for check in measurement.checks],
         "zero_exact": entry.record.get("zero_exact") is True,
@@ -73,7 +73,7 @@ def quantity_view(
     }
 
 
-def _sort(measurement: Measurement, entry: Kept) -> str:
+def sort_of(measurement: Measurement, entry: Kept) -> str:
     """How many looks make a reading; before the first reading, as it was chosen."""
     if measurement.observations:
         return str(measurement.sort)

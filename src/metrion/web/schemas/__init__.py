@@ -77,6 +77,7 @@ from metrion.web.schemas.sheets import (
     SummaryResultSchema,
     WantedSchema,
 )
+from metrion.web.schemas.tables import ColumnsSchema, TableSchema
 from metrion.web.schemas.words import (
     CareSchema,
     ConceptSchema,
@@ -96,6 +97,7 @@ __all__ = [
     "BlankSchema",
     "BudgetSchema",
     "CareSchema",
+    "ColumnsSchema",
     "ComparandFields",
     "ComparedSchema",
     "ConceptSchema",
@@ -159,12 +161,14 @@ __all__ = [
     "SpanSchema",
     "StepSchema",
     "SummaryResultSchema",
+    "TableSchema",
     "TakenSchema",
     "ToolSchema",
     "TrialSchema",
     "TurnSchema",
     "TypedSchema",
-    "WantedSchema", "WishSchema",
+    "WantedSchema",
+    "WishSchema",
     "WordsSchema",
     "ZeroCheckFields",
     "ZeroCheckSchema",

@@ -1,0 +1,255 @@
+"""Readings from a table that somebody made with a spreadsheet: other headings, other signs.
+
+A table is looked through first: its sign between columns, its headings, which column is what. Then
+each row is read as if it had been typed at the bench; faults are told by row and column.
+"""
+
+from __future__ import annotations
+
+import csv
+import re
+from collections.abc import Iterator, Mapping, Sequence
+from dataclasses import dataclass
+from fractions import Fraction
+from io import StringIO
+from typing import Any
+
+from metrion.core.drawing import fine_numerals
+from metrion.core.errors import MetrionError
+from metrion.core.instruments import Instrument
+from metrion.core.numbers import to_text
+from metrion.core.observations import Sort
+from metrion.core.scales import Look
+from metrion.core.typed import FineAs, typed_line, typed_main
+from metrion.formats.faults import Fault, Refused
+from metrion.formats.logbook.looks import LOOKS
+
+LARGEST_ROWS = 100_000
+_LOOKS = {Sort.SINGLE: 1, Sort.PAIR: 2, Sort.WINDOWS: 4}
+_TEXTS = ("place", "excluded", "note", "reader")
+
+_HEADINGS: dict[str, tuple[str, ...]] = {
+    "main": ("main", "msr", "sleeve", "fixed", "mark", "position"),
+    "fine": ("fine", "line", "vsr", "vernier", "thimble", "coinc", "csr", "circular", "division"),
+    "place": ("place", "where", "end", "spot"),
+    "excluded": ("excluded", "aside", "reject", "reason"),
+    "note": ("note", "remark", "comment"),
+    "reader": ("reader", "observer", "by"),
+}
+_DERIVED = (
+    "zero",
+    "correct",
+    "observed",
+    "measurement",
+    "total",
+    "unit",
+    "instrument",
+    "name",
+    "no.",
+)
+"""Headings of columns that are worked out, or say nothing of a reading."""
+
+
+@dataclass(frozen=True)
+class ReadingsTable:
+    """A table as it was made.
+
+    Attributes:
+        delimiter: the sign between its columns.
+        header: the headings; empty if it has none.
+        rows: the cells of each row, as many as there are columns.
+        first: the line of the file on which the first row stands.
+    """
+
+    delimiter: str
+    header: tuple[str, ...]
+    rows: tuple[tuple[str, ...], ...]
+    first: int
+
+    @property
+    def width(self) -> int:
+        """How many columns it has."""
+        return max((len(row) for row in (self.header, *self.rows)), default=0)
+
+
+def read_table(content: bytes) -> ReadingsTable:
+    """Take a CSV file apart, whatever sign it has between its columns.
+
+    Raises:
+        Refused: if it is no text, has no rows, or too many.
+    """
+    text = _decoded(content)
+    delimiter = _delimiter(text)
+    try:
+        lines = list(csv.reader(StringIO(text, newline=""), delimiter=delimiter))
+    except csv.Error as error:
+        raise _refusal(f"the table cannot be read: {error}") from None
+    numbered = [(number, row) for number, row in enumerate(lines, 1) if any(c.strip() for c in row)]
+    if not numbered:
+        raise _refusal("the table is empty")
+    if len(numbered) > LARGEST_ROWS:
+        raise _refusal(f"the table has more than {LARGEST_ROWS} rows")
+    width = max(len(row) for _, row in numbered)
+    cells = [tuple(c.strip() for c in row) + ("",) * (width - len(row)) for _, row in numbered]
+    headed = not any(re.search(r"\d", cell) for cell in cells[0] if cell not in ("0",))
+    header, rows = (cells[0], cells[1:]) if headed else ((), cells)
+    first = numbered[1 if headed else 0][0] if rows else numbered[0][0]
+    return ReadingsTable(delimiter, tuple(header), tuple(rows), first)
+
+
+def _decoded(content: bytes) -> str:
+    for encoding in ("utf-8-sig", "cp1252"):
+        try:
+            text = content.decode(encoding)
+        except UnicodeDecodeError:
+            continue
+        if "\0" not in text:
+            return text
+    raise _refusal("this is no text; save the table as CSV")
+
+
+def _delimiter(text: str) -> str:
+    """The sign that parts most lines into the same number of columns, at least two."""
+    lines = [line for line in text.splitlines() if line.strip()][:50]
+
+    def score(sign: str) -> tuple[int, int]:
+        counts = [len(next(csv.reader([line], delimiter=sign), [])) for line in lines]
+        usual = max(set(counts), key=counts.count) if counts else 1
+        return (counts.count(usual) if usual > 1 else 0, usual)
+
+    # A comma may be the sign of decimals, so it is thought of last.
+    return max(";\t,", key=score)
+
+
+def guessed_roles(table: ReadingsTable, sort: Sort) -> list[str]:
+    """What each column holds, as far as its heading tells; "" for nothing."""
+    wanted = [role for role in (*roles(sort),) if role]
+    free = list(wanted)
+    found = []
+    for heading in table.header or [""] * table.width:
+        role = next((r for r in free if _speaks_of(heading.lower(), r)), "")
+        if role:
+            free.remove(role)
+        found.append(role)
+    if not table.header and table.width == 2 and sort is Sort.SINGLE:
+        return ["main", "fine"]
+    return found
+
+
+def _speaks_of(heading: str, role: str) -> bool:
+    if any(word in heading for word in _DERIVED):
+        return False
+    return any(word in heading for word in _HEADINGS[role.split()[0]])
+
+
+def roles(sort: Sort) -> list[str]:
+    """The roles a column may have: ``main`` and ``fine``, numbered for each look, and texts."""
+    count = _LOOKS[sort]
+    figures = [
+        f"{figure} {look}" if look > 1 else figure
+        for look in range(1, count + 1)
+        for figure in ("main", "fine")
+    ]
+    return [*figures, *_TEXTS]
+
+
+@dataclass(frozen=True)
+class TableReading:
+    """A reading that a row holds.
+
+    Attributes:
+        record: as a logbook holds it.
+        read: what its first look reads, for people.
+    """
+
+    record: dict[str, Any]
+    read: str
+
+
+def readings_of(
+    table: ReadingsTable,
+    columns: Sequence[str],
+    instrument: Instrument,
+    sort: Sort,
+    fine_as: FineAs,
+    *,
+    estimates: bool,
+) -> tuple[list[TableReading], list[Fault]]:
+    """Every row as a reading; a row with a fault gives the fault instead.
+
+    Args:
+        columns: the role of each column; "" for one that is left.
+        fine_as: what the fine column holds: the line, its numeral, its worth.
+        estimates: whether fine lines may be estimated.
+    """
+    places = {role: index for index, role in enumerate(columns) if role}
+    wanted = [role for role in roles(sort) if role not in _TEXTS]
+    if missing := [role for role in wanted if role not in places]:
+        return [], [Fault("", f"no column is said to hold: {', '.join(missing)}")]
+    reader = _RowReader(table, places, instrument, sort, fine_as, estimates=estimates)
+    found: list[TableReading] = []
+    faults: list[Fault] = []
+    for index, row in enumerate(table.rows):
+        reading, wrong = reader.read(index, row)
+        faults += wrong
+        if reading:
+            found.append(reading)
+    return found, faults
+
+
+@dataclass(frozen=True)
+class _RowReader:
+    table: ReadingsTable
+    places: Mapping[str, int]
+    instrument: Instrument
+    sort: Sort
+    fine_as: FineAs
+    estimates: bool
+
+    def read(self, index: int, row: tuple[str, ...]) -> tuple[TableReading | None, list[Fault]]:
+        """A row as a reading, or what is wrong with it."""
+        looks: list[Look] = []
+        faults: list[Fault] = []
+        for number in range(1, _LOOKS[self.sort] + 1):
+            tail = f" {number}" if number > 1 else ""
+            main = self._figure(index, row, f"main{tail}", faults)
+            line = self._figure(index, row, f"fine{tail}", faults)
+            if main is not None and line is not None:
+                looks.append(Look(main, line))
+        if faults:
+            return None, faults
+        texts = {n: row[self.places[n]] for n in _TEXTS if n in self.places and row[self.places[n]]}
+        read = self.instrument.with_unit(self.instrument.reading(looks[0]))
+        return TableReading({**self._record(looks), **texts}, read), []
+
+    def _figure(self, index: int, row: tuple[str, ...], role: str, faults: list[Fault]) -> Any:
+        cell = row[self.places[role]]
+        try:
+            if role.startswith("main"):
+                return typed_main(self.instrument, cell)
+            numerals = fine_numerals(self.instrument)
+            return typed_line(
+                self.instrument, cell, self.fine_as, numerals, estimates=self.estimates
+            )
+        except MetrionError as error:
+            heading = self.table.header[self.places[role]] if self.table.header else role
+            where = f"row {self.table.first + index}, column “{heading}”"
+            faults.append(Fault(f"/rows/{index}/{self.places[role]}", f"{where}: {error}"))
+            return None
+
+    def _record(self, looks: Sequence[Look]) -> dict[str, Any]:
+        figures = list(self._figures(looks))
+        if len(figures) == 1:
+            return figures[0]
+        return dict(zip(LOOKS, figures, strict=False))
+
+    def _figures(self, looks: Sequence[Look]) -> Iterator[dict[str, Any]]:
+        for look in looks:
+            line: int | str = look.line if isinstance(look.line, int) else to_text(look.line)
+            if isinstance(look.line, Fraction) and look.line.denominator == 1:
+                line = int(look.line)
+            yield {"main": self.instrument.main_text(look.main), "fine": line}
+
+
+def _refusal(message: str) -> Refused:
+    return Refused([Fault("", message)])

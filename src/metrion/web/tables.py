@@ -1,0 +1,114 @@
+"""``/api/sheets/<sheet>/quantities/<key>/table…``: readings from a table, looked through first."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import replace
+from datetime import UTC, datetime
+from typing import Any
+
+from flask import request
+from flask_smorest import Blueprint
+from sqlalchemy.orm import Session
+
+from metrion.core.measurements import Measurement
+from metrion.core.observations import Sort
+from metrion.core.typed import FineAs
+from metrion.formats.faults import Fault, Refused
+from metrion.formats.readings_table import (
+    ReadingsTable,
+    TableReading,
+    guessed_roles,
+    read_table,
+    readings_of,
+    roles,
+)
+from metrion.store import NotHere
+from metrion.store.commands import Change
+from metrion.store.models import Sheet
+from metrion.store.sheets import find_entry, new_entry
+from metrion.web.notebook import notebook
+from metrion.web.present import sheet_view
+from metrion.web.present.instruments import shown
+from metrion.web.present.quantities import sort_of
+from metrion.web.schemas import ColumnsSchema, SheetSchema, TableSchema
+
+blueprint = Blueprint(
+    "tables", __name__, url_prefix="/api/sheets/<sheet>/quantities/<path:key>/table"
+)
+
+_SHOWN_ROWS = 12
+
+
+def _quantity(sheet: str, key: str) -> tuple[Measurement, Sort]:
+    worked = notebook().sheet(sheet)
+    pairs = zip(worked.results.measurements, worked.entries["measurements"], strict=True)
+    for reviewed, entry in pairs:
+        if entry.id == key:
+            measurement = reviewed.result.measurement
+            return measurement, Sort(sort_of(measurement, entry))
+    raise NotHere("quantity", key)
+
+
+def _read(
+    table: ReadingsTable,
+    columns: Sequence[str],
+    given: dict[str, Any],
+    found: tuple[Measurement, Sort],
+) -> tuple[list[TableReading], list[Fault]]:
+    measurement, sort = found
+    return readings_of(
+        table, columns, measurement.instrument, sort, FineAs(given["fine_as"]),
+        estimates=measurement.convention.estimate,
+    )  # fmt: skip
+
+
+def _columns(table: ReadingsTable, given: dict[str, Any], sort: Sort) -> list[str]:
+    """What each column holds: as it was said, or as the headings tell."""
+    said = [one if one in roles(sort) else "" for one in given["column"]]
+    return said if len(said) == table.width else guessed_roles(table, sort)
+
+
+@blueprint.post("/preview")
+@blueprint.arguments(ColumnsSchema, location="query")
+@blueprint.response(200, TableSchema)
+def preview(given: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
+    """How a table would be read. Nothing is stored. 422 if it is no table."""
+    found = _quantity(sheet, key)
+    table = read_table(request.get_data())
+    columns = _columns(table, given, found[1])
+    readings, faults = _read(table, columns, given, found)
+    return {
+        "header": list(table.header),
+        "rows": [list(row) for row in table.rows[:_SHOWN_ROWS]],
+        "count": len(table.rows),
+        "columns": columns,
+        "roles": roles(found[1]),
+        "readings": [shown(reading.read) for reading in readings[:_SHOWN_ROWS]],
+        "faults": [{"pointer": fault.pointer, "message": fault.message} for fault in faults],
+    }
+
+
+@blueprint.post("/take")
+@blueprint.arguments(ColumnsSchema, location="query")
+@blueprint.response(201, SheetSchema)
+def take_table(given: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
+    """Take every row in as a reading, all in one step. 422 with the faults, and nothing stored."""
+    found = _quantity(sheet, key)
+    table = read_table(request.get_data())
+    readings, faults = _read(table, _columns(table, given, found[1]), given, found)
+    if faults:
+        raise Refused(faults)
+    at = datetime.now(UTC).isoformat(timespec="seconds")
+
+    def build(session: Session, entry: Sheet) -> list[Change]:
+        find_entry(session, entry, "measurements", key)
+        changes = []
+        for place, reading in enumerate(readings):
+            record = {**reading.record, "at": at}
+            kept = new_entry(session, entry, "observations", record, measurement=key)
+            behind = replace(kept, position=kept.position + place)
+            changes.append(Change("observations", None, behind))
+        return changes
+
+    return sheet_view(notebook().change(sheet, "take in a table", build))

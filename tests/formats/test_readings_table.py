@@ -1,0 +1,129 @@
+"""Readings from tables that people make with a spreadsheet."""
+
+import random
+from fractions import Fraction
+
+import pytest
+
+from metrion.core.instruments import Instrument, Kind
+from metrion.core.observations import Sort
+from metrion.core.scales import ScrewScale, VernierScale
+from metrion.core.typed import FineAs
+from metrion.formats.faults import Refused
+from metrion.formats.readings_table import (
+    guessed_roles,
+    read_table,
+    readings_of,
+    roles,
+)
+
+CALIPER = Instrument("c", "Caliper", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))
+CIRCLE = Instrument("o", "Circle", Kind.ANGULAR, "arcmin", VernierScale(Fraction(20), 40, 39))
+SCREW = Instrument("s", "Screw", Kind.SCREW, "mm", ScrewScale(Fraction("0.5"), 50, Fraction("0.5")))
+
+
+@pytest.mark.parametrize("encoding", ["utf-8", "utf-8-sig", "cp1252"])
+@pytest.mark.parametrize(("delimiter", "point"), [(";", ","), (";", "."), (",", "."), ("\t", ",")])
+@pytest.mark.parametrize("end", ["\n", "\r\n"])
+def test_signs_between_columns_and_of_decimals_are_understood(
+    encoding: str, delimiter: str, point: str, end: str
+) -> None:
+    rows = [["Größe", "MSR", "thimble line"], ["A", f"4{point}5", "38"], ["B", "5", "2"]]
+    text = end.join(delimiter.join(row) for row in rows) + end + end
+    table = read_table(text.encode(encoding))
+    assert table.delimiter == delimiter
+    assert table.header == tuple(rows[0])
+    readings, faults = readings_of(
+        table, ["place", "main", "fine"], SCREW, Sort.SINGLE, FineAs.LINE, estimates=False
+    )
+    assert faults == []
+    assert [reading.record for reading in readings] == [
+        {"main": "4.5", "fine": 38, "place": "A"}, {"main": "5", "fine": 2, "place": "B"},
+    ]  # fmt: skip
+    assert [reading.read for reading in readings] == ["4.88 mm", "5.02 mm"]
+
+
+@pytest.mark.parametrize(
+    ("header", "found"),
+    [
+        ("place;MSR;VSR;zero corrected", ["place", "main", "fine", ""]),
+        ("No.;Main scale;Coinciding line;Total;Remark", ["", "main", "fine", "", "note"]),
+        ("sleeve;thimble;observer", ["main", "fine", "reader"]),
+        ("measurement;name;main;fine;observed;zero_error;corrected;excluded",
+         ["", "", "main", "fine", "", "", "", "excluded"]),
+        ("x;y", ["", ""]),
+    ],
+)  # fmt: skip
+def test_headings_tell_what_a_column_holds(header: str, found: list[str]) -> None:
+    row = ";".join(["1"] * len(found))
+    table = read_table(f"{header}\n{row}\n".encode())
+    assert guessed_roles(table, Sort.SINGLE) == found
+
+
+def test_two_columns_without_headings_are_main_and_line() -> None:
+    table = read_table(b"6,3\n6,4\n")
+    assert (table.header, table.first) == ((), 1)
+    assert guessed_roles(table, Sort.SINGLE) == ["main", "fine"]
+
+
+def test_faults_are_told_by_row_and_column_and_name_every_one() -> None:
+    table = read_table(b"where;main;line\n\nA;6.4;3\nB;7;21\nC;seven;\n")
+    _, faults = readings_of(
+        table, ["place", "main", "fine"], CALIPER, Sort.SINGLE, FineAs.LINE, estimates=False
+    )
+    assert [fault.message.split(":")[0] for fault in faults] == [
+        "row 3, column “main”", "row 4, column “line”", "row 5, column “main”",
+        "row 5, column “line”",
+    ]  # fmt: skip
+    assert "6.4 is not a mark of Caliper" in faults[0].message
+    assert faults[0].pointer == "/rows/0/1"
+
+
+def test_a_column_that_is_missing_is_named() -> None:
+    table = read_table(b"6,3\n")
+    found, (fault,) = readings_of(
+        table, ["main", ""], CALIPER, Sort.SINGLE, FineAs.LINE, estimates=False
+    )
+    assert found == []
+    assert fault.message == "no column is said to hold: fine"
+
+
+def test_the_fine_column_may_hold_what_a_line_is_worth() -> None:
+    table = read_table(b"main;fine\n6;0,15\n")
+    (reading,), _ = readings_of(
+        table, ["main", "fine"], CALIPER, Sort.SINGLE, FineAs.WORTH, estimates=False
+    )
+    assert reading.record == {"main": "6", "fine": 3}
+
+
+def test_pairs_of_angles_have_four_columns() -> None:
+    table = read_table("a;b;c;d\n341:20;11;18°40′;30\n".encode())
+    assert roles(Sort.PAIR)[:4] == ["main", "fine", "main 2", "fine 2"]
+    found, faults = readings_of(
+        table, ["main", "fine", "main 2", "fine 2"], CIRCLE, Sort.PAIR, FineAs.LINE,
+        estimates=False,
+    )  # fmt: skip
+    assert faults == []
+    assert found[0].record == {
+        "a": {"main": "341:20", "fine": 11}, "b": {"main": "18:40", "fine": 30},
+    }  # fmt: skip
+
+
+@pytest.mark.parametrize(
+    ("content", "said"),
+    [(b"", "empty"), (b" ;\n;\n", "empty"), (b"PK\x03\x04\0\0", "is no text")],
+)
+def test_what_is_no_table_is_refused(content: bytes, said: str) -> None:
+    with pytest.raises(Refused, match=said):
+        read_table(content)
+
+
+def test_any_bytes_are_read_or_refused() -> None:
+    chance = random.Random(5)
+    for _ in range(200):
+        content = bytes(chance.choices(b'";,\t\n\r16.ab\xe9\xff', k=chance.randrange(1, 60)))
+        try:
+            table = read_table(content)
+        except Refused:
+            continue
+        assert all(len(row) == table.width for row in table.rows)
