@@ -21,6 +21,7 @@ export type Convention = Schemas["Convention"];
 export type Plan = Schemas["Plan"];
 export type Arrival = Schemas["Arrival"];
 export type Decision = Arrival["usual"];
+export type TableFound = Schemas["Table"];
 export type Taken = Schemas["Taken"];
 export type Answer = Schemas["Answer"];
 export type Neighbour = Schemas["Neighbour"];

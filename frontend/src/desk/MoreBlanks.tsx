@@ -1,4 +1,4 @@
-import { Checkbox, Input, Segmented } from "antd";
+import { Button, Checkbox, Input, Segmented } from "antd";
 import { memo } from "react";
 
 import type { Instrument } from "../api";
@@ -11,6 +11,8 @@ interface Props {
   blind: boolean;
   onGiven: (some: Partial<Circumstances>) => void;
   onBlind: (blind: boolean) => void;
+  /** Readings are to come from a table. */
+  onTable: () => void;
 }
 
 const APPROACHES = [
@@ -21,7 +23,7 @@ const APPROACHES = [
 
 /** What else can be noted of a reading: none of it is needed to record one. */
 export const MoreBlanks = memo(function MoreBlanks(props: Props) {
-  const { given, instrument, blind, onGiven, onBlind } = props;
+  const { given, instrument, blind, onGiven, onBlind, onTable } = props;
   const show = useShow();
   return (
     <div className="more-blanks">
@@ -64,6 +66,9 @@ export const MoreBlanks = memo(function MoreBlanks(props: Props) {
       <Checkbox checked={blind} onChange={(event) => onBlind(event.target.checked)}>
         hide earlier figures
       </Checkbox>
+      <Button type="text" onClick={onTable}>
+        Readings from a table…
+      </Button>
     </div>
   );
 });

@@ -13,6 +13,7 @@ import {
 import { useWaiting } from "../outbox/useOutbox";
 import { ResultPanel } from "../results/ResultPanel";
 import { Tally, type LookActions } from "../tally";
+import { TableDialog } from "../transfer/TableDialog";
 import "./desk.css";
 import { Ribbon } from "./Ribbon";
 import { Stage } from "./Stage";
@@ -46,6 +47,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
   const { message } = App.useApp();
   const [takenUp, setTakenUp] = useState<TakenUp | null>(null);
   const [blind, setBlind] = useState(false);
+  const [table, setTable] = useState(false);
   const waiting = useWaiting(sheet.id, quantity.id);
   const amend = useAmendReading(sheet.id);
   const alter = (reading: Reading, change: Omit<Parameters<typeof amend.mutate>[0], "seen">) =>
@@ -81,8 +83,17 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
         looked={takenUp?.to === "look" ? takenUp.reading : null}
         blind={blind}
         onBlind={setBlind}
+        onTable={() => setTable(true)}
         onDone={() => setTakenUp(null)}
       />
+      {table && (
+        <TableDialog
+          sheet={sheet.id}
+          quantity={quantity.id}
+          fineAs={instrument.fine_as}
+          onClose={() => setTable(false)}
+        />
+      )}
       <section className="tally-panel" aria-label="readings">
         <Tally
           quantity={quantity}

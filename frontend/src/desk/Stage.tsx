@@ -37,13 +37,15 @@ interface Props {
   /** Whether earlier figures are hidden while reading. */
   blind: boolean;
   onBlind: (blind: boolean) => void;
+  /** Readings are to come from a table. */
+  onTable: () => void;
   /** The entry was recorded, or left. */
   onDone: () => void;
 }
 
 /** Strip and equation: where a reading is made. */
 export function Stage(props: Props) {
-  const { sheet, quantity, instrument, changing, looked, blind, onBlind, onDone } = props;
+  const { sheet, quantity, instrument, changing, looked, blind, onBlind, onTable, onDone } = props;
   const show = useShow();
   const { message } = App.useApp();
   const { singleKeys } = useChosen();
@@ -230,7 +232,7 @@ export function Stage(props: Props) {
           act={others ? "Keep" : "Record"}
         />
       )}
-      {more && <MoreBlanks {...{ given, instrument, blind }} onGiven={give} onBlind={onBlind} />}
+      {more && <MoreBlanks {...{ given, instrument, blind, onBlind, onTable }} onGiven={give} />}
     </section>
   );
 }

@@ -2,7 +2,8 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 
 import { asError, SHEETS, type Arrival, type Decision, type Taken } from "../api";
 
-async function send<Found>(address: string, file: File): Promise<Found> {
+/** Sends a file as the body; an answer that says no becomes an error. */
+export async function send<Found>(address: string, file: File): Promise<Found> {
   const response = await fetch(address, { method: "POST", body: file });
   const sent: unknown = await response.json();
   if (!response.ok) throw asError(sent, response.status);
