@@ -4,6 +4,7 @@ import type { ReactNode } from "react";
 import type { Description, FineAs } from "../api";
 import { useShow } from "../app/settings";
 import type { Draft } from "./draft";
+import { ToolFacts } from "./ToolFacts";
 
 interface Props {
   draft: Draft;
@@ -99,6 +100,7 @@ export function AppearanceChoices({ draft, description, onChange }: Props) {
           ]}
         />
       </Choice>
+      <ToolFacts draft={draft} onChange={set} />
     </section>
   );
 }

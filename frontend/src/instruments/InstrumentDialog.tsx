@@ -15,6 +15,7 @@ import {
 } from "../api";
 import { useShow } from "../app/settings";
 import { Working } from "../results/Working";
+import { ToolFacts } from "./ToolFacts";
 import { ClosedScales } from "./ClosedScales";
 import type { Draft } from "./draft";
 import "./instruments.css";
@@ -157,6 +158,7 @@ function Describe({ sheet, picked, onAdded, onBack }: DescribeProps) {
             onChange={(event) => set({ name: event.target.value })}
           />
         </Form.Item>
+        <ToolFacts draft={record} onChange={set} />
         {metric && (
           <Form.Item label="The numerals of the main scale stand for">
             <Segmented<"mm" | "cm">

@@ -11,6 +11,7 @@ import { Counting } from "./Counting";
 import { STARTS, type Draft } from "./draft";
 import { PARTS_DRAWN } from "./partsDrawn";
 import { PitchSheet } from "./PitchSheet";
+import { ToolFacts } from "./ToolFacts";
 
 afterEach(() => {
   cleanup();
@@ -160,5 +161,22 @@ describe("the drawn parts", () => {
     const ids = new Set(parts.map(({ id }) => id));
     for (const id of ids)
       expect(parts.filter((part) => part.id === id && part.label)).toHaveLength(1);
+  });
+});
+
+describe("what stands on a tool besides its scales", () => {
+  it("is noted, a decimal comma as a point, nothing as nothing", () => {
+    const given: unknown[] = [];
+    show(<ToolFacts draft={STARTS.vernier} onChange={(some) => given.push(some)} />);
+    fireEvent.change(screen.getByLabelText("limit of error its maker gives, mm"), {
+      target: { value: "0,03" },
+    });
+    fireEvent.change(screen.getByLabelText("number engraved on it"), { target: { value: "17" } });
+    cleanup();
+    show(<ToolFacts draft={{ maker_limit: "0.03" }} onChange={(some) => given.push(some)} />);
+    fireEvent.change(screen.getByLabelText("limit of error its maker gives, mm"), {
+      target: { value: "" },
+    });
+    expect(given).toEqual([{ maker_limit: "0.03" }, { number: "17" }, { maker_limit: null }]);
   });
 });

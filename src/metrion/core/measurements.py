@@ -10,6 +10,7 @@ from metrion.core.conventions import Convention
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.observations import Arc, Observation, Sort, observed_value
 from metrion.core.rounding import Rounded, round_result
+from metrion.core.scales import Look
 from metrion.core.statistics import mean
 from metrion.core.uncertainty import (
     Part,
@@ -81,7 +82,12 @@ class Measurement:
     @cached_property
     def observed(self) -> tuple[Fraction, ...]:
         """Every observed value, excluded ones too, in the instrument's unit."""
-        return tuple(observed_value(self.instrument, o, self.arc) for o in self.observations)
+        # A long series reads the same few places again and again: each is worked out once.
+        known: dict[tuple[Look, ...], Fraction] = {}
+        for one in self.observations:
+            if one.looks not in known:
+                known[one.looks] = observed_value(self.instrument, one, self.arc)
+        return tuple(known[one.looks] for one in self.observations)
 
     @cached_property
     def counting(self) -> tuple[Fraction, ...]:
@@ -97,7 +103,8 @@ class Measurement:
     @cached_property
     def corrected(self) -> tuple[Fraction, ...]:
         """Every observed value less the zero error."""
-        return tuple(value - self.zero_error for value in self.observed)
+        less = {value: value - self.zero_error for value in set(self.observed)}
+        return tuple(less[value] for value in self.observed)
 
     @cached_property
     def mean(self) -> Fraction | None:

@@ -6,6 +6,7 @@ import math
 import re
 from decimal import Decimal, localcontext
 from fractions import Fraction
+from functools import lru_cache
 
 from metrion.core.errors import NotExact
 
@@ -15,6 +16,7 @@ _DIGITS = 17
 _ROOT_DIGITS = 40
 
 
+@lru_cache(maxsize=4096)
 def parse_exact(text: str) -> Fraction:
     """Read a decimal (``"12.35"``) or a fraction (``"1/16"``) without loss.
 

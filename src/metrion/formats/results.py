@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from fractions import Fraction
 from typing import Any
 
@@ -51,15 +52,21 @@ def measurement_document(reviewed: Reviewed) -> dict[str, Any]:
         "id": measurement.id,
         "unit": measurement.instrument.unit,
         "count": len(measurement.counting),
-        "observed": [to_text(value) for value in measurement.observed],
+        "observed": _texts(measurement.observed),
         "zero_error": to_text(measurement.zero_error),
         "zero_correction": to_text(-measurement.zero_error),
-        "corrected": [to_text(value) for value in measurement.corrected],
+        "corrected": _texts(measurement.corrected),
         "mean": _exact(result.mean),
         **_uncertain(result.uncertainty, result.rounded),
         "relative_percent": _exact(result.relative_percent),
         "flags": [flag_document(flag) for flag in reviewed.flags],
     }
+
+
+def _texts(values: Sequence[Fraction]) -> list[str]:
+    """Each value as text; values that are equal share theirs."""
+    texts = {value: to_text(value) for value in set(values)}
+    return [texts[value] for value in values]
 
 
 def derived_document(result: DerivedResult) -> dict[str, Any]:

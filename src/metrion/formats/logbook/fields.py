@@ -22,6 +22,8 @@ class Fields:
     field was optional and absent.
     """
 
+    __slots__ = ("faults", "pointer", "record")
+
     def __init__(self, record: dict[str, Any], pointer: str, faults: list[Fault]) -> None:
         self.record = record
         self.pointer = pointer

@@ -12,7 +12,8 @@ from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.known import Known
 from metrion.formats.logbook.looks import LOOKS, parse_look
 
-_Read = tuple[Fields, Sort, Observation | None]
+_Read = tuple[int, Sort, Observation | None]
+"""Of one observation: where it stands in the list, its sort, and itself if it is whole."""
 
 
 def parse_measurement(fields: Fields, known: Known) -> Measurement | None:
@@ -28,7 +29,7 @@ def parse_measurement(fields: Fields, known: Known) -> Measurement | None:
         _observation(item, instrument, convention)
         for item in fields.objects("observations", required=True)
     ]
-    divide_by = _divide_by(fields, _checked_sort(observations, instrument))
+    divide_by = _divide_by(fields, _checked_sort(fields, observations, instrument))
     key = fields.record.get("id")
     if instrument is None or convention is None or not isinstance(key, str):
         return None
@@ -73,6 +74,7 @@ def _checks(fields: Fields, known: Known, instrument: Instrument | None) -> tupl
 def _observation(
     fields: Fields, instrument: Instrument | None, convention: Convention | None
 ) -> _Read:
+    index = int(fields.pointer.rpartition("/")[2])
     slots = _slots(fields, instrument)
     place = fields.text("place")
     # null is as good as an empty text here, and only here
@@ -90,8 +92,8 @@ def _observation(
         if look:
             looks.append(look)
     if len(looks) < len(slots):
-        return fields, sort, None
-    return fields, sort, Observation(tuple(looks), place or "", excluded or "", meets)
+        return index, sort, None
+    return index, sort, Observation(tuple(looks), place or "", excluded or "", meets)
 
 
 def _slots(fields: Fields, instrument: Instrument | None) -> tuple[str, ...]:
@@ -104,25 +106,29 @@ def _slots(fields: Fields, instrument: Instrument | None) -> tuple[str, ...]:
     return ("a", "b")
 
 
-def _checked_sort(observations: list[_Read], instrument: Instrument | None) -> Sort | None:
+def _checked_sort(
+    measurement: Fields, observations: list[_Read], instrument: Instrument | None
+) -> Sort | None:
     """The sort of all observations; what does not fit it, or the instrument, is noted."""
     angular = instrument is not None and instrument.kind is Kind.ANGULAR
     if not observations:
         return (Sort.PAIR if angular else Sort.SINGLE) if instrument else None
     first = observations[0][1]
-    for fields, sort, _ in observations:
+    for index, sort, _ in observations:
         if angular and sort is Sort.SINGLE:
-            _note(fields, "a divided circle takes pairs: two positions, a and b")
-    for fields, sort, _ in observations[1:]:
+            _note(measurement, index, "a divided circle takes pairs: two positions, a and b")
+    for index, sort, _ in observations[1:]:
         if sort is not first and not (angular and sort is Sort.SINGLE):
-            _note(fields, f"this observation is a {sort}, the ones before it are {first}s")
+            _note(
+                measurement, index, f"this observation is a {sort}, the ones before it are {first}s"
+            )
             break
     return first
 
 
-def _note(fields: Fields, message: str) -> None:
-    pointer, _, index = fields.pointer.rpartition("/")
-    Fields({}, pointer, fields.faults).fault(index, message)
+def _note(measurement: Fields, index: int, message: str) -> None:
+    pointer = f"{measurement.pointer}/observations"
+    Fields({}, pointer, measurement.faults).fault(str(index), message)
 
 
 def _divide_by(fields: Fields, sort: Sort | None) -> int:

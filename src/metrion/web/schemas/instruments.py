@@ -116,6 +116,7 @@ class InstrumentFields(Schema):
     numbering = fields.String()
     range = fields.List(fields.String(), allow_none=True)
     maker_limit = fields.String(allow_none=True)
+    number = fields.String(allow_none=True, validate=validate.Length(max=100))
     numerals = fields.String(validate=validate.OneOf(["mm", "cm"]))
     fine_as = fields.String(validate=validate.OneOf(["line", "numeral", "worth"]))
     fine_side = fields.String(validate=validate.OneOf(["above", "below"]))

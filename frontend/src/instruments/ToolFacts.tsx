@@ -1,0 +1,36 @@
+import { Input } from "antd";
+
+import type { Draft } from "./draft";
+
+interface Props {
+  draft: Draft;
+  onChange: (some: Pick<Draft, "number" | "maker_limit">) => void;
+}
+
+/** What is engraved on a tool or stands on its certificate, besides its scales. */
+export function ToolFacts({ draft, onChange }: Props) {
+  const unit = draft.kind === "angular" ? "′" : (draft.unit ?? "mm");
+  return (
+    <div className="tool-facts">
+      <label>
+        number engraved on it
+        <Input
+          value={draft.number ?? ""}
+          maxLength={100}
+          onChange={(event) => onChange({ number: event.target.value || null })}
+        />
+      </label>
+      <label>
+        limit of error its maker gives, {unit}
+        <Input
+          value={draft.maker_limit ?? ""}
+          inputMode="decimal"
+          placeholder="not counted"
+          onChange={(event) =>
+            onChange({ maker_limit: event.target.value.trim().replace(",", ".") || null })
+          }
+        />
+      </label>
+    </div>
+  );
+}
