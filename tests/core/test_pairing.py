@@ -46,7 +46,7 @@ def test_an_arc_through_the_zero_of_the_circle_names_both_arcs() -> None:
     assert found.value == 37 * 60 + 20 + Fraction(19, 2)
     assert found.sentences == (
         "The arc runs through the zero of the circle: 37°29.5′. "
-        "The other way round it would be 322°30.5′.",
+        "The other way round it would be 322°30.5′ (that one is over 180°).",
     )
 
 
@@ -116,3 +116,37 @@ def test_the_mean_of_both_windows_is_swept() -> None:
 def test_off_opposite_is_what_the_circle_is_off(first: int, off: int) -> None:
     second = (first + 180 * 60 + off) % FULL_CIRCLE
     assert off_opposite(Fraction(first), Fraction(second)) == off
+
+
+def halved(first: int, second: int, arc: Arc) -> tuple[str, ...]:
+    """A deflection between two whole degrees."""
+    looks = [Look(Fraction(degrees * 60), 0) for degrees in (first, second)]
+    return pairing(CIRCLE, looks, Sort.PAIR, arc, halved=True).sentences
+
+
+def test_half_of_a_sweep_is_told_where_it_is_wanted() -> None:
+    assert halved(10, 47, Arc.SHORTER) == ("Half of it is 18°30.0′.",)
+
+
+def test_half_a_sweep_over_90_degrees_is_no_deflection() -> None:
+    first, second = halved(20, 343, Arc.FORWARD)
+    assert first == (
+        "Half of it would be 161°30.0′, and a deflection is never over 90°: the wrong arc was "
+        "taken. The other one gives 18°30.0′."
+    )
+    assert second == (
+        "The arc is taken: 323°0.0′. The other way round it would be 37°0.0′, the shorter one."
+    )
+
+
+def test_a_forward_arc_can_run_through_the_zero_and_be_the_longer_one() -> None:
+    (words,) = paired_forward(200, 100)
+    assert words == (
+        "The arc runs through the zero of the circle: 260°0.0′. "
+        "The other way round it would be 100°0.0′, the shorter one."
+    )
+
+
+def paired_forward(first: int, second: int) -> tuple[str, ...]:
+    looks = [Look(Fraction(degrees * 60), 0) for degrees in (first, second)]
+    return pairing(CIRCLE, looks, Sort.PAIR, Arc.FORWARD).sentences

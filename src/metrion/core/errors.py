@@ -3,6 +3,7 @@
 MetrionError
 ├── NotExact            a text that is no exact number
 ├── NotAnAngle          a text that is no angle
+│   └── DecimalDegrees  minutes written as decimals
 ├── UnitError           a unit that is not known, or units that do not fit each other
 ├── ScaleError          a scale that cannot be read, or a reading it cannot give
 │   ├── UselessScale    every line coincides at once
@@ -39,6 +40,17 @@ class NotAnAngle(MetrionError):
         super().__init__(
             f"{_short(text)} is not an angle in degrees and minutes, like 214:30, "
             "with minutes and seconds below 60"
+        )
+
+
+class DecimalDegrees(NotAnAngle):
+    """Degrees with a decimal point, where minutes were meant."""
+
+    def __init__(self, text: str, degrees: str, digits: str) -> None:
+        super().__init__(text)
+        meant = f"; for {degrees}°{digits}′ type {degrees}:{digits}" if len(digits) == 2 else ""
+        self.args = (
+            f"{_short(text)} has minutes as decimals, but sixty of them make a degree{meant}",
         )
 
 

@@ -71,6 +71,18 @@ def sweep(start: Fraction, end: Fraction, arc: Arc) -> Fraction:
     return forward
 
 
+def off_opposite(first: Fraction, second: Fraction) -> Fraction:
+    """By how much two windows are not 180° apart, in arc minutes from -180° to below 180°.
+
+    A few minutes mean that the circle turns off its own middle; the mean of both windows is free
+    of it.
+
+    >>> off_opposite(Fraction(30 * 60), Fraction(210 * 60 + 4))
+    Fraction(4, 1)
+    """
+    return (second - first) % FULL_CIRCLE - HALF_CIRCLE
+
+
 def sweeps(instrument: Instrument, observation: Observation, arc: Arc) -> tuple[Fraction, ...]:
     """The sweep of each pair of looks: one, or one per window. Lengths give |b - a|."""
     readings = [instrument.reading(look) for look in observation.looks]

@@ -17,6 +17,7 @@ from metrion.core.observations import (
     Observation,
     Sort,
     observed_value,
+    off_opposite,
     sweeps,
 )
 from metrion.core.scales import Look
@@ -44,8 +45,14 @@ class Pairing:
     sentences: tuple[str, ...]
 
 
-def pairing(instrument: Instrument, looks: Sequence[Look], sort: Sort, arc: Arc) -> Pairing:
-    """The looks of one observation in the order they are entered, the last one just entered."""
+def pairing(
+    instrument: Instrument, looks: Sequence[Look], sort: Sort, arc: Arc, *, halved: bool = False
+) -> Pairing:
+    """The looks of one observation in the order they are entered, the last one just entered.
+
+    Args:
+        halved: whether half of what is swept is wanted, as for a deflection.
+    """
     found = _window_words(instrument, looks) if sort is Sort.WINDOWS else []
     if len(looks) < len(ORDER[sort]):
         return Pairing(None, tuple(found))
@@ -54,34 +61,34 @@ def pairing(instrument: Instrument, looks: Sequence[Look], sort: Sort, arc: Arc)
     value = observed_value(instrument, observation, arc)
     if instrument.kind is Kind.ANGULAR:
         found = [*_arc_words(instrument, observation, arc), *found]
+        if halved:
+            found.insert(0, half_words(instrument, value))
     elif value == 0:
         found = ["Both positions read the same: nothing lies between them."]
     return Pairing(value, tuple(found))
 
 
-def off_opposite(first: Fraction, second: Fraction) -> Fraction:
-    """By how much two windows are not 180° apart, in arc minutes from -180° to below 180°.
-
-    A few minutes mean that the circle turns off its own middle; the mean of both windows is free
-    of it.
-
-    >>> off_opposite(Fraction(30 * 60), Fraction(210 * 60 + 4))
-    Fraction(4, 1)
-    """
-    return (second - first) % FULL_CIRCLE - HALF_CIRCLE
+def half_words(instrument: Instrument, value: Fraction) -> str:
+    """Half of what is swept; over 90° it is no deflection, with the likely cause."""
+    half = instrument.with_unit(value / 2)
+    if value <= HALF_CIRCLE:
+        return f"Half of it is {half}."
+    return (
+        f"Half of it would be {half}, and a deflection is never over 90°: the wrong arc was "
+        f"taken. The other one gives {instrument.with_unit((FULL_CIRCLE - value) / 2)}."
+    )
 
 
 def _arc_words(instrument: Instrument, observation: Observation, arc: Arc) -> list[str]:
-    """Both arcs where the one that counts is not the plain difference of the two figures."""
+    """Both arcs where it matters: through the zero of the circle, or more than half of it."""
     first, second = (instrument.reading(look) for look in observation.looks[:2])
     swept = sweeps(instrument, observation, arc)[0]
-    if swept == abs(second - first):
+    if swept == abs(second - first) and swept <= HALF_CIRCLE:
         return []
-    other = instrument.with_unit(FULL_CIRCLE - swept)
-    return [
-        f"The arc runs through the zero of the circle: {instrument.with_unit(swept)}. "
-        f"The other way round it would be {other}."
-    ]
+    through = "runs through the zero of the circle" if swept != abs(second - first) else "is taken"
+    taken, other = instrument.with_unit(swept), instrument.with_unit(FULL_CIRCLE - swept)
+    over = " (that one is over 180°)" if swept < HALF_CIRCLE else ", the shorter one"
+    return [f"The arc {through}: {taken}. The other way round it would be {other}{over}."]
 
 
 def _window_words(instrument: Instrument, looks: Sequence[Look]) -> list[str]:

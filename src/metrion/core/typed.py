@@ -7,7 +7,7 @@ from enum import StrEnum
 from fractions import Fraction
 
 from metrion.core.angles import parse_angle
-from metrion.core.errors import MetrionError, NoSuchLine
+from metrion.core.errors import DecimalDegrees, MetrionError, NoSuchLine
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.numbers import parse_exact
 from metrion.core.scales import Line, Look, VernierScale
@@ -17,6 +17,7 @@ _GLYPHS = {"½": "1/2", "¼": "1/4", "¾": "3/4"}
 _MIXED = re.compile(r"(-?)(?:([0-9]+) +)?([0-9]+/[0-9]+)|(-?)([0-9]*) *([½¼¾])")
 _OPEN = re.compile(r"(-?)(?:\.([0-9]+)|([0-9]+)\.)")
 _SEVERAL = re.compile(r"([0-9]+) *(?:-|–|\.\.) *([0-9]+)")
+_DECIMAL_DEGREES = re.compile(r"(-?[0-9]+)[.,]([0-9]{1,2})[°′']?")
 _ANGLE = re.compile(r"(-?[0-9]+) *[°: ] *([0-9]{1,2}) *[′']?")
 
 
@@ -75,7 +76,10 @@ def typed_main(instrument: Instrument, text: str) -> Fraction:
         NotAMark: if the scale has no such mark.
     """
     if instrument.kind is Kind.ANGULAR:
-        match = _ANGLE.fullmatch(text.strip().replace("−", "-"))
+        plain = text.strip().replace("−", "-")
+        if decimal := _DECIMAL_DEGREES.fullmatch(plain):
+            raise DecimalDegrees(plain, *decimal.groups())
+        match = _ANGLE.fullmatch(plain)
         main = parse_angle(f"{match[1]}:{match[2]}" if match else f"{text.strip()}:00")
     else:
         main = typed_number(text)

@@ -6,7 +6,7 @@ from collections import defaultdict
 from collections.abc import Iterator
 from fractions import Fraction
 
-from metrion.core.observations import WINDOWS_APART, Sort, sweeps
+from metrion.core.observations import WINDOWS_APART, Sort, off_opposite, sweeps
 from metrion.core.review.flags import Flag, Level, Series
 
 _ENOUGH = 3
@@ -72,6 +72,18 @@ def windows_disagree(series: Series) -> Iterator[Flag]:
                 "windows-disagree",
                 Level.WARNING,
                 f"Reading {index + 1}: the sweeps through the two windows differ by "
-                f"{series.text(abs(first - second))}. A half degree missed is the usual cause.",
+                f"{series.text(abs(first - second))}. {_wrong_window(series, index)}",
                 index,
             )
+
+
+def _wrong_window(series: Series, index: int) -> str:
+    """At which position the windows do not stand opposite each other, and the usual cause."""
+    instrument = series.measurement.instrument
+    a, b, a2, b2 = (instrument.reading(look) for look in series.observation(index).looks)
+    offs = {"first": off_opposite(a, a2), "second": off_opposite(b, b2)}
+    worst = max(offs, key=lambda position: abs(offs[position]))
+    return (
+        f"At the {worst} position they are {series.text(abs(offs[worst]))} off from standing "
+        "opposite: one of the two was misread there, by a mark most often (a half degree missed)."
+    )

@@ -90,7 +90,7 @@ def _paired(
     looks = [look for look in (*earlier, answer.look) if look is not None]
     if len(looks) != len(earlier) + 1:
         return None
-    return pairing(instrument, looks, sort, Arc(body["arc"]))
+    return pairing(instrument, looks, sort, Arc(body["arc"]), halved=body["halved"])
 
 
 def _answered(

@@ -40,6 +40,7 @@ class TypedSchema(LookSchema):
     zero = fields.List(fields.String(), load_default=list)
     sort = fields.String(load_default="single", validate=validate.OneOf(list(Sort)))
     arc = fields.String(load_default="shorter", validate=validate.OneOf(list(Arc)))
+    halved = fields.Boolean(load_default=False)
     earlier = fields.List(
         fields.Nested(EnteredSchema), load_default=list, validate=validate.Length(max=3)
     )

@@ -1,0 +1,129 @@
+"""Angles: whatever way they are entered, and the slips that are made with them."""
+
+from dataclasses import replace
+from fractions import Fraction
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from metrion.core.angles import FULL_CIRCLE, HALF_CIRCLE
+from metrion.core.conventions import BUILT_IN
+from metrion.core.desk import consider
+from metrion.core.errors import DecimalDegrees
+from metrion.core.hints import Circumstance, hints
+from metrion.core.instruments import Instrument, Kind
+from metrion.core.measurements import Measurement, reduce_measurement
+from metrion.core.observations import Arc, Observation, off_opposite
+from metrion.core.review import review
+from metrion.core.scales import Look, VernierScale
+from metrion.core.typed import typed_main
+
+HALF_DEGREES = Instrument("c", "Circle", Kind.ANGULAR, "arcmin", VernierScale(Fraction(30), 30, 29))
+STANDARD = BUILT_IN["standard"]
+MINUTES = 360 * 60
+
+
+def look_at(minutes: int) -> Look:
+    """A whole minute of the circle, wherever it is turned to."""
+    return HALF_DEGREES.scale.nearest(Fraction(minutes % MINUTES))
+
+
+def deflection(*observations: Observation, arc: Arc = Arc.SHORTER) -> Measurement:
+    return Measurement("m", "Green", HALF_DEGREES, STANDARD, observations, divide_by=2, arc=arc)
+
+
+def pair(first: int, second: int, **more: str) -> Observation:
+    return Observation((look_at(first), look_at(second)), **more)
+
+
+minutes = st.integers(0, MINUTES - 1)
+
+
+@given(st.lists(st.tuples(minutes, minutes), min_size=1, max_size=5), minutes, st.randoms())
+def test_the_half_sweep_does_not_depend_on_where_the_zero_lies_or_what_came_first(
+    pairs: list[tuple[int, int]], turned: int, chance: object
+) -> None:
+    plain = reduce_measurement(deflection(*(pair(a, b) for a, b in pairs)))
+    moved = [(a + turned, b + turned) for a, b in pairs]
+    other = [(b, a) if i % 2 else (a, b) for i, (a, b) in enumerate(moved)]
+    turned_result = reduce_measurement(deflection(*(pair(a, b) for a, b in other)))
+    assert turned_result.mean == plain.mean
+    assert turned_result.uncertainty == plain.uncertainty
+    assert plain.mean is not None
+    assert 0 <= plain.mean <= HALF_CIRCLE / 2
+
+
+@given(minutes, minutes, minutes)
+def test_a_forward_sweep_turned_with_its_circle_is_the_same(a: int, b: int, turned: int) -> None:
+    forward = deflection(pair(a, b), arc=Arc.FORWARD).mean
+    assert deflection(pair(a + turned, b + turned), arc=Arc.FORWARD).mean == forward
+    back = deflection(pair(b, a), arc=Arc.FORWARD).mean
+    assert forward is not None
+    assert back is not None
+    assert (forward + back) * 2 in (0, FULL_CIRCLE)
+
+
+@given(minutes, minutes, st.integers(-7, 7))
+def test_two_windows_are_free_of_a_circle_that_turns_off_its_middle(
+    a: int, b: int, off: int
+) -> None:
+    """Both windows off by as much in opposite ways leave the mean sweep as it is."""
+    half = MINUTES // 2
+    looks = (look_at(a), look_at(b), look_at(a + half + off), look_at(b + half + off))
+    assert deflection(Observation(looks)).mean == deflection(pair(a, b)).mean
+    assert off_opposite(Fraction(a), Fraction(a + half + off)) == off
+
+
+@pytest.mark.parametrize(
+    ("text", "meant"),
+    [("57.12", "for 57°12′ type 57:12"), ("57,30", "57:30"), ("57.5", "sixty of them make")],
+)
+def test_minutes_as_decimals_are_named(text: str, meant: str) -> None:
+    with pytest.raises(DecimalDegrees, match=meant):
+        typed_main(HALF_DEGREES, text)
+    assert meant in consider(HALF_DEGREES, text, "").main_fault
+
+
+@pytest.mark.parametrize("text", ["57:30", "57 30", "57°30′", "57° 30'", "57:30 "])
+def test_an_angle_is_typed_as_people_write_it(text: str) -> None:
+    assert typed_main(HALF_DEGREES, text) == 57 * 60 + 30
+
+
+def test_the_sum_must_stay_below_the_next_mark() -> None:
+    answer = consider(HALF_DEGREES, "57:30", "29")
+    assert answer.read == 57 * 60 + 59
+    assert "has passed 57°30′ and not yet 58°0′" in " ".join(answer.sentences)
+
+
+def remarks(measurement: Measurement) -> dict[str, str]:
+    nothing = [Circumstance() for _ in measurement.observations]
+    return {hint.code: hint.message for hint in hints(measurement, nothing)}
+
+
+def test_a_half_degree_missed_in_one_of_several_pairs_is_named() -> None:
+    found = remarks(deflection(pair(100, 2500), pair(101, 2500), pair(130, 2501), pair(100, 2501)))
+    assert found["sweep-slip"].startswith("Reading 3 is one main mark (30′) less than the others")
+    excluded = pair(130, 2501, excluded="misread")
+    assert remarks(deflection(pair(100, 2500), pair(101, 2500), excluded, pair(100, 2501))) == {}
+
+
+@pytest.mark.parametrize("third", [2500, 2510, 2560])
+def test_a_pair_that_belongs_or_is_off_otherwise_is_no_slip(third: int) -> None:
+    pairs = (pair(100, 2500), pair(101, 2500), pair(100, third))
+    assert "sweep-slip" not in remarks(deflection(*pairs))
+
+
+def test_half_over_90_names_the_other_arc_among_recorded_readings() -> None:
+    found = remarks(deflection(pair(20 * 60, 343 * 60), arc=Arc.FORWARD))
+    assert "Reading 1: Half of it would be 161°30′" in found["half-over-90"]
+    whole = replace(deflection(pair(20 * 60, 343 * 60), arc=Arc.FORWARD), divide_by=1)
+    assert remarks(whole) == {}
+
+
+def test_the_window_that_was_misread_is_named_with_its_position() -> None:
+    half = MINUTES // 2
+    looks = (look_at(600), look_at(2000), look_at(600 + half), look_at(2030 + half))
+    (flag,) = [f for f in review(deflection(Observation(looks))) if f.code == "windows-disagree"]
+    assert "differ by 30′" in flag.message
+    assert "At the second position they are 30′ off from standing opposite" in flag.message
