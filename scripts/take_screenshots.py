@@ -57,10 +57,32 @@ def _by_thumb(page: Page) -> None:
         page.get_by_role("button", name=key, exact=True).click()
 
 
+def _follow_the_working(page: Page) -> None:
+    page.get_by_role("button", name="Whole working").click()
+    page.get_by_role("dialog").locator(".follow").last.click()
+
+
+def _plan(page: Page) -> None:
+    page.get_by_label("about how large").fill("0.5")
+    page.locator(".plan").first.wait_for()
+
+
+def _read_the_report(page: Page) -> None:
+    page.frame_locator("iframe").locator("h1").wait_for()
+
+
+def _sweep(page: Page) -> None:
+    page.keyboard.type("341:20 11")
+    page.locator(".part-read output", has_text="341").wait_for()
+    page.keyboard.press("Enter")
+    page.keyboard.type("18:40 30")
+    page.locator(".part-result output", has_text="37").wait_for()
+
+
 Act = Callable[[Page], None]
 VIEWS: dict[str, tuple[str, str, Act | None]] = {
     "notebook": ("light", "/", None),
-    "sheet": ("light", "/sheets/wing-tip-nocks", None),
+    "sheet": ("light", "/sheets/foil-colours", None),
     "quantity": ("light", "/sheets/spare-parts/quantities/spreader", _type_a_reading),
     "quantity-dark": ("dark", "/sheets/spare-parts/quantities/spreader", _type_a_reading),
     "zero": ("light", "/sheets/spare-parts/quantities/ferrule", _look_at_the_zero),
@@ -68,6 +90,10 @@ VIEWS: dict[str, tuple[str, str, Act | None]] = {
     "screw": ("light", "/sheets/bridle-line/quantities/standoff", _turn_the_screw),
     "instruments": ("light", "/instruments", _third_line),
     "circle": ("dark", "/instruments", _turn_the_circle),
+    "angle": ("light", "/sheets/foil-colours/quantities/red", _sweep),
+    "working": ("light", "/sheets/spare-parts/quantities/spreader", _follow_the_working),
+    "planner": ("light", "/planner", _plan),
+    "report": ("light", "/sheets/spare-parts/report", _read_the_report),
     "phone": ("light", "/sheets/spare-parts/quantities/ferrule", _by_thumb),
     "words": ("light", "/words", None),
     "settings": ("light", "/settings", None),

@@ -154,9 +154,9 @@ def test_a_notebook_goes_out_and_comes_in_and_is_the_same_file(tmp_path: Path) -
     packed = tmp_path / "all.zip"
     assert run("export", "--data", str(here), "--to", str(packed)).returncode == 0
     done = run("import", str(packed), "--data", str(there))
-    assert (done.returncode, done.stdout.count(b"a new sheet")) == (0, 5)
+    assert (done.returncode, done.stdout.count(b"a new sheet")) == (0, 6)
     again = run("import", "-", "--data", str(there), stdin=packed.read_bytes())
-    assert again.stdout.count(b"here already") == 5
+    assert again.stdout.count(b"here already") == 6
     assert run("export", "--data", str(there)).stdout == packed.read_bytes()
 
 

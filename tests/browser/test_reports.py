@@ -47,7 +47,7 @@ def test_the_whole_notebook_goes_out_and_comes_back_after_a_look(
     page.get_by_label("logbook file").set_input_files(packed)
     dialog = page.get_by_role("dialog")
     expect(dialog.get_by_text("new here")).to_have_count(1)
-    expect(dialog.get_by_text("here already, just the same")).to_have_count(3)
+    expect(dialog.get_by_text("here already, just the same")).to_have_count(4)
     expect(dialog.get_by_text("here already, but not the same")).to_have_count(1)
     dialog.get_by_label("What to do with Two-line kite, spare parts").click()
     page.get_by_title("replace the one here, as a new version").click()

@@ -251,7 +251,7 @@ def test_what_is_wrong_with_a_file_is_told_in_full(page: Page, server: str, tmp_
     expect(dialog.locator("li")).to_have_count(2)
     expect(dialog.get_by_role("button", name="Take 0 in")).to_be_disabled()
     dialog.get_by_role("button", name="Cancel").click()
-    expect(page.locator(".sheet-card")).to_have_count(5)
+    expect(page.locator(".sheet-card")).to_have_count(6)
 
 
 def test_the_trash_can_be_undone(page: Page, server: str) -> None:

@@ -1,4 +1,4 @@
-"""A divided circle with two windows at the desk."""
+"""Angles at the desk: pairs, arcs, two windows."""
 
 from playwright.sync_api import Page, expect
 
@@ -39,3 +39,53 @@ def test_both_windows_are_read_at_each_position(page: Page, server: str) -> None
     page.keyboard.press("Enter")
     expect(page.locator("tr.reading")).to_contain_text("341°20′ / 18°40′ / 161°20′ / 198°40′")
     expect(page.get_by_test_id("sentence")).to_contain_text("18°44.5′ ± 0.3′")
+
+
+def test_a_pair_through_zero_is_entered_without_a_thought(page: Page, server: str) -> None:
+    page.goto(f"{server}/sheets/foil-colours/quantities/red")
+    expect(page.get_by_label("main reading")).to_be_focused()
+    expect(page.get_by_text("Reading 3 is one main mark (20′) more")).to_be_visible()
+    position(page, "350:20 4")
+    page.keyboard.type("10:40 8")
+    expect(page.locator(".part-result output")).to_have_text("20°22.0′")
+    expect(page.get_by_text("The arc runs through the zero of the circle")).to_be_visible()
+    expect(page.get_by_text("Half of it is 10°11.0′.")).to_be_visible()
+    expect(page.locator(".ring-swept")).to_have_count(1)
+    page.keyboard.press("Enter")
+    expect(page.locator("tr.reading")).to_have_count(4)
+
+
+def test_the_other_arc_is_chosen_and_found_impossible(page: Page, server: str) -> None:
+    page.goto(f"{server}/sheets/foil-colours/quantities/red")
+    page.get_by_role("button", name="More", exact=True).click()
+    page.get_by_text("onward, as the figures grow").click()
+    expect(page.get_by_role("radio", name="onward")).to_be_checked()
+    page.get_by_label("main reading").focus()
+    position(page, "18:40 30")
+    page.keyboard.type("341:20 11")
+    expect(page.get_by_text("a deflection is never over 90°: the wrong arc was")).to_be_visible()
+    page.keyboard.press("Escape")
+    page.keyboard.type("57.12")
+    expect(page.get_by_role("alert")).to_contain_text("for 57°12′ type 57:12")
+
+
+def test_the_next_colour_is_begun_and_decimals_are_had_on_request(page: Page, server: str) -> None:
+    page.goto(f"{server}/sheets/foil-colours/quantities/green")
+    page.get_by_role("button", name="In decimals of a degree").click()
+    expect(page.get_by_test_id("sentence")).to_contain_text("(18.7444 ± 0.0022) °")
+    page.get_by_role("button", name="In degrees and minutes").click()
+    expect(page.get_by_test_id("sentence")).to_contain_text("18°44.67′ ± 0.13′")
+    page.get_by_role("button", name="Another like it").click()
+    page.get_by_label("What is measured").fill("Blue, first order")
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("heading", name="Blue, first order")).to_be_visible()
+    expect(page.get_by_text("first position, window 1")).to_be_visible()
+    expect(page.get_by_text("no reading yet, so no result")).to_be_visible()
+
+
+def test_a_pair_looked_at_again_shows_its_sweep(page: Page, unchanged: str) -> None:
+    page.goto(f"{unchanged}/sheets/foil-colours/quantities/green")
+    page.get_by_label("Actions for reading 2").click()
+    page.get_by_role("button", name="Show it on the scales").click()
+    expect(page.locator(".ring-swept")).to_have_count(1)
+    expect(page.locator("tr.reading[aria-current='true']")).to_contain_text("37°29.25′")

@@ -21,7 +21,14 @@ from metrion.report.render.latex import latex_line, latex_text
 from metrion.report.render.pdf import Paper
 from tests.strategies import logbooks
 
-DEMOS = ["spare-parts", "wing-tip-nocks", "bridle-line", "sail-film", "old-standoffs"]
+DEMOS = [
+    "foil-colours",
+    "spare-parts",
+    "wing-tip-nocks",
+    "bridle-line",
+    "sail-film",
+    "old-standoffs",
+]
 
 
 def report(document: dict[str, Any], **options: Any) -> Report:
@@ -159,6 +166,13 @@ def test_pairs_and_derived_quantities_are_reported() -> None:
     assert "Half of it" not in html_page(report(document, quantity="g"))
 
 
+def test_several_colours_stand_in_one_table() -> None:
+    page = text_of(html_page(report(demo("foil-colours"))))
+    assert "Angles together" in page
+    assert "Green, first order337°29.3333′218°44.67′ ± 0.13′" in page
+    assert "Angles together" not in text_of(html_page(report(demo("foil-colours"), quantity="red")))
+
+
 def test_a_drawing_is_sound_svg_and_says_what_it_shows() -> None:
     for name in DEMOS:
         for section in report(demo(name)).sections:
@@ -199,7 +213,7 @@ def test_mathematics_in_latex() -> None:
     assert latex_text("50 % & #1_a") == r"50 \% \& \#1\_a"
 
 
-@settings(max_examples=15, deadline=None)
+@settings(max_examples=15)
 @given(logbooks(), st.sampled_from(list(Paper)))
 def test_any_logbook_has_a_report(document: dict[str, Any], paper: Paper) -> None:
     found = report(document)

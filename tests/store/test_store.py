@@ -75,7 +75,7 @@ def test_a_logbook_comes_back_as_it_was_taken_in(store: Store, sheet: str) -> No
     assert document(store, sheet) == DOCUMENT
 
 
-@settings(suppress_health_check=[HealthCheck.too_slow], max_examples=40, deadline=None)
+@settings(suppress_health_check=[HealthCheck.too_slow], max_examples=40)
 @given(logbooks())
 def test_export_after_import_is_the_identity(given_document: dict[str, Any]) -> None:
     with TemporaryDirectory() as folder:

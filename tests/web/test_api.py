@@ -322,7 +322,7 @@ def test_a_broken_file_is_refused_with_all_its_faults(client: FlaskClient) -> No
     answer = client.post("/api/arrivals/take", data=json.dumps(document))
     assert answer.status_code == 422
     assert [f["pointer"] for f in answer.json["faults"]] == ["/version", "/zero_checks/0/fine"]
-    assert len(client.get("/api/sheets").json["sheets"]) == 5
+    assert len(client.get("/api/sheets").json["sheets"]) == 6
 
 
 def test_what_is_typed_is_answered(client: FlaskClient) -> None:

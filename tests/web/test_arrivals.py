@@ -59,7 +59,7 @@ def test_a_file_that_was_here_already_can_be_left_or_taken_again(client: FlaskCl
     assert take(client, content).json == []
     (again,) = take(client, content, "new").json
     assert again["id"] != "spare-parts"
-    assert len(titles(client)) == 6
+    assert len(titles(client)) == 7
 
 
 def test_faults_are_told_with_the_file_and_nothing_is_stored(client: FlaskClient) -> None:
@@ -93,5 +93,5 @@ def test_a_zip_with_one_bad_file_stores_nothing_if_it_was_to_be_taken(client: Fl
     content = packed.getvalue()
     assert [one["standing"] for one in look(client, content)] == ["new", "faulty"]
     assert take(client, content, "new", "new").status_code == 422
-    assert len(titles(client)) == 5
+    assert len(titles(client)) == 6
     assert len(take(client, content, "new", "skip").json) == 1

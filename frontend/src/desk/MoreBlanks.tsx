@@ -1,18 +1,21 @@
 import { Button, Checkbox, Input, Segmented } from "antd";
 import { memo } from "react";
 
-import type { Instrument } from "../api";
+import type { Instrument, Quantity } from "../api";
 import { useShow } from "../app/settings";
 import type { Circumstances } from "./circumstances";
 
 interface Props {
   given: Circumstances;
+  quantity: Quantity;
   instrument: Instrument;
   blind: boolean;
   onGiven: (some: Partial<Circumstances>) => void;
   onBlind: (blind: boolean) => void;
   /** Readings are to come from a table. */
   onTable: () => void;
+  /** The sweeps of this quantity are to go the other way round. */
+  onArc: (arc: Quantity["arc"]) => void;
 }
 
 const APPROACHES = [
@@ -23,7 +26,7 @@ const APPROACHES = [
 
 /** What else can be noted of a reading: none of it is needed to record one. */
 export const MoreBlanks = memo(function MoreBlanks(props: Props) {
-  const { given, instrument, blind, onGiven, onBlind, onTable } = props;
+  const { given, instrument, blind, quantity, onGiven, onBlind, onTable, onArc } = props;
   const show = useShow();
   return (
     <div className="more-blanks">
@@ -35,7 +38,20 @@ export const MoreBlanks = memo(function MoreBlanks(props: Props) {
           onChange={(approach) => onGiven({ approach: approach as Circumstances["approach"] })}
         />
       </label>
-      {instrument.kind === "vernier" && (
+      {instrument.kind === "angular" && (
+        <label>
+          the arc that counts
+          <Segmented<Quantity["arc"]>
+            value={quantity.arc}
+            options={[
+              { value: "shorter", label: "the shorter one" },
+              { value: "forward", label: "onward, as the figures grow" },
+            ]}
+            onChange={onArc}
+          />
+        </label>
+      )}
+      {instrument.kind === "vernier" && quantity.sort === "single" && (
         <label>
           {show("the line meets the mark")}
           <Input

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { Link, useParams } from "react-router";
 
 import {
+  useAmendQuantity,
   useAmendReading,
   useSheet,
   type Instrument,
@@ -14,6 +15,7 @@ import { useWaiting } from "../outbox/useOutbox";
 import { ResultPanel } from "../results/ResultPanel";
 import { Tally, type LookActions } from "../tally";
 import { TableDialog } from "../transfer/TableDialog";
+import { AnotherLikeIt } from "./AnotherLikeIt";
 import "./desk.css";
 import { Ribbon } from "./Ribbon";
 import { Stage } from "./Stage";
@@ -50,6 +52,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
   const [table, setTable] = useState(false);
   const waiting = useWaiting(sheet.id, quantity.id);
   const amend = useAmendReading(sheet.id);
+  const amendQuantity = useAmendQuantity(sheet.id);
   const alter = (reading: Reading, change: Omit<Parameters<typeof amend.mutate>[0], "seen">) =>
     amend.mutate(
       { seen: reading, ...change },
@@ -84,6 +87,12 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
         blind={blind}
         onBlind={setBlind}
         onTable={() => setTable(true)}
+        onArc={(arc) =>
+          amendQuantity.mutate(
+            { seen: quantity, arc },
+            { onError: (problem) => void message.error(problem.message) },
+          )
+        }
         onDone={() => setTakenUp(null)}
       />
       {table && (
@@ -116,6 +125,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
             ({ id, unit }) =>
               id !== quantity.id && (unit === "arcmin") === (quantity.unit === "arcmin"),
           )}
+          another={<AnotherLikeIt {...{ sheet, quantity }} />}
           onLook={(index) => {
             const reading = quantity.readings[index];
             if (reading) setTakenUp({ reading, to: "look" });

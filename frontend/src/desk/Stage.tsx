@@ -39,13 +39,16 @@ interface Props {
   onBlind: (blind: boolean) => void;
   /** Readings are to come from a table. */
   onTable: () => void;
+  /** The sweeps of this quantity are to go the other way round. */
+  onArc: (arc: Quantity["arc"]) => void;
   /** The entry was recorded, or left. */
   onDone: () => void;
 }
 
 /** Strip and equation: where a reading is made. */
 export function Stage(props: Props) {
-  const { sheet, quantity, instrument, changing, looked, blind, onBlind, onTable, onDone } = props;
+  const { sheet, quantity, instrument, changing, looked, blind, onBlind, onTable, onArc, onDone } =
+    props;
   const show = useShow();
   const { message } = App.useApp();
   const { singleKeys } = useChosen();
@@ -61,6 +64,7 @@ export function Stage(props: Props) {
     pairing: {
       sort: quantity.sort,
       arc: quantity.arc,
+      halved: quantity.divide_by === 2,
       earlier: positions.kept.map(({ entered }) => entered),
     },
   });
@@ -151,7 +155,8 @@ export function Stage(props: Props) {
     onProblem: fail,
   });
 
-  const last = paired ? before?.position : (looked ?? quantity.readings.at(-1) ?? null);
+  const last = looked ?? quantity.readings.at(-1) ?? null;
+  const rest = paired ? (before?.position.position ?? last?.positions[1]) : last?.position;
   const ending: Ending = !paired
     ? {
         readAs: "read",
@@ -170,10 +175,11 @@ export function Stage(props: Props) {
       <Strip
         instrument={instrument}
         face={quantity.face || "outside"}
-        position={entry.position ?? answer?.position ?? last?.position ?? 0}
+        position={entry.position ?? answer?.position ?? rest ?? 0}
         live={answer !== null || looked !== null}
         answer={answer}
         zeroError={quantity.zero_error}
+        swept={sweptFrom(positions.sweptFrom, looked, quantity)}
         label={`scales of ${instrument.name}`}
         readOut={show(answer?.read ?? "nothing entered")}
         onMove={desk.move}
@@ -232,9 +238,22 @@ export function Stage(props: Props) {
           act={others ? "Keep" : "Record"}
         />
       )}
-      {more && <MoreBlanks {...{ given, instrument, blind, onBlind, onTable }} onGiven={give} />}
+      {more && (
+        <MoreBlanks
+          {...{ given, quantity, instrument, blind, onBlind, onTable, onArc }}
+          onGiven={give}
+        />
+      )}
     </section>
   );
+}
+
+/** From where the pair sweeps that is entered, or that is looked at again. */
+function sweptFrom(entered: number | null, looked: Reading | null, { sort, arc }: Quantity) {
+  if (sort === "single") return null;
+  const from = entered ?? looked?.positions[0];
+  const to = entered === null ? looked?.positions[1] : from;
+  return from === undefined || to === undefined ? null : { from, to, arc };
 }
 
 /** Whether there is something to record: a reading, or figures that the server will make one. */

@@ -206,13 +206,13 @@ export function useDesk(question: (look: Look) => Promise<Answer>, options: Opti
 }
 
 /** How many looks make the reading, which way round they are taken, and those entered before. */
-export type Pairing = Pick<Schemas["Typed"], "sort" | "arc" | "earlier">;
+export type Pairing = Pick<Schemas["Typed"], "sort" | "arc" | "halved" | "earlier">;
 
 interface SheetOptions extends Options {
   pairing?: Pairing;
 }
 
-const ALONE: Pairing = { sort: "single", arc: "shorter", earlier: [] };
+const ALONE: Pairing = { sort: "single", arc: "shorter", halved: false, earlier: [] };
 
 /** The desk of a sheet: its instrument, corrected by these zero checks. */
 export function useSheetDesk(

@@ -43,6 +43,8 @@ export interface Positions {
   before: { name: string; position: Position } | null;
   /** Whether each position is read in two windows. */
   windows: boolean;
+  /** Where the sweep begins that this position ends, in the same window; null if it ends none. */
+  sweptFrom: number | null;
   /** Whether others follow before the reading is whole. */
   more: boolean;
   keep: (entered: Entered, answer: Answer) => void;
@@ -61,6 +63,7 @@ export function usePositions(sort: Quantity["sort"]): Positions {
     name: places[kept.length]?.name ?? "",
     before: last ? { name: places[kept.length - 1]?.name ?? "", position: last } : null,
     windows: sort === "pair with two windows",
+    sweptFrom: kept.at(-places.length / 2)?.position ?? null,
     more: kept.length + 1 < places.length,
     keep: useCallback((entered, answer) => {
       const figures = figuresOf(answer);

@@ -190,13 +190,19 @@ const CHARACTERS = 3;
 const widthOf = (text: string) =>
   ({ "--chars": Math.max(CHARACTERS, text.length) }) as CSSProperties;
 
+const HOW: Record<Instrument["kind"], string> = {
+  vernier:
+    "Type the last mark the zero line has passed, then the line that meets: 6 space 3 Enter. ",
+  screw:
+    "Type the last mark the thimble’s edge has passed, then its line at the datum line: 4.5 space 38 Enter. ",
+  angular:
+    "Type the last mark the zero line has passed, degrees and minutes, then the line that meets: 341:20 space 11 Enter. ",
+};
+
 function words(desk: Desk, instrument: Instrument, show: (text: string) => string): string {
   if (desk.away) return "Metrion does not answer at the moment; what you typed stays here.";
   if (desk.answer?.sentences.length) return show(desk.answer.sentences.join(" "));
-  const how =
-    instrument.kind === "screw"
-      ? "Type the last mark the thimble’s edge has passed, then its line at the datum line: 4.5 space 38 Enter. "
-      : "Type the last mark the zero line has passed, then the line that meets: 6 space 3 Enter. ";
+  const how = HOW[instrument.kind];
   return show(
     `${how}Or drag the scales until they look like yours. One line is worth ${instrument.least_count_text}.`,
   );

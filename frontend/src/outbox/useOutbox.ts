@@ -103,6 +103,7 @@ async function figuresOfOne(entry: Waiting, entered: Entered) {
         reference: null,
         sort: "single",
         arc: "shorter",
+        halved: false,
         earlier: [],
         ...entered,
       },

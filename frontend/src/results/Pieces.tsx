@@ -19,7 +19,12 @@ export function Pieces({ line, onFollow }: Props) {
       <Text key={place} {...{ span, onFollow }} />
     ) : (
       <span key={place} className="mathematics">
-        {createElement("math", { displaystyle: "true" }, <Set {...{ span, onFollow }} />)}
+        {createElement(
+          "math",
+          // Within mathematics nothing could be pressed; a group of numbers may hold what can.
+          { displaystyle: "true", ...(onFollow ? { role: "group" } : {}) },
+          <Set {...{ span, onFollow }} />,
+        )}
       </span>
     ),
   );

@@ -1,5 +1,5 @@
 import { App, Button } from "antd";
-import { useState } from "react";
+import { useState, type ReactNode } from "react";
 
 import { useAmendQuantity, type Quantity } from "../api";
 import { useShow } from "../app/settings";
@@ -24,15 +24,19 @@ interface Props {
   others?: Quantity[];
   /** Shows a reading, counted from 0, on the scales. */
   onLook?: (index: number) => void;
+  /** A way to the next of several alike. */
+  another?: ReactNode;
 }
 
 /** The sentence, how it came about in short, and the whole working on request. */
-export function ResultPanel({ sheet, quantity, others = [], onLook }: Props) {
+export function ResultPanel({ sheet, quantity, others = [], onLook, another }: Props) {
   const show = useShow();
   const { message } = App.useApp();
   const amend = useAmendQuantity(sheet);
   const [followed, setFollowed] = useState<string | null>(null);
   const { result } = quantity;
+  const [decimals, setDecimals] = useState(false);
+  const sentence = decimals ? (result.in_degrees ?? result.sentence) : result.sentence;
   const apart = quantity.places_apart && quantity.places.length > 0;
   const looks = quantity.flags.filter((flag) => flag.level === "warning" && !flag.settled);
   const about = looks.filter((flag) => flag.observation !== null);
@@ -54,7 +58,7 @@ export function ResultPanel({ sheet, quantity, others = [], onLook }: Props) {
         {result.sentence ? (
           <span className="mark-result">
             {quantity.symbol && `${quantity.symbol} = `}
-            {show(result.sentence)}
+            {show(sentence ?? "")}
           </span>
         ) : (
           "…"
@@ -87,6 +91,11 @@ export function ResultPanel({ sheet, quantity, others = [], onLook }: Props) {
         {result.relative_percent !== null &&
           show(`The uncertainty is ${result.relative_percent} % of the value. `)}
         Convention: {quantity.convention_name}.
+        {result.in_degrees !== null && (
+          <Button type="link" onClick={() => setDecimals(!decimals)}>
+            {decimals ? "In degrees and minutes" : "In decimals of a degree"}
+          </Button>
+        )}
         <Button type="link" onClick={() => setFollowed("")}>
           Whole working
         </Button>
@@ -102,6 +111,7 @@ export function ResultPanel({ sheet, quantity, others = [], onLook }: Props) {
             )
           }
         />
+        {another}
       </p>
       {followed !== null && (
         <WholeWorking

@@ -1,12 +1,21 @@
-const MINUTES = 360 * 60;
+import { arcBetween, type Swept } from "./ring";
 
-/** The whole circle, small, with the arm and its two windows. */
-export function Ring({ position }: { position: number }) {
-  const angle = (position / MINUTES) * 360;
+const DEGREES = 360 / (360 * 60);
+const RADIUS = 37;
+
+interface Props {
+  position: number;
+  /** From where to here the sweep of a pair goes; null while there is none. */
+  swept: Swept | null;
+}
+
+/** The whole circle, small: the arm with its two windows, and what a pair has swept. */
+export function Ring({ position, swept }: Props) {
   return (
     <g className="ring" transform="translate(96 214)">
       <circle r={50} className="steel" />
-      <circle r={37} className="ring-inner" />
+      <circle r={RADIUS} className="ring-inner" />
+      {swept && <path className="ring-swept" d={arcBetween(swept, RADIUS)} />}
       {Array.from({ length: 36 }, (_, tenth) => (
         <line
           key={tenth}
@@ -15,11 +24,22 @@ export function Ring({ position }: { position: number }) {
           transform={`rotate(${tenth * 10})`}
         />
       ))}
-      <g transform={`rotate(${angle})`}>
+      {swept && (
+        <line
+          className="ring-arm ring-first"
+          y1={-56}
+          y2={56}
+          transform={`rotate(${swept.from * DEGREES})`}
+        />
+      )}
+      <g transform={`rotate(${(swept?.to ?? position) * DEGREES})`}>
         <line className="ring-arm" y1={-56} y2={56} />
         <rect className="ring-window" x={-9} y={-54} width={18} height={15} rx={2} />
         <rect className="ring-window" x={-9} y={39} width={18} height={15} rx={2} />
       </g>
+      <text className="ring-zero" y={-60} textAnchor="middle">
+        0
+      </text>
     </g>
   );
 }

@@ -8,6 +8,7 @@ import { Faces } from "./Jaws";
 import { Lens } from "./Lens";
 import { Locator } from "./Locator";
 import { Ring } from "./Ring";
+import type { Swept } from "./ring";
 import { Screw } from "./Screw";
 import { screwPlaces } from "./screwGeometry";
 import { ScrewLens } from "./ScrewLens";
@@ -27,6 +28,8 @@ export interface StripProps {
   zeroError: number;
   /** Which faces are used; without any, the scales are drawn alone. */
   face?: string | null;
+  /** On a circle, what a pair sweeps up to this position. */
+  swept?: Swept | null;
   /** Lines to stand out besides the one of the answer. */
   meeting?: number[];
   label: string;
@@ -150,7 +153,7 @@ type SlidingProps = Omit<StripProps, "onMove" | "onRelease" | "onTurn"> & {
 
 /** A vernier, straight with its faces or bent round a circle with its ring. */
 function Sliding({ instrument, answer, frame, narrow, ...props }: SlidingProps) {
-  const { position, zeroError, face, meeting } = props;
+  const { position, zeroError, face, meeting, swept = null } = props;
   const angular = instrument.kind === "angular";
   const shape = angular ? bent(frame.width, EDGE) : STRAIGHT;
   return (
@@ -161,7 +164,9 @@ function Sliding({ instrument, answer, frame, narrow, ...props }: SlidingProps) 
         {...{ instrument, frame, answer, shape, position }}
         {...(meeting ? { meeting } : {})}
       />
-      {angular && !narrow && <Ring position={position} />}
+      {angular && !narrow && (
+        <Ring position={position} swept={swept && { ...swept, to: position }} />
+      )}
       {!narrow && answer?.meets != null && !angular && (
         <Fan
           x={xOf(frame, answer.meets)}

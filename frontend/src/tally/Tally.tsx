@@ -38,7 +38,13 @@ export function Tally({ quantity, instrument, at, actions, blind, waiting }: Tal
   const unit = instrument.kind === "angular" ? "" : `, ${quantity.unit}`;
   const single = quantity.sort === "single";
   return (
-    <div className="tally" ref={body} data-compact={count > COMPACT_BEYOND} tabIndex={0}>
+    <div
+      className="tally"
+      ref={body}
+      data-compact={count > COMPACT_BEYOND}
+      data-sort={quantity.sort}
+      tabIndex={0}
+    >
       <table>
         <thead>
           <tr>

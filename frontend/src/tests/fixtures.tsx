@@ -124,6 +124,7 @@ export function reading(some: Partial<Reading>): Reading {
     main: "6",
     line: "3",
     position: 6.15,
+    positions: [6.15],
     read: "6.15",
     corrected: "6.30",
     value: 6.3,
@@ -161,6 +162,7 @@ export function quantity(some: Partial<Quantity>): Quantity {
     result: {
       count: 0,
       sentence: null,
+      in_degrees: null,
       mean: null,
       low: null,
       high: null,

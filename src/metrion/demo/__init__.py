@@ -11,7 +11,9 @@ from metrion.store.database import FILE_NAME
 from metrion.store.sheets import take_in
 from metrion.store.tools import add_tool
 
-_SHEETS = ("old-standoffs", "sail-film", "wing-tip-nocks", "bridle-line", "spare-parts")
+_SHEETS = (
+    "foil-colours", "old-standoffs", "sail-film", "wing-tip-nocks", "bridle-line", "spare-parts",
+)  # fmt: skip
 """Files of the demo, the one to be found on top last; their names are the ids of the sheets."""
 
 

@@ -2,14 +2,16 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import replace
 from typing import Any
 
 from metrion.core.budget import derived_budget, measurement_budget
 from metrion.core.derived import DerivedResult, shared_zeros
+from metrion.core.instruments import Kind
 from metrion.core.logbook import Results, Reviewed
 from metrion.core.numbers import to_text
+from metrion.core.observations import Sort
 from metrion.core.places import by_place
 from metrion.core.schools import described
 from metrion.core.zero import ZeroCheck, zero_error
@@ -56,6 +58,7 @@ def build_report(
     used = {reviewed.result.measurement.instrument.id for reviewed, _ in wanted}
     sections = [*_aim(document), _apparatus(results, document, used)]
     sections += _zero_section(results, used)
+    sections += _angles_section([reviewed for reviewed, _ in wanted])
     for reviewed, record in wanted:
         sections += _quantity_sections(reviewed, record, document)
     if quantity is None:
@@ -138,6 +141,30 @@ def _zero_section(results: Results, used: set[str]) -> Iterator[Section]:
 
     table = Table(columns, tuple(row(check) for check in checks))
     yield Section("Zero checks", (_filled(table),))
+
+
+def _angles_section(wanted: Sequence[Reviewed]) -> Iterator[Section]:
+    """Several colours or orders of lines in one table."""
+    angles = [one.result for one in wanted if one.result.measurement.sort is not Sort.SINGLE]
+    angles = [one for one in angles if one.measurement.instrument.kind is Kind.ANGULAR]
+    if len(angles) < 2:
+        return
+    columns = (
+        Column("line"), Column("readings", figures=True), Column("mean sweep", figures=True),
+        Column("divided by", figures=True), Column("result", Tint.RESULT, figures=True),
+    )  # fmt: skip
+    rows = []
+    for found in angles:
+        measurement, sweep = found.measurement, ""
+        if found.mean is not None:
+            whole = round(found.mean * measurement.divisor, 4)
+            sweep = measurement.instrument.value_text(whole)
+        cells = (
+            measurement.label, str(len(measurement.counting)), sweep, str(measurement.divisor),
+            found.rounded.text if found.rounded else "",
+        )  # fmt: skip
+        rows.append(Row(tuple(Cell(true_minus(text)) for text in cells)))
+    yield Section("Angles together", (Table(columns, tuple(rows)),))
 
 
 def _filled(table: Table) -> Table:

@@ -136,5 +136,6 @@ def _sum(measurement: Measurement) -> Line:
 
 def _value(measurement: Measurement, value: Fraction) -> str:
     if measurement.instrument.kind is Kind.ANGULAR:
-        return true_minus(measurement.instrument.value_text(value))
+        # Past a ten-thousandth of a minute nothing is read.
+        return true_minus(measurement.instrument.value_text(round(value, 4)))
     return number(value)

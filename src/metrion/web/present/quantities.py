@@ -12,12 +12,14 @@ from metrion.core.budget import measurement_budget
 from metrion.core.conventions import Convention
 from metrion.core.desk import zero_words
 from metrion.core.hints import Circumstance, hints
+from metrion.core.instruments import Kind
 from metrion.core.logbook import Reviewed
 from metrion.core.measurements import Measurement, MeasurementResult, reduce_measurement
 from metrion.core.numbers import to_text
 from metrion.core.observations import Observation, Sort
 from metrion.core.places import by_place
 from metrion.core.review import Flag, Level
+from metrion.core.rounding import round_result
 from metrion.core.schools import said_by
 from metrion.formats.logbook.looks import LOOKS
 from metrion.report import working
@@ -149,6 +151,7 @@ def reading_view(measurement: Measurement, index: int, entry: Kept) -> dict[str,
         "main": " / ".join(shown(instrument.mark_text(look.main)) for look in observation.looks),
         "line": " / ".join(to_text(Fraction(look.line)) for look in observation.looks),
         "position": float(measurement.observed[index]),
+        "positions": [float(instrument.reading(look)) for look in observation.looks],
         "read": shown(instrument.value_text(measurement.observed[index])),
         "corrected": _with_decimals(measurement, corrected),
         "value": float(corrected),
@@ -191,6 +194,7 @@ def result_view(result: MeasurementResult) -> dict[str, Any]:
     view: dict[str, Any] = {
         "count": count,
         "sentence": None,
+        "in_degrees": None,
         "mean": None,
         "low": None,
         "high": None,
@@ -205,11 +209,23 @@ def result_view(result: MeasurementResult) -> dict[str, Any]:
     percent = result.relative_percent
     return view | {
         "sentence": shown(result.rounded.text),
+        "in_degrees": _in_degrees(result),
         "mean": middle,
         "low": middle - half,
         "high": middle + half,
         "relative_percent": None if percent is None else f"{float(percent):.2g}",
     }
+
+
+def _in_degrees(result: MeasurementResult) -> str | None:
+    """An angle in decimals of a degree, for who asks for it; None for lengths."""
+    convention = result.measurement.convention
+    if result.measurement.instrument.kind is not Kind.ANGULAR:
+        return None
+    assert result.mean is not None
+    assert result.uncertainty is not None
+    rounded = round_result(result.mean / 60, result.uncertainty.size / 60, convention.digits, "°")
+    return shown(rounded.text)
 
 
 def flags_view(reviewed: Reviewed, entry: Kept, readings: Sequence[Kept]) -> list[dict[str, Any]]:

@@ -30,6 +30,7 @@ class ReadingSchema(Schema):
     main = string()
     line = string()
     position = number()
+    positions = fields.List(fields.Float(), required=True)
     read = string()
     corrected = string()
     value = number()

@@ -12,6 +12,7 @@ class ResultSchema(Schema):
 
     count = fields.Integer(required=True)
     sentence = maybe_string()
+    in_degrees = maybe_string()
     mean = number(allow_none=True)
     low = number(allow_none=True)
     high = number(allow_none=True)
