@@ -72,7 +72,7 @@ def test_the_other_arc_is_chosen_and_found_impossible(page: Page, server: str) -
 def test_the_next_colour_is_begun_and_decimals_are_had_on_request(page: Page, server: str) -> None:
     page.goto(f"{server}/sheets/foil-colours/quantities/green")
     page.get_by_role("button", name="In decimals of a degree").click()
-    expect(page.get_by_test_id("sentence")).to_contain_text("(18.7444 ± 0.0022) °")
+    expect(page.get_by_test_id("sentence")).to_contain_text("18.7444° ± 0.0022°")
     page.get_by_role("button", name="In degrees and minutes").click()
     expect(page.get_by_test_id("sentence")).to_contain_text("18°44.67′ ± 0.13′")
     page.get_by_role("button", name="Another like it").click()

@@ -225,7 +225,7 @@ def _in_degrees(result: MeasurementResult) -> str | None:
     assert result.mean is not None
     assert result.uncertainty is not None
     rounded = round_result(result.mean / 60, result.uncertainty.size / 60, convention.digits, "°")
-    return shown(rounded.text)
+    return shown(f"{rounded.value}° ± {rounded.uncertainty}°")
 
 
 def flags_view(reviewed: Reviewed, entry: Kept, readings: Sequence[Kept]) -> list[dict[str, Any]]:
