@@ -122,6 +122,7 @@ def test_two_windows_show_both_sweeps_and_their_mean() -> None:
             "a2": {"main": "210:20", "fine": 2}, "b2": {"main": "190:20", "fine": 4},
         }
     )  # fmt: skip
+    assert found["reading 1, windows apart"].startswith("180°1.0′ and 180°0.0′; the mean")
     assert found["reading 1"] == (
         "30°20.0′ − 10°22.0′ = 19°58.0′; 210°21.0′ − 190°22.0′ = 19°59.0′; mean 19°58.5′"
     )

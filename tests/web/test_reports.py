@@ -7,6 +7,8 @@ import pytest
 from flask.testing import FlaskClient
 from openpyxl import load_workbook
 
+from metrion.formats.logbook import read_logbook
+
 SHEET = "/api/sheets/spare-parts"
 
 
@@ -60,6 +62,27 @@ def test_one_quantity_alone_is_reported(client: FlaskClient) -> None:
 def test_what_is_not_here_has_no_report(client: FlaskClient, path: str) -> None:
     assert client.get(f"{SHEET}/{path}?quantity=nothing").status_code == 404
     assert client.get(f"/api/sheets/nowhere/{path}").status_code == 404
+
+
+def test_the_logbook_of_one_quantity_holds_all_it_needs_and_no_more(client: FlaskClient) -> None:
+    content = client.get(f"{SHEET}/logbook?quantity=ferrule").data
+    logbook = read_logbook(content)
+    assert [one.id for one in logbook.measurements] == ["ferrule"]
+    assert [one.id for one in logbook.zero_checks] == ["z-outside"]
+    colours = client.get("/api/sheets/foil-colours/logbook?quantity=red").json
+    assert (colours["derived"], colours["aim"] != "") == ([], True)
+    assert client.get(f"{SHEET}/logbook?quantity=nothing").status_code == 404
+
+
+def test_the_whole_notebook_is_one_pdf(client: FlaskClient) -> None:
+    one, all_of_them = (
+        client.get(path).data for path in (f"{SHEET}/report.pdf", "/api/notebook.pdf")
+    )
+    assert all_of_them.startswith(b"%PDF-")
+    assert len(all_of_them) > 2 * len(one)
+    for sheet in client.get("/api/sheets").json["sheets"]:
+        client.delete(f"/api/sheets/{sheet['id']}")
+    assert client.get("/api/notebook.pdf").data.startswith(b"%PDF-")
 
 
 def test_a_paper_that_is_not_known_is_refused(client: FlaskClient) -> None:

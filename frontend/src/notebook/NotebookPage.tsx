@@ -33,6 +33,9 @@ export function NotebookPage() {
           <Button href="/api/archive" download>
             Save all
           </Button>
+          <Button href="/api/notebook.pdf" download>
+            All as PDF
+          </Button>
           <Button type="primary" onClick={begin} loading={create.isPending}>
             New sheet
           </Button>

@@ -75,7 +75,7 @@ function ReportView({ sheet }: { sheet: Sheet }) {
           <Button href={at("report.tex")} download>
             Tables for LaTeX
           </Button>
-          <Button href={`/api/sheets/${sheet.id}/logbook`} download>
+          <Button href={at("logbook")} download>
             Logbook file
           </Button>
         </div>

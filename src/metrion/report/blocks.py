@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from metrion.core.budget import Share
 from metrion.report.lines import Line, Span, Step, Tint
@@ -62,6 +62,14 @@ class Table:
 
     columns: tuple[Column, ...]
     rows: tuple[Row, ...]
+
+    def filled(self) -> Table:
+        """The table without the columns that have nothing in them."""
+        kept = [
+            i for i, _ in enumerate(self.columns) if any(row.cells[i].text for row in self.rows)
+        ]
+        rows = (replace(row, cells=tuple(row.cells[i] for i in kept)) for row in self.rows)
+        return Table(tuple(self.columns[i] for i in kept), tuple(rows))
 
 
 @dataclass(frozen=True)

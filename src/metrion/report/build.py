@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Iterator, Mapping, Sequence
-from dataclasses import replace
 from typing import Any
 
 from metrion.core.budget import derived_budget, measurement_budget
@@ -113,7 +112,7 @@ def _apparatus(results: Results, document: Record, used: set[str]) -> Section:
         steps.append(words(f"Least count of {instrument.name}:"))
         steps.append(Steps(tuple(least_count_steps(instrument))))
     columns = ("instrument", "kind", "number", "range", "least count", "maker’s limit")
-    table = _filled(Table(tuple(Column(head) for head in columns), tuple(rows)))
+    table = Table(tuple(Column(head) for head in columns), tuple(rows)).filled()
     return Section("Apparatus", (table, *steps) if rows else (words("No instrument is used."),))
 
 
@@ -140,7 +139,7 @@ def _zero_section(results: Results, used: set[str]) -> Iterator[Section]:
         return Row(tuple(Cell(true_minus(text)) for text in cells))
 
     table = Table(columns, tuple(row(check) for check in checks))
-    yield Section("Zero checks", (_filled(table),))
+    yield Section("Zero checks", (table.filled(),))
 
 
 def _angles_section(wanted: Sequence[Reviewed]) -> Iterator[Section]:
@@ -167,13 +166,6 @@ def _angles_section(wanted: Sequence[Reviewed]) -> Iterator[Section]:
     yield Section("Angles together", (Table(columns, tuple(rows)),))
 
 
-def _filled(table: Table) -> Table:
-    """A table without the columns that have nothing in them."""
-    kept = [i for i, _ in enumerate(table.columns) if any(row.cells[i].text for row in table.rows)]
-    rows = (replace(row, cells=tuple(row.cells[i] for i in kept)) for row in table.rows)
-    return Table(tuple(table.columns[i] for i in kept), tuple(rows))
-
-
 def to_text_of_line(check: ZeroCheck) -> str:
     """The fine line of a zero check as it was read."""
     line = check.look.line
@@ -189,7 +181,7 @@ def _quantity_sections(reviewed: Reviewed, record: Record, document: Record) -> 
     if measurement.observations:
         tools = {one["id"]: one for one in _list(document, "instruments")}
         blocks += reading_drawing(measurement, tools[measurement.instrument.id])
-        blocks.append(readings_table(measurement, records))
+        blocks.append(readings_table(measurement, records).filled())
     blocks += second_looks(reviewed, record, records)
     yield Section(measurement.label, tuple(blocks))
     if result.uncertainty is None:

@@ -11,6 +11,7 @@ from sqlalchemy.orm import Session
 from metrion.formats.archive import Filed
 from metrion.formats.logbook import FORMAT, VERSION
 from metrion.formats.strict_json import write_json
+from metrion.store.errors import NotHere
 from metrion.store.models import SECTIONS, Sheet
 from metrion.store.records import Kept, kept
 
@@ -37,9 +38,34 @@ def sheet_document(session: Session, sheet: Sheet) -> dict[str, Any]:
     return document | sheet.extra
 
 
-def logbook_file(session: Session, sheet: Sheet) -> bytes:
-    """A sheet as its ``metrion-logbook`` file."""
-    return (write_json(sheet_document(session, sheet)) + "\n").encode()
+def logbook_file(session: Session, sheet: Sheet, quantity: str | None = None) -> bytes:
+    """A sheet as its ``metrion-logbook`` file; or one quantity with all that it needs.
+
+    Raises:
+        NotHere: if there is no such quantity.
+    """
+    document = sheet_document(session, sheet)
+    if quantity is not None:
+        document = _only(document, quantity)
+    return (write_json(document) + "\n").encode()
+
+
+def _only(document: dict[str, Any], quantity: str) -> dict[str, Any]:
+    """A logbook of one measurement, its instrument, its zero checks and its convention."""
+    wanted = [one for one in document["measurements"] if one["id"] == quantity]
+    if not wanted:
+        raise NotHere("quantity", quantity)
+    needed = {
+        "instruments": {wanted[0]["instrument"]},
+        "zero_checks": set(wanted[0].get("zero", ())),
+        "conventions": {wanted[0]["convention"]},
+        "derived": set(),
+    }
+    kept = {
+        section: [one for one in document[section] if one["id"] in ids]
+        for section, ids in needed.items()
+    }
+    return {**document, **kept, "measurements": wanted}
 
 
 def filed(session: Session, sheet: Sheet) -> Filed:

@@ -6,6 +6,7 @@ of a file that is then left.
 
 from __future__ import annotations
 
+from datetime import UTC, datetime
 from typing import Any
 
 from flask import Response, request
@@ -13,11 +14,20 @@ from flask_smorest import Blueprint
 
 from metrion.formats.archive import write_archive
 from metrion.formats.faults import Refused
+from metrion.report.build import build_report
+from metrion.report.render import pdf_of_many
+from metrion.report.render.pdf import Paper
 from metrion.store.arrivals import Arrival, Decision, arrivals, take
-from metrion.store.documents import filed
+from metrion.store.documents import filed, sheet_document
 from metrion.store.sheets import all_sheets
 from metrion.web.notebook import notebook
-from metrion.web.schemas import ArrivalName, ArrivalSchema, DecisionsSchema, TakenSchema
+from metrion.web.schemas import (
+    ArrivalName,
+    ArrivalSchema,
+    DecisionsSchema,
+    TakenSchema,
+    WantedSchema,
+)
 
 blueprint = Blueprint("arrivals", __name__, url_prefix="/api")
 
@@ -64,6 +74,25 @@ def take_files(given: dict[str, Any]) -> list[dict[str, Any]]:
             if sheet is not None:
                 taken.append({"id": sheet.id, "title": sheet.title})
         return taken
+
+
+@blueprint.get("/notebook.pdf")
+@blueprint.arguments(WantedSchema, location="query")
+@blueprint.response(200, content_type="application/pdf")
+def notebook_report(wanted: dict[str, Any]) -> Response:
+    """The reports of all sheets in one PDF, by title."""
+    with notebook().store.reading() as session:
+        sheets = sorted(all_sheets(session), key=lambda sheet: sheet.title)
+        date = datetime.now(UTC).date().isoformat()
+        reports = [
+            build_report(
+                notebook().worked(session, sheet).results, sheet_document(session, sheet), date=date
+            )
+            for sheet in sheets
+        ]
+    content = pdf_of_many("Notebook", reports, Paper(wanted["paper"]))
+    headers = {"Content-Disposition": 'attachment; filename="metrion-notebook.pdf"'}
+    return Response(content, mimetype="application/pdf", headers=headers)
 
 
 @blueprint.get("/archive")

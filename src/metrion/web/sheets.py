@@ -22,6 +22,7 @@ from metrion.web.schemas import (
     SheetListSchema,
     SheetPatchSchema,
     SheetSchema,
+    WantedSchema,
 )
 
 blueprint = Blueprint("sheets", __name__, url_prefix="/api/sheets")
@@ -118,12 +119,14 @@ def _step(key: str, direction: Callable[[Session, Sheet], str]) -> Worked:
 
 
 @blueprint.get("/<key>/logbook")
+@blueprint.arguments(WantedSchema, location="query")
 @blueprint.response(200, content_type="application/json")
-def download_logbook(key: str) -> Response:
-    """The sheet as a ``metrion-logbook`` file. 404 if there is none."""
+def download_logbook(wanted: dict[str, Any], key: str) -> Response:
+    """The sheet, or one quantity of it, as a ``metrion-logbook`` file. 404 if there is none."""
     with notebook().store.reading() as session:
         sheet = find_sheet(session, key)
-        content, name = logbook_file(session, sheet), file_name(sheet.title)
+        content = logbook_file(session, sheet, wanted["quantity"])
+        name = file_name(sheet.title)
     return Response(
         content,
         mimetype="application/json",

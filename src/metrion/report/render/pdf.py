@@ -6,7 +6,7 @@ bytes.
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator
 from enum import StrEnum
 from importlib.resources import files
 
@@ -41,8 +41,23 @@ class Paper(StrEnum):
 
 def pdf_file(report: Report, paper: Paper = Paper.A4) -> bytes:
     """The whole report, page by page."""
-    pieces = [(files("metrion.report.render") / "report.typ").read_text("utf-8")]
-    pieces.append(f"#heading(level: 1, {_quoted(report.title)})\n")
+    return pdf_of_many(report.title, [report], paper)
+
+
+def pdf_of_many(title: str, reports: Iterable[Report], paper: Paper = Paper.A4) -> bytes:
+    """Several reports in one file, each on a page of its own."""
+    head = (files("metrion.report.render") / "report.typ").read_text("utf-8")
+    body = "#pagebreak()\n".join(_report(report) for report in reports)
+    return typst.compile(
+        (head + body).encode(),
+        ignore_system_fonts=True,
+        sys_inputs={"title": title, "paper": str(paper)},
+        timestamp=0,
+    )
+
+
+def _report(report: Report) -> str:
+    pieces = [f"#heading(level: 1, {_quoted(report.title)})\n"]
     facts = ", ".join(
         f"text(fill: quiet, {_quoted(name)}), {_quoted(text)}" for name, text in report.facts
     )
@@ -50,12 +65,7 @@ def pdf_file(report: Report, paper: Paper = Paper.A4) -> bytes:
     for section in report.sections:
         pieces.append(f"#heading(level: {section.level}, {_quoted(section.title)})\n")
         pieces += [_block(block) for block in section.blocks]
-    return typst.compile(
-        "".join(pieces).encode(),
-        ignore_system_fonts=True,
-        sys_inputs={"title": report.title, "paper": str(paper)},
-        timestamp=0,
-    )
+    return "".join(pieces)
 
 
 def _quoted(text: str) -> str:

@@ -2,6 +2,7 @@
 #set page(paper: sys.inputs.paper, margin: (x: 18mm, y: 20mm), numbering: "1 / 1")
 #set text(font: ("Libertinus Serif", "New Computer Modern Math"), size: 10.5pt, lang: "en")
 #set par(leading: 0.6em)
+#show math.equation: set text(top-edge: "bounds", bottom-edge: "bounds")
 #show heading.where(level: 2): it => block(
   above: 1.5em, below: 0.7em, width: 100%, stroke: (bottom: 0.8pt), inset: (bottom: 3pt), it,
 )

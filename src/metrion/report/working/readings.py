@@ -5,10 +5,10 @@ from __future__ import annotations
 from collections.abc import Iterator
 from fractions import Fraction
 
-from metrion.core.angles import FULL_CIRCLE
+from metrion.core.angles import FULL_CIRCLE, HALF_CIRCLE
 from metrion.core.instruments import Kind
 from metrion.core.measurements import Measurement
-from metrion.core.observations import Observation, Sort, sweeps
+from metrion.core.observations import Observation, Sort, off_opposite, sweeps
 from metrion.report.lines import (
     Group,
     Line,
@@ -41,6 +41,8 @@ def reading_steps(measurement: Measurement) -> Iterator[Step]:
             spans = _single(measurement, index)
         else:
             yield from _positions(measurement, index)
+            if observation.sort is Sort.WINDOWS:
+                yield _apart(measurement, index)
             spans = _between(measurement, index)
         if observation.excluded:
             spans += (Span(f"  set aside: {observation.excluded}"),)
@@ -69,6 +71,19 @@ def _positions(measurement: Measurement, index: int) -> Iterator[Step]:
             look_line(measurement.instrument, look),
             Group.READING,
         )
+
+
+def _apart(measurement: Measurement, index: int) -> Step:
+    """How far the two windows are from each other at either position: 180° but for little."""
+    instrument, observation = measurement.instrument, measurement.observations[index]
+    a, b, a2, b2 = (instrument.reading(look) for look in observation.looks)
+    found = [
+        instrument.with_unit(HALF_CIRCLE + off_opposite(one, other))
+        for one, other in ((a, a2), (b, b2))
+    ]
+    words = f"{found[0]} and {found[1]}; the mean of both windows is free of what is not 180°"
+    label = f"reading {index + 1}, windows apart"
+    return Step(f"{reading_key(index)}-apart", label, (Span(words),), Group.READING)
 
 
 def _between(measurement: Measurement, index: int) -> Line:
