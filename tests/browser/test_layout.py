@@ -12,6 +12,10 @@ VIEWS = [
     "/instruments",
     "/words",
     "/settings",
+    "/planner",
+    "/sheets/spare-parts/report",
+    "/sheets/foil-colours",
+    "/sheets/foil-colours/quantities/green",
 ]
 
 

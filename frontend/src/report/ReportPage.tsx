@@ -1,19 +1,13 @@
-import { Button, Input, Result, Segmented, Select, Spin } from "antd";
+import { Button, Input, Segmented, Select } from "antd";
 import { useRef, useState } from "react";
-import { Link, useParams } from "react-router";
+import { Link } from "react-router";
 
-import { useAmendSheet, useSheet, type Sheet } from "../api";
+import { useAmendSheet, type Sheet } from "../api";
+import { WithSheet } from "../sheet/WithSheet";
 import "./report.css";
 
 export function ReportPage() {
-  const { sheetId = "" } = useParams();
-  const { data: sheet, error, isLoading } = useSheet(sheetId);
-  if (isLoading) return <Spin size="large" className="page-wait" />;
-  if (!sheet) {
-    const back = <Link to="/">Back to the notebook</Link>;
-    return <Result title={error?.message ?? "There is no such sheet."} extra={back} />;
-  }
-  return <ReportView sheet={sheet} />;
+  return <WithSheet>{(sheet) => <ReportView sheet={sheet} />}</WithSheet>;
 }
 
 const WHOLE = "";

@@ -1,8 +1,8 @@
-import { Button, Result, Spin, Typography } from "antd";
+import { Button, Typography } from "antd";
 import { useState } from "react";
-import { Link, useNavigate, useParams } from "react-router";
+import { Link, useNavigate } from "react-router";
 
-import { useAmendSheet, useSheet, type Sheet } from "../api";
+import { useAmendSheet, type Sheet } from "../api";
 import { useShow } from "../app/settings";
 import { ClosedScales } from "../instruments/ClosedScales";
 import { InstrumentDialog } from "../instruments/InstrumentDialog";
@@ -13,16 +13,10 @@ import { QuantityDialog } from "./QuantityDialog";
 import "./sheet.css";
 import { UndoButtons } from "./UndoButtons";
 import { useRemoval } from "./useRemoval";
+import { WithSheet } from "./WithSheet";
 
 export function SheetPage() {
-  const { sheetId = "" } = useParams();
-  const { data: sheet, error, isLoading } = useSheet(sheetId);
-  if (isLoading) return <Spin size="large" className="page-wait" />;
-  if (!sheet) {
-    const back = <Link to="/">Back to the notebook</Link>;
-    return <Result title={error?.message ?? "There is no such sheet."} extra={back} />;
-  }
-  return <SheetView sheet={sheet} />;
+  return <WithSheet>{(sheet) => <SheetView sheet={sheet} />}</WithSheet>;
 }
 
 /** One investigation: its quantities, the tools and the zeros behind them. */
