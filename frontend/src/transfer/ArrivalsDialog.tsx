@@ -1,4 +1,4 @@
-import { Alert, Modal, Select } from "antd";
+import { Alert, Modal, Progress, Select } from "antd";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 
@@ -59,7 +59,12 @@ export function ArrivalsDialog({ file, arrivals, onClose }: Props) {
       onOk={go}
       onCancel={onClose}
     >
-      <p className="quiet">Nothing is stored yet.</p>
+      <p className="quiet" role="status">
+        {take.isPending
+          ? `Taking in ${count} of ${arrivals.length}: all of them, or none if one fails…`
+          : "Nothing is stored yet."}
+      </p>
+      {take.isPending && <Progress percent={100} status="active" showInfo={false} />}
       {arrivals.map((arrival, index) => (
         <article key={`${index} ${arrival.file}`} className="arrival">
           <h3>{arrival.title || "Untitled sheet"}</h3>
