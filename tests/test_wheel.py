@@ -8,7 +8,7 @@ from pathlib import Path
 ROOT = Path(__file__).parents[1]
 
 
-def test_the_wheel_carries_front_end_migrations_and_demo(tmp_path: Path) -> None:
+def test_the_wheel_carries_front_end_migrations_demo_and_report_styles(tmp_path: Path) -> None:
     subprocess.run(
         [sys.executable, "-m", "hatchling", "build", "-t", "wheel", "-d", str(tmp_path)],
         cwd=ROOT, check=True, capture_output=True,
@@ -21,4 +21,6 @@ def test_the_wheel_carries_front_end_migrations_and_demo(tmp_path: Path) -> None
         "metrion/store/migrations/versions/0001_first_tables.py",
         "metrion/demo/spare-parts.json",
         "metrion/core/README.md",
+        "metrion/report/render/report.css",
+        "metrion/report/render/report.typ",
     } <= names
