@@ -89,3 +89,21 @@ def test_a_pair_looked_at_again_shows_its_sweep(page: Page, unchanged: str) -> N
     page.get_by_role("button", name="Show it on the scales").click()
     expect(page.locator(".ring-swept")).to_have_count(1)
     expect(page.locator("tr.reading[aria-current='true']")).to_contain_text("37°29.25′")
+
+
+def test_a_pair_is_entered_while_the_server_is_away(page: Page, server: str) -> None:
+    page.goto(f"{server}/sheets/foil-colours/quantities/red")
+    expect(page.get_by_label("main reading")).to_be_focused()
+    for address in ("**/look", "**/readings"):
+        page.route(address, lambda route: route.abort())
+    for figures, kept in (("62:40 22", "62:40 + 22"), ("105:20 10", None)):
+        page.keyboard.type(figures)
+        expect(page.get_by_text("Metrion does not answer")).to_be_visible()
+        page.keyboard.press("Enter")
+        if kept:
+            expect(page.get_by_label("first position, tap to take it again")).to_have_text(kept)
+    expect(page.locator("tr.waiting")).to_contain_text("62:40 / 105:20")
+    for address in ("**/look", "**/readings"):
+        page.unroute(address)
+    expect(page.locator("tr.reading")).to_have_count(4)
+    expect(page.locator("tr.reading").last).to_contain_text("42°34.0′")

@@ -96,8 +96,8 @@ export function Stage(props: Props) {
   }
   /** Keeps the position that has been entered and makes room for the next. */
   function keepPosition() {
-    if (answer?.read == null) return;
-    positions.keep(entered(), answer);
+    if (desk.settled && answer?.read == null) return;
+    positions.keep(entered(), desk.settled ? answer : null);
     desk.clear();
     begin();
   }
@@ -111,16 +111,20 @@ export function Stage(props: Props) {
     return { main, fine, fine_as: instrument.fine_as, second_turn: secondTurn };
   }
   function record() {
+    // Figures that have not been answered yet (a quick hand, a server away) are kept as they were
+    // typed; the server tells what they mean when they reach it.
+    const typed = entry.main.trim() !== "" && entry.fine.trim() !== "" && !desk.faulty;
+    if (others && desk.away && typed) {
+      keepPosition();
+      return;
+    }
     if (others || changing) {
       // Enter came before the last figure had been answered: it is done with that answer.
       eager.current = !desk.settled;
       if (desk.settled) withAnswer();
       return;
     }
-    // Figures that have not been answered yet (a quick hand, a server away) are kept as they were
-    // typed; the server tells what they mean when they reach it.
-    const typed = entry.main.trim() !== "" && entry.fine.trim() !== "";
-    if (desk.faulty || (desk.settled ? answer?.read == null : !typed)) return;
+    if (desk.settled ? answer?.read == null : !typed) return;
     post({
       id: newId(),
       sheet: sheet.id,
@@ -139,9 +143,10 @@ export function Stage(props: Props) {
     else if (changing) change(changing);
   }
   function change(reading: Reading) {
-    const figures = answer && figuresOf(answer);
-    if (!figures) return;
-    const looks = asLooks([...positions.kept.map((one) => one.figures), figures]);
+    const figures = [...positions.kept.map((one) => one.figures), answer && figuresOf(answer)];
+    const known = figures.filter((one) => one !== null);
+    if (known.length < figures.length) return;
+    const looks = asLooks(known);
     const fields = { ...looks, ...asFields(given) };
     amend.mutate({ seen: reading, ...fields, why: "changed" }, { onSuccess: done, onError: fail });
   }

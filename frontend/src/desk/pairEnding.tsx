@@ -27,7 +27,7 @@ export function pairEnding(
           aria-label={`${before.name}, tap to take it again`}
           onClick={() => onTakeBack(before.position)}
         >
-          {earlier.map(({ read }) => show(read ?? "")).join(" · ")}
+          {earlier.map(({ read }) => show(read)).join(" · ")}
         </button>
       ),
     },

@@ -21,6 +21,15 @@ describe("the looks of a reading", () => {
 });
 
 describe("the positions of a reading", () => {
+  it("are kept as they were typed while the server is away", () => {
+    const { result } = renderHook(() => usePositions("pair"));
+    act(() => result.current.keep(TYPED, null));
+    expect(result.current.kept).toEqual([
+      { entered: TYPED, figures: null, read: "6 + 3", position: null },
+    ]);
+    expect(result.current.name).toBe("second position");
+  });
+
   it("are none for a single look", () => {
     const { result } = renderHook(() => usePositions("single"));
     expect(result.current).toMatchObject({ name: "", before: null, more: false });
@@ -49,6 +58,7 @@ describe("the positions of a reading", () => {
     act(() => result.current.keep(TYPED, { ...ANSWER, read: null }));
     expect(result.current.kept).toEqual([]);
     act(() => result.current.keep(TYPED, ANSWER));
+    expect(result.current.kept[0]?.read).toBe("6.15");
     expect(result.current.kept[0]?.figures).toEqual({ main: "6", fine: 3, second_turn: null });
     act(() => result.current.takeBack());
     expect(result.current).toMatchObject({ before: null, name: "first position" });

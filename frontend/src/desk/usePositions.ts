@@ -29,8 +29,10 @@ const PLACES: Record<Quantity["sort"], Place[]> = {
 /** A position that has been entered: as it was typed, as a logbook holds it, where it lies. */
 export interface Position {
   entered: Entered;
-  figures: Figures;
-  read: string | null;
+  /** As a logbook holds it; null if the server was away and has not said what it means. */
+  figures: Figures | null;
+  /** What it reads, or what was typed while that is not known. */
+  read: string;
   position: number | null;
 }
 
@@ -47,7 +49,8 @@ export interface Positions {
   sweptFrom: number | null;
   /** Whether others follow before the reading is whole. */
   more: boolean;
-  keep: (entered: Entered, answer: Answer) => void;
+  /** Keeps a position with its answer; without one, as it was typed. */
+  keep: (entered: Entered, answer: Answer | null) => void;
   /** Takes the last one away to be entered again. */
   takeBack: () => void;
   clear: () => void;
@@ -66,9 +69,10 @@ export function usePositions(sort: Quantity["sort"]): Positions {
     sweptFrom: kept.at(-places.length / 2)?.position ?? null,
     more: kept.length + 1 < places.length,
     keep: useCallback((entered, answer) => {
-      const figures = figuresOf(answer);
-      if (!figures) return;
-      const { read, position } = answer;
+      const figures = answer && figuresOf(answer);
+      if (answer && !figures) return;
+      const read = answer?.read ?? `${entered.main} + ${entered.fine}`;
+      const position = answer?.position ?? null;
       setKept((before) => [...before, { entered, figures, read, position }]);
     }, []),
     takeBack: useCallback(() => setKept((before) => before.slice(0, -1)), []),
