@@ -112,7 +112,8 @@ def main(target: Path) -> None:
             )
             page.goto(address + path)
             page.locator("h1").wait_for()
-            page.wait_for_load_state("networkidle")
+            # The report waits for its own page, which the network of this one knows nothing of.
+            page.wait_for_load_state("load" if name == "report" else "networkidle")
             if act:
                 act(page)
             page.wait_for_timeout(400)
