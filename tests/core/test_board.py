@@ -49,6 +49,8 @@ def test_the_blanks_are_the_names_of_the_formula(recipe: Recipe) -> None:
         ("items", {"h": "12", "t": "0.5"}, 24),
         # 589 nm at 20 degrees in the second order
         ("grating", {"k": "2", "w": "589", "theta": "20"}, 3.44425211),
+        ("lines", {"k": "2", "w": "589", "theta": "20"}, 290.338830),
+        ("prism-angle", {"R": "120"}, 60),
         ("prism", {"A": "60", "D": "38.9333333"}, 1.52006),
     ],
 )

@@ -65,6 +65,11 @@ BOARD = (
     Recipe("grating", "Distance of grating lines from an angle", "k*w/sin(theta)", "um",
            (Blank("k", "order", _NUMBER), Blank("w", "wavelength", "nm"),
             Blank("theta", "angle of that order", _ANGLE))),
+    Recipe("lines", "Grating lines to the millimetre", "sin(theta)/(k*w)", "mm**-1",
+           (Blank("k", "order", _NUMBER), Blank("w", "wavelength", "nm"),
+            Blank("theta", "angle of that order", _ANGLE))),
+    Recipe("prism-angle", "Angle of a prism from its reflected images", "R/2", "deg",
+           (Blank("R", "angle between the two images", _ANGLE),)),
     Recipe("prism", "Index of a prism from two angles", "sin((A + D)/2)/sin(A/2)", "1",
            (Blank("A", "angle of the prism", _ANGLE), Blank("D", "least deviation", _ANGLE))),
 )  # fmt: skip
