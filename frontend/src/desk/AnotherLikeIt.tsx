@@ -1,4 +1,4 @@
-import { App, Button, Input, Modal } from "antd";
+import { Alert, Button, Input, Modal } from "antd";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 
@@ -11,57 +11,74 @@ interface Props {
 
 /** The next of several alike, another colour or order of lines: all but its name stays. */
 export function AnotherLikeIt({ sheet, quantity }: Props) {
-  const { message } = App.useApp();
+  const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button type="link" onClick={() => setOpen(true)}>
+        Another like it
+      </Button>
+      {open && (
+        <Modal
+          open
+          title={`Another like “${quantity.name}”`}
+          footer={null}
+          onCancel={() => setOpen(false)}
+        >
+          <NameForm {...{ sheet, quantity }} />
+        </Modal>
+      )}
+    </>
+  );
+}
+
+/** Its name; kept inside the dialog, so that nothing typed while it opens is lost. */
+function NameForm({ sheet, quantity }: Props) {
   const navigate = useNavigate();
   const add = useAddQuantity(sheet.id);
-  const [name, setName] = useState<string | null>(null);
+  const [name, setName] = useState("");
   function keep() {
     const id = newId();
     const { instrument, face, items, zero, convention, sort, divide_by, arc } = quantity;
     add.mutate(
       {
         ...{ id, instrument, items, zero, convention },
-        name: name?.trim() ?? "",
+        name: name.trim(),
         face: face || null,
         pairs: sort === "pair" ? true : null,
         windows: sort === "pair with two windows" ? true : null,
         divide_by: divide_by > 1 ? divide_by : null,
         arc: arc === "shorter" ? null : arc,
       },
-      {
-        onSuccess: () => void navigate(`/sheets/${sheet.id}/quantities/${id}`),
-        onError: (problem) => void message.error(problem.message),
-      },
+      { onSuccess: () => void navigate(`/sheets/${sheet.id}/quantities/${id}`) },
     );
   }
   return (
-    <>
-      <Button type="link" onClick={() => setName("")}>
-        Another like it
-      </Button>
-      {name !== null && (
-        <Modal
-          open
-          title={`Another like “${quantity.name}”`}
-          okText="Measure it"
-          okButtonProps={{ disabled: name.trim() === "" }}
-          confirmLoading={add.isPending}
-          onOk={keep}
-          onCancel={() => setName(null)}
+    <form
+      className="name-form"
+      onSubmit={(event) => {
+        event.preventDefault();
+        keep();
+      }}
+    >
+      <Input
+        aria-label="What is measured"
+        autoFocus
+        maxLength={200}
+        placeholder={quantity.unit === "arcmin" ? "Blue, second order" : "Upper spreader, outside"}
+        value={name}
+        onChange={(event) => setName(event.target.value)}
+      />
+      {add.error && <Alert type="error" showIcon title={add.error.message} />}
+      <div className="page-acts">
+        <Button
+          type="primary"
+          htmlType="submit"
+          loading={add.isPending}
+          disabled={name.trim() === ""}
         >
-          <Input
-            aria-label="What is measured"
-            autoFocus
-            maxLength={200}
-            placeholder={
-              quantity.unit === "arcmin" ? "Blue, second order" : "Upper spreader, outside"
-            }
-            value={name}
-            onChange={(event) => setName(event.target.value)}
-            onPressEnter={() => name.trim() !== "" && keep()}
-          />
-        </Modal>
-      )}
-    </>
+          Measure it
+        </Button>
+      </div>
+    </form>
   );
 }
