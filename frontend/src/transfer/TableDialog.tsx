@@ -18,12 +18,24 @@ export function TableDialog({ sheet, quantity, fineAs, onClose }: Props) {
   const [file, setFile] = useState<File | null>(null);
   const [found, setFound] = useState<TableFound | null>(null);
   const { preview, take } = useTable(sheet, quantity, fineAs);
-  function look(next: File, columns: string[]) {
+  // What was chosen holds at once; the next choice may come before the server has answered.
+  const [columns, setColumns] = useState<string[]>([]);
+  function look(next: File, chosen: string[]) {
     setFile(next);
-    preview.mutate({ file: next, columns }, { onSuccess: setFound });
+    setColumns(chosen);
+    preview.mutate(
+      { file: next, columns: chosen },
+      {
+        onSuccess: (answer) => {
+          setFound(answer);
+          setColumns(answer.columns);
+        },
+      },
+    );
   }
   const problem = take.error ?? preview.error;
-  const ready = found !== null && found.faults.length === 0 && found.count > 0;
+  const ready =
+    found !== null && found.faults.length === 0 && found.count > 0 && !preview.isPending;
   return (
     <Modal
       open
@@ -58,7 +70,13 @@ export function TableDialog({ sheet, quantity, fineAs, onClose }: Props) {
         </span>
       </p>
       {problem && <Alert type="error" showIcon title={told(problem)} />}
-      {file && found && <Matched found={found} onColumns={(columns) => look(file, columns)} />}
+      {file && found && (
+        <Matched
+          found={found}
+          columns={columns.length > 0 ? columns : found.columns}
+          onColumns={(chosen) => look(file, chosen)}
+        />
+      )}
     </Modal>
   );
 }
@@ -77,10 +95,16 @@ const NAMES: Record<string, string> = {
 const nameOf = (role: string) => NAMES[role] ?? role.replace("fine", "line");
 const MOST_FAULTS = 8;
 
+interface MatchedProps {
+  found: TableFound;
+  columns: string[];
+  onColumns: (columns: string[]) => void;
+}
+
 /** The first rows, with a choice over each column of what it holds. */
-function Matched({ found, onColumns }: { found: TableFound; onColumns: (c: string[]) => void }) {
+function Matched({ found, columns, onColumns }: MatchedProps) {
   const show = useShow();
-  const { columns, faults } = found;
+  const { faults } = found;
   return (
     <>
       <div className="table-found">
