@@ -95,6 +95,7 @@ def test_a_table_with_other_headings_is_matched_and_taken_in(
     for column, role in ((1, "place"), (2, "main"), (3, "line")):
         dialog.get_by_label(f"column {column} holds").click()
         page.locator(".ant-select-dropdown:visible").get_by_title(role, exact=True).click()
+        expect(page.locator(".ant-select-dropdown:visible")).to_have_count(0)
     expect(dialog.get_by_text("row 2, column “Haupt”: 6.5 is not a mark")).to_be_visible()
     expect(dialog.locator("td[data-faulty='true']")).to_have_text("6,5")
     table.write_text("Stelle;Haupt;Strich\nlinks;6;3\nrechts;6;4\n")
@@ -102,6 +103,7 @@ def test_a_table_with_other_headings_is_matched_and_taken_in(
     for column, role in ((1, "place"), (2, "main"), (3, "line")):
         dialog.get_by_label(f"column {column} holds").click()
         page.locator(".ant-select-dropdown:visible").get_by_title(role, exact=True).click()
+        expect(page.locator(".ant-select-dropdown:visible")).to_have_count(0)
     expect(dialog.get_by_text("6.15 mm")).to_be_visible()
     dialog.get_by_role("button", name="Take 2 in").click()
     expect(dialog).to_have_count(0)
