@@ -85,16 +85,25 @@ def test_a_table_with_other_headings_is_matched_and_taken_in(
     page: Page, server: str, tmp_path: Path
 ) -> None:
     table = tmp_path / "nocks.csv"
-    table.write_bytes("Place;MSR;VSR\r\nlinks;6,5;3\r\nrechts;6;4\r\n".encode("cp1252"))
+    table.write_bytes("Stelle;Haupt;Strich\r\nlinks;6,5;3\r\nrechts;6;4\r\n".encode("cp1252"))
     page.goto(f"{server}/sheets/spare-parts/quantities/spreader")
     page.get_by_role("button", name="More", exact=True).click()
     page.get_by_role("button", name="Readings from a table").click()
     page.get_by_label("table file").set_input_files(table)
     dialog = page.get_by_role("dialog")
-    expect(dialog.get_by_text("row 2, column “MSR”: 6.5 is not a mark")).to_be_visible()
+    expect(dialog.get_by_text("no column is said to hold: main, fine")).to_be_visible()
+    for column, role in ((1, "place"), (2, "main"), (3, "line")):
+        dialog.get_by_label(f"column {column} holds").click()
+        page.locator(".ant-select-dropdown:visible").get_by_title(role, exact=True).click()
+        expect(page.locator(".ant-select-dropdown:visible")).to_have_count(0)
+    expect(dialog.get_by_text("row 2, column “Haupt”: 6.5 is not a mark")).to_be_visible()
     expect(dialog.locator("td[data-faulty='true']")).to_have_text("6,5")
-    table.write_text("Place;MSR;VSR\nlinks;6;3\nrechts;6;4\n")
+    table.write_text("Stelle;Haupt;Strich\nlinks;6;3\nrechts;6;4\n")
     page.get_by_label("table file").set_input_files(table)
+    for column, role in ((1, "place"), (2, "main"), (3, "line")):
+        dialog.get_by_label(f"column {column} holds").click()
+        page.locator(".ant-select-dropdown:visible").get_by_title(role, exact=True).click()
+        expect(page.locator(".ant-select-dropdown:visible")).to_have_count(0)
     expect(dialog.get_by_text("6.15 mm")).to_be_visible()
     dialog.get_by_role("button", name="Take 2 in").click()
     expect(dialog).to_have_count(0)

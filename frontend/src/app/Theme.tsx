@@ -6,14 +6,15 @@ import { antdTheme, cssVariables, DARK, LIGHT } from "./tokens";
 
 const REMEMBERED = "metrion-theme";
 const prefersDark = window.matchMedia("(prefers-color-scheme: dark)");
+const prefersStill = window.matchMedia("(prefers-reduced-motion: reduce)");
 
-function useSystemDark(): boolean {
+function useMedia(query: MediaQueryList): boolean {
   return useSyncExternalStore(
     (changed) => {
-      prefersDark.addEventListener("change", changed);
-      return () => prefersDark.removeEventListener("change", changed);
+      query.addEventListener("change", changed);
+      return () => query.removeEventListener("change", changed);
     },
-    () => prefersDark.matches,
+    () => query.matches,
   );
 }
 
@@ -24,7 +25,8 @@ export function rememberedTheme(): Chosen["theme"] {
 }
 
 export function Theme({ choice, children }: { choice: Chosen["theme"]; children: ReactNode }) {
-  const systemDark = useSystemDark();
+  const systemDark = useMedia(prefersDark);
+  const still = useMedia(prefersStill);
   const dark = choice === "dark" || (choice === "system" && systemDark);
   const palette = dark ? DARK : LIGHT;
   useEffect(() => {
@@ -34,7 +36,7 @@ export function Theme({ choice, children }: { choice: Chosen["theme"]; children:
     for (const [name, value] of Object.entries(cssVariables(palette)))
       root.style.setProperty(name, value);
   }, [choice, dark, palette]);
-  const config = useMemo(() => antdTheme(palette, dark), [palette, dark]);
+  const config = useMemo(() => antdTheme(palette, { dark, still }), [palette, dark, still]);
   return (
     <ConfigProvider theme={config}>
       <AntApp>{children}</AntApp>

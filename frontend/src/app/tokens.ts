@@ -76,8 +76,14 @@ export function cssVariables(palette: Palette): Record<string, string> {
   >;
 }
 
+interface Mood {
+  dark: boolean;
+  /** Whether nothing is to move: a list that waits for its animation would not let itself be used. */
+  still: boolean;
+}
+
 /** The same look for Ant Design's components. */
-export function antdTheme(palette: Palette, dark: boolean): ThemeConfig {
+export function antdTheme(palette: Palette, { dark, still }: Mood): ThemeConfig {
   return {
     algorithm: dark ? antd.darkAlgorithm : antd.defaultAlgorithm,
     token: {
@@ -96,9 +102,14 @@ export function antdTheme(palette: Palette, dark: boolean): ThemeConfig {
       colorBorder: palette.rule,
       colorBorderSecondary: palette.rule,
       colorError: palette.fault,
+      // What is chosen in a list: from the ink as primary hue it would come out dark grey.
+      controlItemBgActive: palette.page,
+      controlItemBgActiveHover: palette.page,
+      controlItemBgHover: palette.page,
       colorTextLightSolid: dark ? palette.page : palette.panel,
       boxShadow: "none",
       wireframe: false,
+      motion: !still,
     },
     components: {
       Button: { fontWeight: 600, primaryShadow: "none", defaultShadow: "none" },
