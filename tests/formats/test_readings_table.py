@@ -85,7 +85,7 @@ def test_a_column_that_is_missing_is_named() -> None:
         table, ["main", ""], CALIPER, Sort.SINGLE, FineAs.LINE, estimates=False
     )
     assert found == []
-    assert fault.message == "no column is said to hold: fine"
+    assert fault.message == "no column is said to hold: line"
 
 
 def test_the_fine_column_may_hold_what_a_line_is_worth() -> None:

@@ -57,7 +57,8 @@ export function TableDialog({ sheet, quantity, fineAs, onClose }: Props) {
         aria-label="table file"
         onChange={(event) => {
           const picked = event.target.files?.[0];
-          if (picked) look(picked, []);
+          // A corrected file keeps what was chosen for the one before, if it has as many columns.
+          if (picked) look(picked, columns);
           event.target.value = "";
         }}
       />

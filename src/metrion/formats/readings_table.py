@@ -185,7 +185,8 @@ def readings_of(
     places = {role: index for index, role in enumerate(columns) if role}
     wanted = [role for role in roles(sort) if role not in _TEXTS]
     if missing := [role for role in wanted if role not in places]:
-        return [], [Fault("", f"no column is said to hold: {', '.join(missing)}")]
+        names = ", ".join(role.replace("fine", "line") for role in missing)
+        return [], [Fault("", f"no column is said to hold: {names}")]
     reader = _RowReader(table, places, instrument, sort, fine_as, estimates=estimates)
     found: list[TableReading] = []
     faults: list[Fault] = []
