@@ -255,10 +255,8 @@ export function Stage(props: Props) {
 
 /** From where the pair sweeps that is entered, or that is looked at again. */
 function sweptFrom(entered: number | null, looked: Reading | null, { sort, arc }: Quantity) {
-  if (sort === "single") return null;
   const from = entered ?? looked?.positions[0];
-  const to = entered === null ? looked?.positions[1] : from;
-  return from === undefined || to === undefined ? null : { from, to, arc };
+  return sort === "single" || from === undefined ? null : { from, arc };
 }
 
 /** Whether there is something to record: a reading, or figures that the server will make one. */

@@ -28,8 +28,8 @@ export interface StripProps {
   zeroError: number;
   /** Which faces are used; without any, the scales are drawn alone. */
   face?: string | null;
-  /** On a circle, what a pair sweeps up to this position. */
-  swept?: Swept | null;
+  /** On a circle, from where and which way round a pair sweeps to this position. */
+  swept?: Omit<Swept, "to"> | null;
   /** Lines to stand out besides the one of the answer. */
   meeting?: number[];
   label: string;
