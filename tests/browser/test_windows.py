@@ -50,6 +50,9 @@ def test_a_pair_through_zero_is_entered_without_a_thought(page: Page, server: st
     expect(page.locator(".part-result output")).to_have_text("20°22.0′")
     expect(page.get_by_text("The arc runs through the zero of the circle")).to_be_visible()
     expect(page.get_by_text("Half of it is 10°11.0′.")).to_be_visible()
+    # 10° less 350° is no 20°: no minus sign claims it.
+    expect(page.locator(".equation .sign")).to_have_text(["+", "=", "="])
+    expect(page.locator(".sign-word")).to_have_text("from")
     expect(page.locator(".ring-swept")).to_have_count(1)
     page.keyboard.press("Enter")
     expect(page.locator("tr.reading")).to_have_count(4)

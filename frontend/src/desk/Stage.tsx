@@ -168,6 +168,7 @@ export function Stage(props: Props) {
         less: {
           label: "zero error",
           part: "zero",
+          as: "minus",
           node: <ZeroTerm {...{ sheet, quantity, instrument }} />,
         },
         outcome: { label: "corrected", text: answer?.corrected },

@@ -18,7 +18,8 @@ export function pairEnding(
     readAs: name,
     less: {
       label: windows ? "read before" : before.name,
-      aside: windows,
+      // What lies between is no plain difference: not backwards, not through the zero of a circle.
+      as: windows ? "beside" : "from",
       part: "read",
       node: (
         <button

@@ -42,7 +42,7 @@ function equation(
   const ref = createRef<EquationHandle>();
   const ending: Ending = {
     readAs: "read",
-    less: { label: "zero error", part: "zero", node: "(−0.15)" },
+    less: { label: "zero error", part: "zero", as: "minus", node: "(−0.15)" },
     outcome: { label: "corrected", text: given.answer?.corrected },
   };
   show(<Equation ref={ref} desk={given} {...{ instrument, fineAs, ending, onEnter }} />, { words });

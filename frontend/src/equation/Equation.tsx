@@ -46,8 +46,8 @@ export interface Ending {
     label: string;
     part: "zero" | "read";
     node: ReactNode;
-    /** Whether it stands beside for the eye only, and is not taken away. */
-    aside?: boolean;
+    /** Taken away; the place from which something is swept or lies; or beside for the eye only. */
+    as: "minus" | "from" | "beside";
   };
   outcome?: { label: string; text: string | null | undefined } | undefined;
 }
@@ -161,8 +161,13 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
         </Term>
         {ending.less && (
           <>
-            {!ending.less.aside && <Sign>−</Sign>}
-            <Term label={ending.less.label} part={ending.less.part} aside={ending.less.aside}>
+            {ending.less.as === "minus" && <Sign>−</Sign>}
+            {ending.less.as === "from" && <span className="sign-word">from</span>}
+            <Term
+              label={ending.less.label}
+              part={ending.less.part}
+              aside={ending.less.as === "beside"}
+            >
               {ending.less.node}
             </Term>
           </>
