@@ -18,6 +18,9 @@ function useMedia(query: MediaQueryList): boolean {
   );
 }
 
+/** Where dialogs are put: into what is on the page already, or their first blank could not take the focus. */
+const wholePage = () => document.body;
+
 /** The theme chosen last on this machine: known before the server has answered. */
 export function rememberedTheme(): Chosen["theme"] {
   const kept = localStorage.getItem(REMEMBERED);
@@ -38,7 +41,7 @@ export function Theme({ choice, children }: { choice: Chosen["theme"]; children:
   }, [choice, dark, palette]);
   const config = useMemo(() => antdTheme(palette, { dark, still }), [palette, dark, still]);
   return (
-    <ConfigProvider theme={config}>
+    <ConfigProvider theme={config} getPopupContainer={wholePage}>
       <AntApp>{children}</AntApp>
     </ConfigProvider>
   );
