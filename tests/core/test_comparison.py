@@ -5,9 +5,9 @@ from fractions import Fraction
 
 import pytest
 
-from metrion.core.comparison import compare_derived, compare_measurements
+from metrion.core.comparison import compare
 from metrion.core.conventions import BUILT_IN, Convention
-from metrion.core.derived import Derived, TypedValue, reduce_derived
+from metrion.core.derived import Derived, TypedValue
 from metrion.core.errors import UnitError
 from metrion.core.formula import parse_formula, resolve
 from metrion.core.instruments import Instrument, Kind
@@ -36,7 +36,7 @@ def typed(value: str, uncertainty: str = "0", unit: str = "mm") -> TypedValue:
 
 
 def test_deviation_and_percentage_of_an_expected_value_in_another_unit() -> None:
-    found = compare_measurements(measured("m", 4), typed("0.61", unit="cm"))
+    found = compare(measured("m", 4), typed("0.61", unit="cm"))
     assert found is not None
     assert found.deviation == Fraction("0.1")
     assert found.percent == 100 * Fraction("0.1") / Fraction("6.1")
@@ -60,16 +60,14 @@ def test_deviation_and_percentage_of_an_expected_value_in_another_unit() -> None
 def test_the_verdict_is_that_of_the_school(
     convention: Convention, expected: str, said: str
 ) -> None:
-    found = compare_measurements(measured("m", 4, convention=convention), typed(expected))
+    found = compare(measured("m", 4, convention=convention), typed(expected))
     assert found is not None
     assert said in found.sentences[-1]
 
 
 def test_limits_add_and_standard_uncertainties_add_as_squares() -> None:
-    limits = compare_measurements(measured("m", 4), measured("n", 6))
-    squares = compare_measurements(
-        measured("m", 4, convention=STANDARD), measured("n", 6, convention=STANDARD)
-    )
+    limits = compare(measured("m", 4), measured("n", 6))
+    squares = compare(measured("m", 4, convention=STANDARD), measured("n", 6, convention=STANDARD))
     assert limits is not None
     assert squares is not None
     assert limits.uncertainty == Fraction("0.05")
@@ -79,37 +77,63 @@ def test_limits_add_and_standard_uncertainties_add_as_squares() -> None:
 def test_a_zero_that_both_share_cancels() -> None:
     one = measured("m", 4, convention=WHOLE, zero=True)
     other = measured("n", 6, convention=WHOLE, zero=True)
-    found = compare_measurements(one, other)
+    found = compare(one, other)
     assert found is not None
     assert found.uncertainty == Fraction("0.1")
-    apart = compare_measurements(one, replace(other, checks=(replace(ZERO, id="y"),)))
+    apart = compare(one, replace(other, checks=(replace(ZERO, id="y"),)))
     assert apart is not None
     assert apart.uncertainty == Fraction("0.2")
 
 
 def test_the_same_value_and_nothing_to_compare_with() -> None:
-    same = compare_measurements(measured("m", 4), typed("6.2"))
+    same = compare(measured("m", 4), typed("6.2"))
     assert same is not None
     assert (same.deviation, same.percent, same.sentences[0]) == (0, 0, "It is exactly that.")
-    assert compare_measurements(measured("m"), typed("6.2")) is None
-    zero = compare_measurements(measured("m", 4), typed("0"))
+    assert compare(measured("m"), typed("6.2")) is None
+    zero = compare(measured("m", 4), typed("0"))
     assert zero is not None
     assert zero.percent is None
 
 
 def test_a_length_is_not_compared_with_a_mass() -> None:
     with pytest.raises(UnitError, match="g cannot be compared with mm"):
-        compare_measurements(measured("m", 4), typed("6", unit="g"))
+        compare(measured("m", 4), typed("6", unit="g"))
+
+
+def twice(measurement: Measurement) -> Derived:
+    formula, _ = resolve(parse_formula("2*D"), {"D": LENGTH})
+    unit = parse_unit("mm")
+    return Derived("d", "twice", formula, unit, measurement.convention, {"D": measurement})
 
 
 def test_a_derived_quantity_beside_an_expected_value() -> None:
-    formula, _ = resolve(parse_formula("2*D"), {"D": LENGTH})
-    derived = Derived("d", "twice", formula, parse_unit("mm"), HALF, {"D": measured("m", 4)})
-    found = compare_derived(reduce_derived(derived), typed("1.2", "0.01", "cm"))
+    derived = twice(measured("m", 4))
+    found = compare(derived, typed("1.2", "0.01", "cm"))
     assert found is not None
     assert found.deviation == Fraction("0.4")
     assert found.uncertainty == Fraction("0.15")
     with pytest.raises(UnitError):
-        compare_derived(reduce_derived(derived), typed("1", unit="deg"))
+        compare(derived, typed("1", unit="deg"))
     empty = replace(derived, inputs={"D": measured("m")})
-    assert compare_derived(reduce_derived(empty), typed("12")) is None
+    assert compare(empty, typed("12")) is None
+
+
+def test_what_a_derived_quantity_and_another_have_in_common_cancels() -> None:
+    length = measured("m", 4, convention=WHOLE, zero=True)
+    itself = compare(twice(length), twice(length))
+    assert itself is not None
+    assert (itself.deviation, itself.uncertainty, itself.apart) == (0, 0, None)
+    # 2 D - D = D, with the uncertainty of D: its own reading and its zero once.
+    beside = compare(twice(length), length)
+    assert beside is not None
+    assert beside.deviation == length.mean
+    assert beside.uncertainty == Fraction("0.1")
+    other = compare(length, twice(measured("n", 4, convention=WHOLE)))
+    assert other is not None
+    assert other.uncertainty == Fraction("0.2")
+
+
+def test_the_school_of_the_first_decides() -> None:
+    found = compare(measured("m", 4), twice(measured("n", 4, convention=WHOLE)))
+    assert found is not None
+    assert found.uncertainty == Fraction("0.075")

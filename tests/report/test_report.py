@@ -89,12 +89,15 @@ def test_every_demo_sheet_has_a_report_in_every_form(name: str) -> None:
 
 def test_a_report_holds_what_is_handed_in() -> None:
     document = demo() | {"authors": "A. Segel", "aim": "Find the size."}
-    document["measurements"][0]["compare"] = {"value": "6.3"}
+    document["measurements"][0]["compare"] = {
+        "value": "6.3", "uncertainty": "0", "unit": "mm",
+    }  # fmt: skip
     page = text_of(html_page(report(document)))
     order = [
         "A. Segel", "Aim", "Find the size.", "Apparatus", "least count, by difference",
         "Zero checks", "Lower spreader, outside", "main / mm", "line × 0.05 / mm", "corrected / mm",
         "Second look: Reading 4", "(still open)", "Working", "Uncertainty", "Convention: Half",
+        "Beside (6.3 ± 0) mm: It is",
     ]  # fmt: skip
     places = [page.index(words) for words in order]
     assert places == sorted(places)

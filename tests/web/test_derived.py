@@ -21,7 +21,8 @@ def wall(sheet: Any) -> Any:
 
 def test_the_board_lists_what_is_ready(client: FlaskClient) -> None:
     recipes = {recipe["id"]: recipe for recipe in client.get("/api/board").json}
-    assert recipes["wall"]["formula"] == "(D - d)/2"
+    assert recipes["wall"]["formula"] == "(D − d)/2"
+    assert recipes["tube"]["unit"] == "mm³"
     assert [blank["symbol"] for blank in recipes["wall"]["blanks"]] == ["D", "d"]
 
 
@@ -49,6 +50,18 @@ def test_a_typed_in_input(client: FlaskClient) -> None:
     assert found["shared_zeros"] == []
 
 
+def test_a_formula_as_people_write_it(client: FlaskClient) -> None:
+    typed = {"value": "0,50", "uncertainty": "0", "unit": "µm"}
+    inputs = {"a": "ferrule", "b": typed}
+    found = wall(add(client, formula="π·a² ÷ 4 + b^2", unit="mm²", inputs=inputs).json)
+    assert found["sentence"].endswith(" mm²")
+    assert (found["formula"], found["unit"]) == ("π·a² / 4 + b²", "mm²")
+    assert found["inputs"][1]["words"] == "(0.50 ± 0) µm"
+    kept = client.get(f"{SHEET}/logbook").json["derived"][0]
+    assert (kept["formula"], kept["unit"]) == ("pi*a**2 / 4 + b**2", "mm**2")
+    assert kept["inputs"]["b"] == {"value": "0.50", "uncertainty": "0", "unit": "um"}
+
+
 def test_what_does_not_go_together_is_refused_with_the_reason(client: FlaskClient) -> None:
     for some, said in (
         ({"unit": "mm**2"}, "mm**2"),
@@ -71,7 +84,7 @@ def test_it_is_changed_removed_and_brought_back(client: FlaskClient) -> None:
     assert stale.status_code == 412
     seen = {"If-Match": str(wall(changed.json)["version"])}
     assert client.delete(f"{SHEET}/derived/wall", headers=seen).json["derived"] == []
-    assert wall(client.post(f"{SHEET}/undo").json)["formula"] == "(a - b)/2"
+    assert wall(client.post(f"{SHEET}/undo").json)["formula"] == "(a − b)/2"
 
 
 def test_a_quantity_that_something_is_derived_from_stays(client: FlaskClient) -> None:

@@ -83,6 +83,15 @@ def test_a_derived_quantity_has_working_budget_and_comparison(client: FlaskClien
     assert derived["working"][0]["label"] == "formula"
     assert [share["label"] for share in derived["budget"]["shares"]] == ["Lower spreader, outside"]
     assert "0.13 mm more" in derived["compared"]["sentences"][0]
+    assert {"kind": "quantity", "id": first, "name": "Lower spreader, outside"} in derived[
+        "comparable"
+    ]
+    seen = {"If-Match": str(derived["version"])}
+    address = f"{SHEET}/derived/{derived['id']}"
+    beside = client.patch(address, json={"compare": {"quantity": first}}, headers=seen).json
+    assert "6.6 mm more" in beside["derived"][0]["compared"]["sentences"][0]
+    own = amend(client, compare={"derived": derived["id"]})
+    assert (own["compared"]["derived"], own["compared"]["with"]) == (derived["id"], "Twice")
 
 
 def test_a_convention_of_ones_own_is_described_kept_changed_and_taken_away(

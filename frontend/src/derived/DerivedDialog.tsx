@@ -128,7 +128,7 @@ function Board({ recipes, onPick }: { recipes: Recipe[]; onPick: (id: string) =>
       ))}
       <button type="button" onClick={() => onPick(OWN)}>
         A formula of your own
-        <code>+ − * / **, sqrt, sin …</code>
+        <code>+ − · / ^, sqrt, sin …</code>
       </button>
     </div>
   );

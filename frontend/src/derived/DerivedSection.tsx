@@ -80,7 +80,7 @@ function DerivedRow({ derived, sheet, onChange, onRemove }: RowProps) {
         </Button>
       </span>
       <p className="derived-how">
-        <code>{derived.formula}</code> with{" "}
+        <code>{show(derived.formula)}</code> with{" "}
         {derived.inputs.map(({ symbol, words }) => show(`${symbol} = ${words}`)).join(", ")}
       </p>
       {derived.shared_zeros.map((words) => (
@@ -97,7 +97,7 @@ function DerivedRow({ derived, sheet, onChange, onRemove }: RowProps) {
         <Compare
           compared={derived.compared}
           unit={derived.unit}
-          others={[]}
+          others={derived.comparable}
           onCompare={(compare) =>
             keep.mutate(
               { seen: derived, compare },

@@ -77,7 +77,7 @@ describe("what is sent", () => {
       name: "Volume of a tube",
       formula: "pi*(D**2 - d**2)*h/4",
       unit: "mm**3",
-      inputs: { D: "outer", d: "inner", h: { value: "12.5", uncertainty: "0.1", unit: "mm" } },
+      inputs: { D: "outer", d: "inner", h: { value: " 12,5", uncertainty: "0,1 ", unit: "mm" } },
     });
   });
 
@@ -93,6 +93,7 @@ describe("what is sent", () => {
       working: [],
       budget: { shares: [], sentences: [] },
       compared: null,
+      comparable: [],
       inputs: [
         { symbol: "D", quantity: "outer", value: null, uncertainty: null, unit: null, words: "" },
         { symbol: "d", quantity: null, value: "4", uncertainty: "0.1", unit: "mm", words: "" },

@@ -62,25 +62,16 @@ export function inputsFor(draft: Draft): [string, Input][] {
   return symbolsOf(draft.formula).map((symbol) => [symbol, draft.inputs[symbol] ?? typedIn("mm")]);
 }
 
-/** A typed figure as a logbook holds it. */
-const plain = (text: string) => text.trim().replace(",", ".").replace("−", "-");
-
-/** What is sent: the id of a quantity, or value, uncertainty and unit. */
+/** What is sent: the id of a quantity, or value, uncertainty and unit as they were typed. */
 export function asRecord(draft: Draft) {
   const inputs = inputsFor(draft).map(([symbol, given]): [string, unknown] => [
     symbol,
-    "quantity" in given
-      ? given.quantity
-      : {
-          value: plain(given.value),
-          uncertainty: plain(given.uncertainty),
-          unit: given.unit.trim(),
-        },
+    "quantity" in given ? given.quantity : given,
   ]);
   return {
     name: draft.name.trim(),
-    formula: draft.formula.trim(),
-    unit: draft.unit.trim(),
+    formula: draft.formula,
+    unit: draft.unit,
     inputs: Object.fromEntries(inputs),
   };
 }

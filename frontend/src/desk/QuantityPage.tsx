@@ -121,10 +121,6 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
         <ResultPanel
           sheet={sheet.id}
           quantity={quantity}
-          others={sheet.quantities.filter(
-            ({ id, unit }) =>
-              id !== quantity.id && (unit === "arcmin") === (quantity.unit === "arcmin"),
-          )}
           another={<AnotherLikeIt {...{ sheet, quantity }} />}
           onLook={(index) => {
             const reading = quantity.readings[index];

@@ -1,16 +1,17 @@
 import { Button, Input, Modal, Select } from "antd";
 import { useState } from "react";
 
-import type { Compared, Quantity, Schemas } from "../api";
+import type { Compared, Schemas } from "../api";
 import { useShow } from "../app/settings";
 
 export type Comparand = Schemas["ComparandFields"];
+type Comparable = Schemas["Comparable"];
 
 interface Props {
   compared: Compared | null;
   unit: string;
-  /** Quantities of the sheet that it can stand beside. */
-  others: Quantity[];
+  /** What else of the sheet it can stand beside. */
+  others: Comparable[];
   /** Keeps what to compare with, or nothing. */
   onCompare: (comparand: Comparand | null) => void;
 }
@@ -54,9 +55,12 @@ export function Compare({ compared, unit, others, onCompare }: Props) {
 
 const EXPECTED = "";
 
+const keyOf = (one?: Comparable) => (one ? `${one.kind} ${one.id}` : EXPECTED);
+const isChosen = (compared: Compared | null) => (one: Comparable) =>
+  compared?.[one.kind] === one.id;
+
 function CompareForm({ compared, unit, others, onCompare }: Props) {
-  const show = useShow();
-  const [other, setOther] = useState(compared?.quantity ?? EXPECTED);
+  const [other, setOther] = useState(() => keyOf(others.find(isChosen(compared))));
   const [value, setValue] = useState(compared?.value ?? "");
   const [uncertainty, setUncertainty] = useState(compared?.uncertainty || "0");
   const [typedUnit, setTypedUnit] = useState(compared?.unit || (unit === "arcmin" ? "deg" : unit));
@@ -66,7 +70,8 @@ function CompareForm({ compared, unit, others, onCompare }: Props) {
       className="compare-form"
       onSubmit={(event) => {
         event.preventDefault();
-        onCompare(typed ? { value, uncertainty, unit: typedUnit } : { quantity: other });
+        const found = others.find((one) => keyOf(one) === other);
+        onCompare(found ? { [found.kind]: found.id } : { value, uncertainty, unit: typedUnit });
       }}
     >
       <Select
@@ -75,10 +80,7 @@ function CompareForm({ compared, unit, others, onCompare }: Props) {
         onChange={setOther}
         options={[
           { value: EXPECTED, label: "an expected value" },
-          ...others.map(({ id, name, result }) => ({
-            value: id,
-            label: show(`${name}: ${result.sentence ?? "no reading yet"}`),
-          })),
+          ...others.map((one) => ({ value: keyOf(one), label: one.name })),
         ]}
       />
       {typed && (

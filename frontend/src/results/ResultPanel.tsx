@@ -20,8 +20,6 @@ const SAID = /^(part-|rounded|limit|two-looks)/;
 interface Props {
   sheet: string;
   quantity: Quantity;
-  /** Quantities of the sheet that it can stand beside. */
-  others?: Quantity[];
   /** Shows a reading, counted from 0, on the scales. */
   onLook?: (index: number) => void;
   /** A way to the next of several alike. */
@@ -29,7 +27,7 @@ interface Props {
 }
 
 /** The sentence, how it came about in short, and the whole working on request. */
-export function ResultPanel({ sheet, quantity, others = [], onLook, another }: Props) {
+export function ResultPanel({ sheet, quantity, onLook, another }: Props) {
   const show = useShow();
   const { message } = App.useApp();
   const amend = useAmendQuantity(sheet);
@@ -101,7 +99,7 @@ export function ResultPanel({ sheet, quantity, others = [], onLook, another }: P
         </Button>
         <Others sheet={sheet} quantity={quantity} />
         <Compare
-          {...{ others }}
+          others={quantity.comparable}
           compared={quantity.compared}
           unit={quantity.unit}
           onCompare={(compare) =>

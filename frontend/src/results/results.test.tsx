@@ -139,6 +139,7 @@ describe("the budget", () => {
 describe("a comparison", () => {
   const compared = {
     quantity: null,
+    derived: null,
     value: "6.3",
     uncertainty: "0.1",
     unit: "mm",
@@ -159,6 +160,20 @@ describe("a comparison", () => {
     fireEvent.change(screen.getByLabelText("expected value"), { target: { value: "6.4" } });
     fireEvent.click(screen.getByRole("button", { name: "Compare" }));
     expect(onCompare).toHaveBeenCalledWith({ value: "6.4", uncertainty: "0.1", unit: "mm" });
+  });
+
+  it("stands beside another result of the sheet", () => {
+    const onCompare = vi.fn();
+    const others = [
+      { kind: "quantity" as const, id: "d", name: "Lower spreader" },
+      { kind: "derived" as const, id: "d", name: "Wall" },
+    ];
+    const beside = { ...compared, derived: "d", value: "" };
+    show(<Compare compared={beside} unit="mm" others={others} onCompare={onCompare} />);
+    fireEvent.click(screen.getByText("Compare with something else"));
+    expect(screen.getByText("Wall")).toBeTruthy();
+    fireEvent.click(screen.getByRole("button", { name: "Compare" }));
+    expect(onCompare).toHaveBeenCalledWith({ derived: "d" });
   });
 
   it("can be taken away", () => {

@@ -147,6 +147,7 @@ export function quantity(some: Partial<Quantity>): Quantity {
     items: 1,
     budget: { shares: [], sentences: [] },
     compared: null,
+    comparable: [],
     divide_by: 1,
     arc: "shorter",
     sort: "single",

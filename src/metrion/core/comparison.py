@@ -2,19 +2,17 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from fractions import Fraction
 
 from metrion.core.conventions import Convention, Family
-from metrion.core.derived import Derived, DerivedResult, TypedValue, reduce_derived
+from metrion.core.derived import Derived, TypedValue, reduce_derived
 from metrion.core.errors import UnitError
-from metrion.core.formula import parse_formula, resolve
+from metrion.core.formula import Formula, Step
 from metrion.core.measurements import Measurement
 from metrion.core.rounding import two_figures
-from metrion.core.uncertainty import Part, Source, combine_parts
 from metrion.core.units import Number, Unit, parse_unit
 
-_DIFFERENCE = parse_formula("x - y")
 _USUAL, _DOUBTFUL = 2, 3
 """Standard uncertainties up to which a difference is usual, and from which it is hardly chance."""
 
@@ -38,57 +36,54 @@ class Comparison:
     sentences: tuple[str, ...]
 
 
-def compare_measurements(
-    measurement: Measurement, other: Measurement | TypedValue
-) -> Comparison | None:
-    """A measured quantity beside another one, or a value that was expected.
+Comparand = Measurement | Derived | TypedValue
+"""What can stand beside a result."""
 
-    A zero that both share cancels. None while one of them has no value.
+
+def compare(own: Measurement | Derived, other: Comparand) -> Comparison | None:
+    """A result beside another one, or beside a value that was expected.
+
+    The difference is worked out as a quantity derived from the readings of both, by the school
+    of the first, so that what they share (a zero, a whole measurement) cancels. None while one
+    of them has no value.
 
     Raises:
         UnitError: if the two cannot be expressed in one unit.
     """
-    unit = parse_unit(measurement.instrument.unit)
-    theirs = _unit(other)
-    _check(unit, theirs)
-    formula, _ = resolve(_DIFFERENCE, {"x": unit.dimension, "y": theirs.dimension})
-    difference = Derived(
-        "", "", formula, unit, measurement.convention, {"x": measurement, "y": other}
-    )
-    found = reduce_derived(difference)
-    expected = other.mean if isinstance(other, Measurement) else other.value
-    if found.value is None or found.uncertainty is None or expected is None:
+    mine, theirs = _renamed(_derived(own, own.convention), "a"), _derived(other, own.convention)
+    theirs = _renamed(theirs, "b")
+    if mine.unit.dimension != theirs.unit.dimension:
+        raise UnitError(f"{theirs.unit.text} cannot be compared with {mine.unit.text}")
+    steps = (*mine.formula.steps, *theirs.formula.steps, Step("binary", "-"))
+    inputs = {**mine.inputs, **theirs.inputs}
+    difference = reduce_derived(replace(mine, formula=Formula("", steps), inputs=inputs))
+    expected = reduce_derived(replace(theirs, unit=mine.unit)).value
+    if difference.value is None or difference.uncertainty is None or expected is None:
         return None
     return _compared(
-        Fraction(found.value), Fraction(expected * theirs.factor / unit.factor),
-        found.uncertainty.size, unit, measurement.convention,
+        Fraction(difference.value), Fraction(expected), difference.uncertainty.size,
+        mine.unit, own.convention,
     )  # fmt: skip
 
 
-def compare_derived(result: DerivedResult, expected: TypedValue) -> Comparison | None:
-    """A derived quantity beside a value that was expected; None while it has no value.
-
-    Raises:
-        UnitError: if the two cannot be expressed in one unit.
-    """
-    unit, convention = result.derived.unit, result.derived.convention
-    _check(unit, expected.unit)
-    if result.value is None:
-        return None
-    worth = Fraction(expected.unit.factor) / Fraction(unit.factor)
-    typed = Part(Source.TYPED, (expected.uncertainty * worth) ** 2)
-    uncertainty = combine_parts([*result.parts, typed], convention)
-    value = Fraction(expected.value) * worth
-    return _compared(Fraction(result.value) - value, value, uncertainty.size, unit, convention)
+def _derived(given: Comparand, convention: Convention) -> Derived:
+    """Anything as a derived quantity; a measurement or a typed-in value is made of itself."""
+    if isinstance(given, Derived):
+        return replace(given, convention=convention)
+    unit = given.unit if isinstance(given, TypedValue) else parse_unit(given.instrument.unit)
+    return Derived("", "", Formula("", (Step("name", "x"),)), unit, convention, {"x": given})
 
 
-def _unit(given: Measurement | TypedValue) -> Unit:
-    return parse_unit(given.instrument.unit) if isinstance(given, Measurement) else given.unit
-
-
-def _check(unit: Unit, other: Unit) -> None:
-    if unit.dimension != other.dimension:
-        raise UnitError(f"{other.text} cannot be compared with {unit.text}")
+def _renamed(derived: Derived, side: str) -> Derived:
+    """The same with symbols that no other side has."""
+    steps = tuple(
+        replace(step, word=f"{side}_{step.word}")
+        if step.kind == "name" and step.word != "pi"
+        else step
+        for step in derived.formula.steps
+    )
+    inputs = {f"{side}_{symbol}": given for symbol, given in derived.inputs.items()}
+    return replace(derived, formula=Formula("", steps), inputs=inputs)
 
 
 def _compared(

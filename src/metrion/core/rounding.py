@@ -8,6 +8,7 @@ from math import floor
 
 from metrion.core.angles import degrees_and_minutes
 from metrion.core.conventions import Digits
+from metrion.core.notation import unit_after
 from metrion.core.numbers import finite_decimals, fixed, float_text, to_text
 
 
@@ -18,12 +19,29 @@ class Rounded:
     Attributes:
         value: the value as text, trailing zeros kept.
         uncertainty: the uncertainty as text.
-        text: both with their unit, ``(12.21 ± 0.03) mm``.
+        unit: the unit of both, as a logbook holds it.
     """
 
     value: str
     uncertainty: str
-    text: str
+    unit: str
+
+    @property
+    def text(self) -> str:
+        """Both with their unit as a logbook holds it, ``(12.21 ± 0.03) mm**2``."""
+        return self._sentence(f" {self.unit}")
+
+    @property
+    def printed(self) -> str:
+        """Both with their unit as people write it, ``(12.21 ± 0.03) mm²``."""
+        return self._sentence(unit_after(self.unit))
+
+    def _sentence(self, after: str) -> str:
+        if self.unit == "arcmin":
+            places = len(self.value.partition(".")[2])
+            return f"{degrees_and_minutes(Fraction(self.value), places)} ± {self.uncertainty}′"
+        both = f"{self.value} ± {self.uncertainty}"
+        return both if self.unit == "1" else f"({both}){after}"
 
 
 def first_place(value: Fraction) -> int:
@@ -76,9 +94,7 @@ def two_figures(size: Fraction, unit: str) -> str:
     if size:
         rounded, place = round_uncertainty(size, 2)
         number = fixed(rounded, -place)
-    if unit == "arcmin":
-        return f"{number}′"
-    return number if unit == "1" else f"{number} {unit}"
+    return f"{number}{unit_after(unit)}"
 
 
 def round_result(value: Fraction, uncertainty: Fraction, digits: Digits, unit: str) -> Rounded:
@@ -90,27 +106,11 @@ def round_result(value: Fraction, uncertainty: Fraction, digits: Digits, unit: s
         return _unrounded(value, unit)
     rounded, place = round_uncertainty(uncertainty, digits)
     kept = round_half_away(value, place)
-    value_text, uncertainty_text = fixed(kept, -place), fixed(rounded, -place)
-    if unit == "arcmin":
-        return Rounded(value_text, uncertainty_text, _angle(kept, uncertainty_text, -place))
-    return Rounded(value_text, uncertainty_text, _sentence(value_text, uncertainty_text, unit))
+    return Rounded(fixed(kept, -place), fixed(rounded, -place), unit)
 
 
 def _unrounded(value: Fraction, unit: str) -> Rounded:
     decimals = finite_decimals(value)
     # Past what a double can tell apart, decimals of a computed value mean nothing.
     exact = decimals is not None and decimals <= 15
-    text = to_text(value) if exact else float_text(float(value))
-    if unit == "arcmin":
-        places = len(text.partition(".")[2])
-        return Rounded(text, "0", _angle(Fraction(text), "0", places))
-    return Rounded(text, "0", _sentence(text, "0", unit))
-
-
-def _sentence(value: str, uncertainty: str, unit: str) -> str:
-    both = f"{value} ± {uncertainty}"
-    return both if unit == "1" else f"({both}) {unit}"
-
-
-def _angle(value: Fraction, uncertainty: str, decimals: int) -> str:
-    return f"{degrees_and_minutes(value, decimals)} ± {uncertainty}′"
+    return Rounded(to_text(value) if exact else float_text(float(value)), "0", unit)

@@ -3,13 +3,14 @@
 from __future__ import annotations
 
 import re
+from contextlib import suppress
 from enum import StrEnum
 from fractions import Fraction
 
 from metrion.core.angles import parse_angle
-from metrion.core.errors import DecimalDegrees, MetrionError, NoSuchLine
+from metrion.core.errors import DecimalDegrees, MetrionError, NoSuchLine, NotExact
 from metrion.core.instruments import Instrument, Kind
-from metrion.core.numbers import parse_exact
+from metrion.core.numbers import parse_exact, to_text
 from metrion.core.scales import Line, Look, VernierScale
 from metrion.core.scales.numerals import Numerals
 
@@ -66,6 +67,23 @@ def typed_number(text: str) -> Fraction:
         sign, decimals, whole = match.groups()
         return parse_exact(f"{sign}{whole or 0}.{decimals or 0}")
     return parse_exact(plain)
+
+
+def typed_exact(text: str) -> str:
+    """A value that was typed as a logbook holds it; what is none stays what it is.
+
+    >>> typed_exact("0,50"), typed_exact("−½"), typed_exact("31°30′")
+    ('0.50', '-0.5', '31:30')
+    """
+    plain = text.strip().replace(",", ".").replace("−", "-")
+    if "°" in plain and (angle := _ANGLE.fullmatch(plain)):
+        return f"{angle[1]}:{angle[2]:0>2}"
+    try:
+        parse_exact(plain)
+    except NotExact:
+        with suppress(NotExact):
+            return to_text(typed_number(plain))
+    return plain
 
 
 def typed_main(instrument: Instrument, text: str) -> Fraction:

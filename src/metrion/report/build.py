@@ -6,9 +6,10 @@ from collections.abc import Iterator, Mapping, Sequence
 from typing import Any
 
 from metrion.core.budget import derived_budget, measurement_budget
-from metrion.core.derived import DerivedResult, shared_zeros
+from metrion.core.derived import Derived, DerivedResult, shared_zeros
 from metrion.core.instruments import Kind
-from metrion.core.logbook import Results, Reviewed
+from metrion.core.logbook import Logbook, Results, Reviewed
+from metrion.core.measurements import Measurement
 from metrion.core.numbers import to_text
 from metrion.core.observations import Sort
 from metrion.core.places import by_place
@@ -27,6 +28,7 @@ from metrion.report.blocks import (
     Table,
     words,
 )
+from metrion.report.compared import compared
 from metrion.report.lines import Group, Tint, number, true_minus
 from metrion.report.quantity import reading_drawing, readings_table, second_looks
 from metrion.report.working import derived_working, least_count_steps, working
@@ -59,9 +61,13 @@ def build_report(
     sections += _zero_section(results, used)
     sections += _angles_section([reviewed for reviewed, _ in wanted])
     for reviewed, record in wanted:
-        sections += _quantity_sections(reviewed, record, document)
+        sections += _quantity_sections(reviewed, record, document, results.logbook)
     if quantity is None:
-        sections += [_derived_section(found) for found in results.derived]
+        derived = _list(document, "derived")
+        sections += [
+            _derived_section(found, record, results.logbook)
+            for found, record in zip(results.derived, derived, strict=True)
+        ]
     return Report(results.logbook.title or "Untitled sheet", _facts(results, document, date),
                   tuple(sections))  # fmt: skip
 
@@ -160,7 +166,7 @@ def _angles_section(wanted: Sequence[Reviewed]) -> Iterator[Section]:
             sweep = measurement.instrument.value_text(whole)
         cells = (
             measurement.label, str(len(measurement.counting)), sweep, str(measurement.divisor),
-            found.rounded.text if found.rounded else "",
+            found.rounded.printed if found.rounded else "",
         )  # fmt: skip
         rows.append(Row(tuple(Cell(true_minus(text)) for text in cells)))
     yield Section("Angles together", (Table(columns, tuple(rows)),))
@@ -172,12 +178,20 @@ def to_text_of_line(check: ZeroCheck) -> str:
     return str(line) if isinstance(line, int) else to_text(line)
 
 
-def _quantity_sections(reviewed: Reviewed, record: Record, document: Record) -> Iterator[Section]:
+def _beside(own: Measurement | Derived, record: Record, logbook: Logbook) -> Iterator[Block]:
+    """A result beside what it was to be compared with."""
+    if found := compared(own, record.get("compare"), logbook):
+        yield words(true_minus(" ".join((f"Beside {found.beside}:", *found.sentences))))
+
+
+def _quantity_sections(
+    reviewed: Reviewed, record: Record, document: Record, logbook: Logbook
+) -> Iterator[Section]:
     result, measurement = reviewed.result, reviewed.result.measurement
     records = list(record.get("observations", ()))
     blocks: list[Block] = []
     if result.rounded:
-        blocks.append(Result(measurement.symbol, true_minus(result.rounded.text)))
+        blocks.append(Result(measurement.symbol, true_minus(result.rounded.printed)))
     if measurement.observations:
         tools = {one["id"]: one for one in _list(document, "instruments")}
         blocks += reading_drawing(measurement, tools[measurement.instrument.id])
@@ -195,23 +209,25 @@ def _quantity_sections(reviewed: Reviewed, record: Record, document: Record) -> 
         words(f"Convention: {measurement.convention.name}. "
               + " ".join(described(measurement.convention)))
     )  # fmt: skip
+    bars += _beside(measurement, record, logbook)
     if record.get("places_apart") is True:
         for one in by_place(measurement):
             if one.result.rounded:
-                sentence = f"{one.place or 'No place noted'}: {one.result.rounded.text}"
+                sentence = f"{one.place or 'No place noted'}: {one.result.rounded.printed}"
                 bars.append(words(true_minus(sentence)))
     yield Section("Uncertainty", tuple(bars), level=3)
 
 
-def _derived_section(found: DerivedResult) -> Section:
+def _derived_section(found: DerivedResult, record: Record, logbook: Logbook) -> Section:
     derived = found.derived
     blocks: list[Block] = []
     if found.rounded:
-        blocks.append(Result("", true_minus(found.rounded.text)))
+        blocks.append(Result("", true_minus(found.rounded.printed)))
     blocks.append(Steps(tuple(derived_working(found))))
     blocks += [words(shared.words) for shared in shared_zeros(derived)]
     budget = derived_budget(found)
     if budget.shares:
         blocks.append(Bars(budget.shares, derived.unit.text))
     blocks.append(words(f"Convention: {derived.convention.name}."))
+    blocks += _beside(derived, record, logbook)
     return Section(derived.name or derived.id, tuple(blocks))

@@ -7,7 +7,6 @@ from dataclasses import dataclass
 from enum import StrEnum
 from fractions import Fraction
 
-from metrion.core.instruments import ANGLE_UNIT
 from metrion.core.numbers import finite_decimals, to_text
 
 
@@ -139,10 +138,3 @@ def number(value: Fraction) -> str:
 def true_minus(text: str) -> str:
     """A text with true minus signs."""
     return text.replace("-", "−")
-
-
-def unit_after(unit: str) -> str:
-    """The unit as it follows a number."""
-    if unit == ANGLE_UNIT:
-        return "′"
-    return "" if unit == "1" else f" {unit}"

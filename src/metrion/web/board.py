@@ -8,6 +8,7 @@ from typing import Any
 from flask_smorest import Blueprint
 
 from metrion.core.board import BOARD
+from metrion.core.notation import printed_formula, printed_unit
 from metrion.web.schemas import RecipeSchema
 
 blueprint = Blueprint("board", __name__, url_prefix="/api/board")
@@ -17,4 +18,11 @@ blueprint = Blueprint("board", __name__, url_prefix="/api/board")
 @blueprint.response(200, RecipeSchema(many=True))
 def get_board() -> list[dict[str, Any]]:
     """Every recipe with its blanks, the simplest first."""
-    return [asdict(recipe) for recipe in BOARD]
+    return [
+        {
+            **asdict(recipe),
+            "formula": printed_formula(recipe.formula),
+            "unit": printed_unit(recipe.unit),
+        }
+        for recipe in BOARD
+    ]

@@ -8,6 +8,7 @@ from metrion.core.budget import derived_budget
 from metrion.core.derived import DerivedResult, TypedValue
 from metrion.core.formula import Formula
 from metrion.core.measurements import Measurement, reduce_measurement
+from metrion.core.notation import unit_after
 from metrion.core.numbers import to_text
 from metrion.report.lines import (
     Group,
@@ -20,7 +21,6 @@ from metrion.report.lines import (
     power,
     root,
     true_minus,
-    unit_after,
 )
 from metrion.report.working.uncertainty import UNCERTAINTY, covered_step, whole_step
 
@@ -44,7 +44,7 @@ def derived_working(result: DerivedResult) -> list[Step]:
     factor, size = result.uncertainty.coverage_factor, result.uncertainty.size
     steps.append(whole_step(terms, size / (factor or 1), derived.convention, unit))
     steps += covered_step(factor, size, unit)
-    sentence = Span(true_minus(result.rounded.text), Tint.RESULT, UNCERTAINTY)
+    sentence = Span(true_minus(result.rounded.printed), Tint.RESULT, UNCERTAINTY)
     return [*steps, Step("rounded", "rounded to the same place", (sentence,))]
 
 
@@ -55,7 +55,7 @@ def _input(symbol: str, given: Measurement | TypedValue) -> Step:
         text = f"{number(value)}{unit} ± {number(uncertainty)}{unit}, typed in"
         return Step(f"input-{symbol}", symbol, (Span(text),), Group.READING)
     rounded = reduce_measurement(given).rounded
-    text = true_minus(rounded.text) if rounded else "no reading yet"
+    text = true_minus(rounded.printed) if rounded else "no reading yet"
     spans = (Span(text, Tint.RESULT, f"quantity:{given.id}"), Span(f", {given.label}"))
     return Step(f"input-{symbol}", symbol, spans, Group.READING)
 

@@ -8,6 +8,7 @@ from fractions import Fraction
 from metrion.core.angles import FULL_CIRCLE, HALF_CIRCLE
 from metrion.core.instruments import Kind
 from metrion.core.measurements import Measurement
+from metrion.core.notation import unit_after
 from metrion.core.observations import Observation, Sort, off_opposite, sweeps
 from metrion.report.lines import (
     Group,
@@ -19,7 +20,6 @@ from metrion.report.lines import (
     number,
     over,
     true_minus,
-    unit_after,
 )
 from metrion.report.working.scales import ZERO, look_line
 

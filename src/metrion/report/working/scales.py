@@ -7,6 +7,7 @@ from fractions import Fraction
 
 from metrion.core.instruments import Instrument
 from metrion.core.measurements import Measurement
+from metrion.core.notation import unit_after
 from metrion.core.observations import Sort
 from metrion.core.scales import Look, ScrewScale, VernierScale
 from metrion.core.zero import ZeroCheck, zero_errors
@@ -20,7 +21,6 @@ from metrion.report.lines import (
     number,
     over,
     true_minus,
-    unit_after,
 )
 
 LEAST_COUNT = "least-count"

@@ -9,6 +9,7 @@ from fractions import Fraction
 from metrion.core.budget import LABELS
 from metrion.core.conventions import Combine, Convention, Family, Spread
 from metrion.core.measurements import Measurement, MeasurementResult
+from metrion.core.notation import unit_after
 from metrion.core.uncertainty import Part, Source, limit_and_scatter, look_limit, scatter
 from metrion.report.lines import (
     Line,
@@ -21,7 +22,6 @@ from metrion.report.lines import (
     power,
     root,
     true_minus,
-    unit_after,
 )
 from metrion.report.working.readings import reading_key
 from metrion.report.working.scales import LEAST_COUNT, ZERO
@@ -54,7 +54,7 @@ def uncertainty_steps(result: MeasurementResult) -> Iterator[Step]:
     yield _whole(parts, result)
     yield from covered_step(result.uncertainty.coverage_factor, result.uncertainty.size,
                             measurement.instrument.unit)  # fmt: skip
-    sentence = Span(true_minus(result.rounded.text), Tint.RESULT, UNCERTAINTY)
+    sentence = Span(true_minus(result.rounded.printed), Tint.RESULT, UNCERTAINTY)
     yield Step("rounded", "rounded to the same place", (sentence,))
 
 

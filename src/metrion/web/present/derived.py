@@ -6,16 +6,18 @@ from typing import Any
 
 from metrion.core.budget import derived_budget
 from metrion.core.derived import DerivedResult, TypedValue, shared_zeros
+from metrion.core.logbook import Logbook
 from metrion.core.measurements import Measurement
+from metrion.core.notation import printed_formula, printed_unit, unit_after
 from metrion.report import derived_working
 from metrion.store.records import Kept
-from metrion.web.present.budget import budget_view, comparison_view
+from metrion.web.present.budget import budget_view, comparable_view, comparison_view
 from metrion.web.present.instruments import shown, steps_view
 
 _TYPED = ("value", "uncertainty", "unit")
 
 
-def derived_view(found: DerivedResult, entry: Kept) -> dict[str, Any]:
+def derived_view(found: DerivedResult, entry: Kept, logbook: Logbook) -> dict[str, Any]:
     """A derived quantity: formula, inputs, result, and what its inputs have in common."""
     derived = found.derived
     percent = None
@@ -25,19 +27,20 @@ def derived_view(found: DerivedResult, entry: Kept) -> dict[str, Any]:
         "id": derived.id,
         "version": entry.version,
         "name": derived.name,
-        "formula": str(entry.record["formula"]),
-        "unit": derived.unit.text,
+        "formula": printed_formula(derived.formula.text),
+        "unit": printed_unit(derived.unit.text),
         "convention": derived.convention.id,
         "convention_name": derived.convention.name,
         "inputs": [
             _input_view(symbol, given, entry.record["inputs"][symbol])
             for symbol, given in derived.inputs.items()
         ],
-        "sentence": shown(found.rounded.text) if found.rounded else None,
+        "sentence": shown(found.rounded.printed) if found.rounded else None,
         "relative_percent": percent,
         "working": steps_view(derived_working(found)),
         "budget": budget_view(derived_budget(found), derived.unit.text),
-        "compared": comparison_view(found, entry.record.get("compare"), {}),
+        "compared": comparison_view(derived, entry.record.get("compare"), logbook),
+        "comparable": comparable_view(derived, logbook),
         "shared_zeros": [shared.words for shared in shared_zeros(derived)],
     }
 
@@ -47,5 +50,6 @@ def _input_view(symbol: str, given: Measurement | TypedValue, record: Any) -> di
         typed: dict[str, Any] = dict.fromkeys(_TYPED)
         return {"symbol": symbol, "quantity": given.id, **typed, "words": given.label}
     typed = {name: record[name] for name in _TYPED}
-    words = "({value} ± {uncertainty}) {unit}".format(**typed)
-    return {"symbol": symbol, "quantity": None, **typed, "words": shown(words)}
+    words = f"({typed['value']} ± {typed['uncertainty']}){unit_after(typed['unit'])}"
+    view = {**typed, "unit": printed_unit(typed["unit"])}
+    return {"symbol": symbol, "quantity": None, **view, "words": shown(words)}

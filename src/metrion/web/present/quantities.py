@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Sequence
 from dataclasses import replace
 from fractions import Fraction
 from typing import Any
@@ -13,7 +13,7 @@ from metrion.core.conventions import Convention
 from metrion.core.desk import zero_words
 from metrion.core.hints import Circumstance, hints
 from metrion.core.instruments import Kind
-from metrion.core.logbook import Reviewed
+from metrion.core.logbook import Logbook, Reviewed
 from metrion.core.measurements import Measurement, MeasurementResult, reduce_measurement
 from metrion.core.numbers import to_text
 from metrion.core.observations import Observation, Sort
@@ -25,7 +25,7 @@ from metrion.formats.logbook.looks import LOOKS
 from metrion.report import working
 from metrion.report.second_looks import is_settled
 from metrion.store.records import Kept
-from metrion.web.present.budget import budget_view, comparison_view
+from metrion.web.present.budget import budget_view, comparable_view, comparison_view
 from metrion.web.present.instruments import shown, steps_view
 
 
@@ -34,7 +34,7 @@ def quantity_view(
     entry: Kept,
     readings: Sequence[Kept],
     conventions: Sequence[Convention],
-    measurements: Mapping[str, Measurement],
+    logbook: Logbook,
 ) -> dict[str, Any]:
     """A quantity, whole; with what each convention says of it, and beside another of the sheet."""
     result, measurement = reviewed.result, reviewed.result.measurement
@@ -65,7 +65,8 @@ def quantity_view(
         "result": result_view(result),
         "working": steps_view(working(result)),
         "budget": budget_view(measurement_budget(result), instrument.unit),
-        "compared": comparison_view(measurement, entry.record.get("compare"), measurements),
+        "compared": comparison_view(measurement, entry.record.get("compare"), logbook),
+        "comparable": comparable_view(measurement, logbook),
         "flags": flags_view(reviewed, entry, readings),
         "others": others_view(measurement, conventions),
         "places": places_view(measurement),
@@ -92,7 +93,7 @@ def others_view(
         {
             "id": said.convention.id,
             "name": said.convention.name,
-            "sentence": shown(said.result.rounded.text) if said.result.rounded else None,
+            "sentence": shown(said.result.rounded.printed) if said.result.rounded else None,
             "why": said.why,
         }
         for said in said_by(measurement, conventions)
@@ -113,7 +114,7 @@ def places_view(measurement: Measurement) -> list[dict[str, Any]]:
         {
             "place": shown(one.place),
             "count": len(one.result.measurement.counting),
-            "sentence": shown(one.result.rounded.text) if one.result.rounded else None,
+            "sentence": shown(one.result.rounded.printed) if one.result.rounded else None,
         }
         for one in found
     ]
@@ -208,7 +209,7 @@ def result_view(result: MeasurementResult) -> dict[str, Any]:
     )
     percent = result.relative_percent
     return view | {
-        "sentence": shown(result.rounded.text),
+        "sentence": shown(result.rounded.printed),
         "in_degrees": _in_degrees(result),
         "mean": middle,
         "low": middle - half,
@@ -267,4 +268,4 @@ def _without(measurement: Measurement, flag: Flag) -> str | None:
     observations: list[Observation] = list(measurement.observations)
     observations[flag.observation] = replace(observations[flag.observation], excluded="tried")
     result = reduce_measurement(replace(measurement, observations=tuple(observations)))
-    return shown(result.rounded.text) if result.rounded else None
+    return shown(result.rounded.printed) if result.rounded else None

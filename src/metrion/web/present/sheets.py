@@ -20,7 +20,6 @@ def sheet_view(worked: Worked) -> dict[str, Any]:
     instruments = {instrument.id: instrument for instrument in logbook.instruments}
     readings = _readings(worked)
     conventions = offered(logbook)
-    measurements = {measurement.id: measurement for measurement in logbook.measurements}
     return {
         **_head(worked),
         **{name: _text(worked.extra, name) for name in ("authors", "date", "aim")},
@@ -37,13 +36,13 @@ def sheet_view(worked: Worked) -> dict[str, Any]:
             for check, entry in zip(logbook.zero_checks, worked.entries["zero_checks"], strict=True)
         ],
         "quantities": [
-            quantity_view(reviewed, entry, readings[entry.id], conventions, measurements)
+            quantity_view(reviewed, entry, readings[entry.id], conventions, logbook)
             for reviewed, entry in zip(
                 worked.results.measurements, worked.entries["measurements"], strict=True
             )
         ],
         "derived": [
-            derived_view(found, entry)
+            derived_view(found, entry, logbook)
             for found, entry in zip(worked.results.derived, worked.entries["derived"], strict=True)
         ],
     }

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from typing import Any
 
 from marshmallow import Schema, fields, validate
@@ -20,6 +21,17 @@ def maybe_string(**more: Any) -> fields.String:
 
 def number(**more: Any) -> fields.Float:
     return fields.Float(required=True, **more)
+
+
+class Typed(fields.String):
+    """Text as people type it, taken in as a logbook holds it."""
+
+    def __init__(self, plain: Callable[[str], str], **more: Any) -> None:
+        super().__init__(**more)
+        self.plain = plain
+
+    def _deserialize(self, *given: Any, **more: Any) -> str:
+        return self.plain(str(super()._deserialize(*given, **more)))
 
 
 def many(schema: type[Schema]) -> fields.List[Any]:

@@ -9,6 +9,7 @@ from metrion.web.schemas.common import NAME, many, new, number, string
 from metrion.web.schemas.readings import FlagSchema, HintSchema, ReadingSchema
 from metrion.web.schemas.results import (
     BudgetSchema,
+    ComparableSchema,
     ComparandFields,
     ComparedSchema,
     PlaceSchema,
@@ -45,6 +46,7 @@ class QuantitySchema(Schema):
     working = many(StepSchema)
     budget = fields.Nested(BudgetSchema, required=True)
     compared = fields.Nested(ComparedSchema, required=True, allow_none=True)
+    comparable = many(ComparableSchema)
     flags = many(FlagSchema)
     others = many(SaidSchema)
     places = many(PlaceSchema)

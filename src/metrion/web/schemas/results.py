@@ -4,7 +4,8 @@ from __future__ import annotations
 
 from marshmallow import Schema, fields, validate
 
-from metrion.web.schemas.common import many, maybe_string, number, string
+from metrion.core.notation import typed_unit
+from metrion.web.schemas.common import Typed, many, maybe_string, number, string
 
 
 class ResultSchema(Schema):
@@ -53,18 +54,28 @@ class BudgetSchema(Schema):
 
 
 class ComparandFields(Schema):
-    """What a result is compared with: another quantity, or value, uncertainty and unit as typed."""
+    """What stands beside a result: a quantity, a derived one, or value, uncertainty and unit."""
 
     quantity = fields.String()
+    derived = fields.String()
     value = fields.String(validate=validate.Length(max=100))
     uncertainty = fields.String(validate=validate.Length(max=100))
-    unit = fields.String(validate=validate.Length(max=100))
+    unit = Typed(typed_unit, validate=validate.Length(max=100))
+
+
+class ComparableSchema(Schema):
+    """Another result of the sheet, kept under ``kind`` in what it is compared with."""
+
+    kind = string(validate=validate.OneOf(("quantity", "derived")))
+    id = string()
+    name = string()
 
 
 class ComparedSchema(Schema):
     """A result beside what it was compared with, in words."""
 
     quantity = maybe_string()
+    derived = maybe_string()
     value = string()
     uncertainty = string()
     unit = string()

@@ -1,0 +1,100 @@
+"""Formulas and units as people write them."""
+
+import pytest
+from hypothesis import given
+from hypothesis import strategies as st
+
+from metrion.core.board import BOARD
+from metrion.core.formula import parse_formula
+from metrion.core.notation import (
+    printed_formula,
+    printed_unit,
+    typed_formula,
+    typed_unit,
+    unit_after,
+)
+from metrion.core.typed import typed_exact
+from metrion.core.units import parse_unit
+
+NAMES = st.sampled_from(["mm", "cm", "m", "in", "g", "kg", "nm", "um", "deg", "arcmin", "rad"])
+FACTORS = st.tuples(NAMES, st.integers(-12, 12)).map(lambda one: f"{one[0]}**{one[1]}") | NAMES
+UNITS = st.lists(st.tuples(st.sampled_from("*/"), FACTORS), min_size=1, max_size=4).map(
+    lambda parts: "".join(sign + factor for sign, factor in parts)[1:]
+)
+LEAVES = st.sampled_from(["a", "pipe", "x_1", "pi", "2", "0.5", "12"])
+FORMULAS = st.recursive(
+    LEAVES,
+    lambda inner: st.one_of(
+        st.tuples(inner, st.sampled_from(["+", " - ", "*", " / "]), inner).map("".join),
+        st.tuples(inner, st.sampled_from(["2", "-1", "3", "0.5", "(1/2)", "-(1/2)"])).map(
+            lambda one: f"({one[0]})**{one[1]}"
+        ),
+        inner.map("sqrt({})".format),
+        inner.map("-({})".format),
+    ),
+    max_leaves=8,
+)
+
+
+@given(UNITS)
+def test_a_printed_unit_can_be_typed_again(unit: str) -> None:
+    assert "**" not in printed_unit(unit)
+    assert typed_unit(printed_unit(unit)) == unit
+    assert typed_unit(unit) == unit
+    parse_unit(typed_unit(printed_unit(unit)))
+
+
+@given(FORMULAS)
+def test_a_printed_formula_can_be_typed_again(formula: str) -> None:
+    printed = printed_formula(formula)
+    assert not set("*-") & set(printed)
+    assert parse_formula(typed_formula(printed)).steps == parse_formula(formula).steps
+    assert typed_formula(formula) == formula
+
+
+@pytest.mark.parametrize("recipe", BOARD, ids=lambda recipe: recipe.id)
+def test_every_recipe_of_the_board_reads_the_same(recipe) -> None:
+    assert typed_formula(printed_formula(recipe.formula)) == recipe.formula
+    assert typed_unit(printed_unit(recipe.unit)) == recipe.unit
+
+
+@pytest.mark.parametrize(
+    ("typed", "held"),
+    [
+        ("π · d^2 ÷ 4", "pi * d**2 / 4"),
+        ("√(a² + b²) − 0,5", "sqrt(a**2 + b**2) - 0.5"),
+        ("x⁻¹ × y", "x**-1 * y"),
+        ("sin(θ", "sin(θ"),
+    ],
+)
+def test_formulas_as_they_are_typed(typed: str, held: str) -> None:
+    assert typed_formula(typed) == held
+
+
+@pytest.mark.parametrize(
+    ("typed", "held"),
+    [
+        ("µm", "um"), ("μm²", "um**2"), ("kg / m3", "kg/m**3"), ("g·cm⁻³", "g*cm**-3"),
+        ("cm^2", "cm**2"), ("°", "deg"), ("1", "1"), (" mm ", "mm"), ("", ""),
+    ],
+)  # fmt: skip
+def test_units_as_they_are_typed(typed: str, held: str) -> None:
+    assert typed_unit(typed) == held
+
+
+@pytest.mark.parametrize(
+    ("typed", "held"),
+    [
+        ("12,50", "12.50"), (" .5 ", "0.5"), ("1 ½", "1.5"), ("31:30", "31:30"),
+        ("31° 5′", "31:05"), ("1/3", "1/3"), ("about 4", "about 4"), ("", ""),
+    ],
+)  # fmt: skip
+def test_values_as_they_are_typed(typed: str, held: str) -> None:
+    assert typed_exact(typed) == held
+
+
+@pytest.mark.parametrize(
+    ("unit", "after"), [("mm**3", " mm³"), ("deg", "°"), ("arcmin", "′"), ("1", ""), ("%", " %")]
+)
+def test_the_unit_after_a_number(unit: str, after: str) -> None:
+    assert unit_after(unit) == after
