@@ -7,7 +7,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from metrion.core.budget import Budget, derived_budget, measurement_budget
+from metrion.core.budget import Budget, Share, derived_budget, measurement_budget
 from metrion.core.conventions import BUILT_IN, Combine, Convention, Coverage, Family, Spread
 from metrion.core.derived import Derived, TypedValue, reduce_derived
 from metrion.core.formula import parse_formula, resolve
@@ -83,7 +83,9 @@ def test_parts_that_add_as_squares_are_weighed_as_squares() -> None:
 
 def test_more_readings_help_where_the_scatter_is_averaged() -> None:
     (first, *_) = budget(0, 19, convention=STANDARD).sentences
-    assert first == "The scatter makes up 100 % of it: more readings would make it smaller."
+    assert (
+        first == "The scatter makes up more than 99 % of it: more readings would make it smaller."
+    )
 
 
 @pytest.mark.parametrize(
@@ -138,3 +140,14 @@ def test_each_input_of_a_derived_quantity_has_its_bar_and_the_zero_its_own() -> 
     assert found.sentences == ("Most of it, 70 %, comes from d.",)
     nothing = replace(derived, inputs={**inputs, "D": measured(convention=WHOLE)})
     assert derived_budget(reduce_derived(nothing)) == Budget()
+
+
+@pytest.mark.parametrize(
+    ("percent", "words"),
+    [
+        ("0", "0 %"), ("0.02", "< 1 %"), ("0.5", "1 %"), ("49.5", "50 %"), ("99.4", "99 %"),
+        ("99.5", "> 99 %"), ("99.98", "> 99 %"), ("99.99999999", "100 %"), ("100", "100 %"),
+    ],
+)  # fmt: skip
+def test_a_small_part_does_not_read_as_none(percent: str, words: str) -> None:
+    assert Share("scatter", Fraction(1), Fraction(percent)).percent_words == words

@@ -5,6 +5,7 @@ import { useKeepDerived, type Derived, type Sheet } from "../api";
 import { useShow } from "../app/settings";
 import { BudgetBars } from "../results/Budget";
 import { Compare, ComparedWords } from "../results/Compare";
+import { Pieces } from "../results/Pieces";
 import { WholeWorking } from "../results/WholeWorking";
 import { useRemoval } from "../sheet/useRemoval";
 import "./derived.css";
@@ -80,7 +81,7 @@ function DerivedRow({ derived, sheet, onChange, onRemove }: RowProps) {
         </Button>
       </span>
       <p className="derived-how">
-        <code>{show(derived.formula)}</code> with{" "}
+        <Pieces line={derived.working[0]?.spans ?? []} /> with{" "}
         {derived.inputs.map(({ symbol, words }) => show(`${symbol} = ${words}`)).join(", ")}
       </p>
       {derived.shared_zeros.map((words) => (

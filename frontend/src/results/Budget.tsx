@@ -8,13 +8,13 @@ export function BudgetBars({ budget }: { budget: Budget }) {
   return (
     <section className="budget" aria-label="what the uncertainty is made of">
       <ul>
-        {budget.shares.map(({ label, size, percent, lost }) => (
+        {budget.shares.map(({ label, size, percent, percent_words: words, lost }) => (
           <li key={label} data-lost={lost}>
             <span>{show(label)}</span>
             <span className="budget-track">
               <span style={{ width: lost ? "100%" : `${percent.toFixed(2)}%` }} />
             </span>
-            <span className="budget-figure">{Math.round(percent)} %</span>
+            <span className="budget-figure">{words}</span>
             <span className="budget-figure quiet">{show(size)}</span>
           </li>
         ))}

@@ -120,8 +120,8 @@ describe("the working", () => {
 describe("the budget", () => {
   it("draws what lost hollow and says what would help", () => {
     const shares = [
-      { label: "scatter", size: "0.50 mm", percent: 100, lost: false },
-      { label: "reading limit", size: "0.025 mm", percent: 0, lost: true },
+      { label: "scatter", size: "0.50 mm", percent: 100, percent_words: "100 %", lost: false },
+      { label: "reading limit", size: "0.025 mm", percent: 0, percent_words: "0 %", lost: true },
     ];
     const { container } = show(
       <BudgetBars budget={{ shares, sentences: ["Look for its cause."] }} />,

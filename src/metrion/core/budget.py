@@ -38,6 +38,7 @@ _SCATTER_HELP = {
     Family.STANDARD: "more readings would make it smaller",
     Family.LIMIT: "look for its cause; in this school more readings do not make it smaller",
 }
+_HALF_PERCENT, _NOTHING = Fraction(1, 2), Fraction(1, 10**6)
 _DOMINANT = 50
 """Per cent from which one part is said to dominate."""
 
@@ -57,6 +58,15 @@ class Share:
     size: Fraction
     percent: Fraction
     lost: bool = False
+
+    @property
+    def percent_words(self) -> str:
+        """In whole per cent; a small part does not read 0 %, nor does one beside it read 100 %."""
+        if _NOTHING < self.percent < _HALF_PERCENT:
+            return "< 1 %"
+        if _NOTHING < 100 - self.percent <= _HALF_PERCENT:
+            return "> 99 %"
+        return f"{round_half_away(self.percent, 0)} %"
 
 
 @dataclass(frozen=True)
@@ -111,7 +121,7 @@ def derived_budget(result: DerivedResult) -> Budget:
     sentences = list(_coverage(convention, result.uncertainty, result.derived.unit.text))
     if shares:
         largest = max(shares, key=lambda share: share.percent)
-        sentences.insert(0, f"Most of it, {_percent(largest)}, comes from {largest.label}.")
+        sentences.insert(0, f"Most of it, {_said(largest)}, comes from {largest.label}.")
     return Budget(tuple(shares), tuple(sentences))
 
 
@@ -147,13 +157,9 @@ def _dominance(parts: Sequence[Part], shares: Sequence[Share], convention: Conve
     first = shares[0]
     source = next(part.source for part in parts if LABELS[part.source] == first.label)
     if first.percent < _DOMINANT:
-        return f"No part dominates; the largest, the {first.label}, makes up {_percent(first)}."
+        return f"No part dominates; the largest, the {first.label}, makes up {_said(first)}."
     help_words = _SCATTER_HELP[convention.family] if source is Source.SCATTER else _HELP[source]
-    return f"The {first.label} makes up {_percent(first)} of it: {help_words}."
-
-
-def _percent(share: Share) -> str:
-    return f"{round_half_away(share.percent, 0)} %"
+    return f"The {first.label} makes up {_said(first)} of it: {help_words}."
 
 
 def _loss(lost: Part, unit: str) -> str:
@@ -162,6 +168,10 @@ def _loss(lost: Part, unit: str) -> str:
         f"The {LABELS[lost.source]} of {two_figures(lost.size, unit)} is not larger than the "
         f"{other}: in this school only the larger of the two counts."
     )
+
+
+def _said(share: Share) -> str:
+    return share.percent_words.replace(">", "more than")
 
 
 def _coverage(convention: Convention, uncertainty: Uncertainty, unit: str) -> list[str]:

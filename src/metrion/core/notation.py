@@ -11,7 +11,7 @@ import re
 
 _RAISED = str.maketrans("-0123456789", "⁻⁰¹²³⁴⁵⁶⁷⁸⁹")
 _LOWERED = str.maketrans("⁻⁰¹²³⁴⁵⁶⁷⁸⁹", "-0123456789")
-_POWER = re.compile(r"\*\*(-?[0-9]+)(?![.\w*/])")
+_POWER = re.compile(r"\*\*(-?[0-9]+)(?![.\w]|\*\*)")
 _RAISED_POWER = re.compile(r"[⁻⁰¹²³⁴⁵⁶⁷⁸⁹]+")
 _SIGNS = str.maketrans({"×": "*", "·": "*", "⋅": "*", "÷": "/", "−": "-", "–": "-", "^": "**"})
 _UNIT_SIGNS = {"µ": "u", "μ": "u", "°": "deg", "′": "arcmin"}
@@ -21,8 +21,8 @@ _UNIT_WORDS = {"um": "µm", "deg": "°", "arcmin": "′"}
 def printed_formula(text: str) -> str:
     """A formula of a logbook as it is shown.
 
-    >>> printed_formula("pi*(D**2 - d**2)*h/4"), printed_formula("x**(1/2)")
-    ('π·(D² − d²)·h/4', 'x^(1/2)')
+    >>> printed_formula("pi*(D**2 - d**2)*h**2/4"), printed_formula("x**(1/2)")
+    ('π·(D² − d²)·h²/4', 'x^(1/2)')
     """
     raised = _POWER.sub(lambda power: power[1].translate(_RAISED), text)
     signs = raised.replace("**", "^").replace("*", "·").replace("-", "−")

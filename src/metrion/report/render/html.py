@@ -6,7 +6,7 @@ from collections.abc import Iterator
 from html import escape
 from importlib.resources import files
 
-from metrion.core.rounding import round_half_away, two_figures
+from metrion.core.rounding import two_figures
 from metrion.report.blocks import (
     Bars,
     Block,
@@ -65,7 +65,7 @@ def _block(block: Block) -> str:
             rows = "".join(
                 f'<tr class="{"lost" if share.lost else "counts"}"><th>{escape(share.label)}</th>'
                 f'<td class="bar"><span style="width:{float(share.percent):.2f}%"></span></td>'
-                f"<td>{round_half_away(share.percent, 0)} %</td>"
+                f"<td>{escape(share.percent_words)}</td>"
                 f"<td>{escape(two_figures(share.size, unit))}</td></tr>"
                 for share in shares
             )

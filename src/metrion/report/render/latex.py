@@ -13,9 +13,12 @@ _ESCAPES = {
     "−": r"\ensuremath{-}", "×": r"\ensuremath{\times}", "±": r"\ensuremath{\pm}",
     "°": r"\ensuremath{^{\circ}}", "′": r"\ensuremath{'}", "½": r"\ensuremath{\tfrac12}",
     "Σ": r"\ensuremath{\Sigma}", "π": r"\ensuremath{\pi}", "√": r"\ensuremath{\surd}",
-    "²": r"\ensuremath{^2}", "³": r"\ensuremath{^3}", "θ": r"\ensuremath{\theta}",
-    "µ": r"\ensuremath{\mu}", "…": r"\ldots{}", "“": "``", "”": "''", "’": "'",
+    "·": r"\ensuremath{\cdot}", "θ": r"\ensuremath{\theta}", "µ": r"\ensuremath{\mu}",
+    "…": r"\ldots{}", "“": "``", "”": "''", "’": "'",
 }  # fmt: skip
+_ESCAPES |= {
+    high: rf"\ensuremath{{^{low}}}" for high, low in zip("⁻⁰¹²³⁴⁵⁶⁷⁸⁹", "-0123456789", strict=True)
+}
 
 
 def latex_text(text: str) -> str:

@@ -5,7 +5,7 @@ from __future__ import annotations
 import re
 from collections.abc import Iterator
 
-from metrion.core.rounding import round_half_away, two_figures
+from metrion.core.rounding import two_figures
 from metrion.report.blocks import Bars, Block, Picture, Report, Result, Row, Steps, Table, Text
 from metrion.report.lines import Line
 from metrion.report.render.latex import latex_line
@@ -41,7 +41,7 @@ def _block(block: Block) -> str:
             return "\n".join([heads, rule, *_rows(rows)])
         case Bars(shares, unit):
             return "\n".join(
-                f"- {_safe(share.label)}: {round_half_away(share.percent, 0)} %, "
+                f"- {_safe(share.label)}: {_safe(share.percent_words)}, "
                 f"{_safe(two_figures(share.size, unit))}"
                 + (" (not larger than the other, so it does not count)" if share.lost else "")
                 for share in shares

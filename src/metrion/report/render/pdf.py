@@ -13,7 +13,7 @@ from importlib.resources import files
 import typst
 
 from metrion.core.budget import Share
-from metrion.core.rounding import round_half_away, two_figures
+from metrion.core.rounding import two_figures
 from metrion.report.blocks import (
     Bars,
     Block,
@@ -97,7 +97,7 @@ def _block(block: Block) -> str:
 
 def _bar(share: Share, unit: str) -> str:
     bar = "hollow" if share.lost else f"bar({float(share.percent):.2f}%)"
-    percent = _quoted(f"{round_half_away(share.percent, 0)} %")
+    percent = _quoted(share.percent_words)
     return f"{_quoted(share.label)}, {bar}, {percent}, {_quoted(two_figures(share.size, unit))}"
 
 

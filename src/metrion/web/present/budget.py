@@ -22,6 +22,7 @@ def budget_view(budget: Budget, unit: str) -> dict[str, Any]:
                 "label": share.label,
                 "size": two_figures(share.size, unit),
                 "percent": float(share.percent),
+                "percent_words": share.percent_words,
                 "lost": share.lost,
             }
             for share in budget.shares

@@ -43,6 +43,7 @@ class ShareSchema(Schema):
     label = string()
     size = string()
     percent = number()
+    percent_words = string()
     lost = fields.Boolean(required=True)
 
 
