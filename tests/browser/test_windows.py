@@ -58,6 +58,17 @@ def test_a_pair_through_zero_is_entered_without_a_thought(page: Page, server: st
     expect(page.locator("tr.reading")).to_have_count(4)
 
 
+def test_a_position_that_was_misread_is_put_right(page: Page, server: str) -> None:
+    page.goto(f"{server}/sheets/foil-colours/quantities/red")
+    expect(page.get_by_text("its second position stands one mark from those")).to_be_visible()
+    expect(page.get_by_text("one second look open")).to_be_visible()
+    expect(page.get_by_text("Without reading 3: 21°16.63′ ± 0.16′")).to_be_attached()
+    page.get_by_role("button", name="I misread, it was 105°20′").click()
+    expect(page.locator("tr.reading").nth(2)).to_contain_text("42°33.5′")
+    expect(page.locator("tr.reading").nth(2).locator("s").first).to_contain_text("62°40′ / 105°40′")
+    expect(page.get_by_text("one second look open")).to_have_count(0)
+
+
 def test_the_other_arc_is_chosen_and_found_impossible(page: Page, server: str) -> None:
     page.goto(f"{server}/sheets/foil-colours/quantities/red")
     page.get_by_role("button", name="More", exact=True).click()

@@ -11,11 +11,10 @@ from metrion.core.angles import FULL_CIRCLE, HALF_CIRCLE
 from metrion.core.conventions import BUILT_IN
 from metrion.core.desk import consider
 from metrion.core.errors import DecimalDegrees
-from metrion.core.hints import Circumstance, hints
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.measurements import Measurement, reduce_measurement
 from metrion.core.observations import Arc, Observation, off_opposite
-from metrion.core.review import review
+from metrion.core.review import Flag, review, review_pairs
 from metrion.core.scales import Look, VernierScale
 from metrion.core.typed import typed_main
 
@@ -96,14 +95,17 @@ def test_the_sum_must_stay_below_the_next_mark() -> None:
     assert "has passed 57°30′ and not yet 58°0′" in " ".join(answer.sentences)
 
 
-def remarks(measurement: Measurement) -> dict[str, str]:
-    nothing = [Circumstance() for _ in measurement.observations]
-    return {hint.code: hint.message for hint in hints(measurement, nothing)}
+def remarks(measurement: Measurement) -> dict[str, Flag]:
+    return {flag.code: flag for flag in review_pairs(measurement)}
 
 
 def test_a_half_degree_missed_in_one_of_several_pairs_is_named() -> None:
     found = remarks(deflection(pair(100, 2500), pair(101, 2500), pair(130, 2501), pair(100, 2501)))
-    assert found["sweep-slip"].startswith("Reading 3 is one main mark (30′) less than the others")
+    slip = found["sweep-slip"]
+    assert slip.message.startswith("Reading 3 is one main mark (30′) less than the others")
+    assert "its first position stands one mark" in slip.message
+    assert "passed 2°0′?" in slip.message
+    assert (slip.observation, slip.suggestion) == (2, {"a": {"main": "1:30", "fine": 10}})
     excluded = pair(130, 2501, excluded="misread")
     assert remarks(deflection(pair(100, 2500), pair(101, 2500), excluded, pair(100, 2501))) == {}
 
@@ -114,9 +116,22 @@ def test_a_pair_that_belongs_or_is_off_otherwise_is_no_slip(third: int) -> None:
     assert "sweep-slip" not in remarks(deflection(*pairs))
 
 
+def test_the_position_a_mark_off_is_found_across_the_zero_of_the_circle() -> None:
+    pairs = (pair(MINUTES - 5, 2500), pair(3, 2500), pair(2, 2500 - 30), pair(MINUTES - 1, 2501))
+    (slip,) = review_pairs(deflection(*pairs))
+    assert slip.suggestion == {"b": {"main": "41:30", "fine": 10}}
+
+
+def test_where_the_positions_were_taken_anew_none_of_them_is_named() -> None:
+    pairs = (pair(100, 2500), pair(700, 3100), pair(1300, 3670), pair(1900, 4301))
+    (slip,) = review_pairs(deflection(*pairs))
+    assert slip.suggestion == {}
+    assert "at one of its positions a mark was missed" in slip.message
+
+
 def test_half_over_90_names_the_other_arc_among_recorded_readings() -> None:
     found = remarks(deflection(pair(20 * 60, 343 * 60), arc=Arc.FORWARD))
-    assert "Reading 1: Half of it would be 161°30′" in found["half-over-90"]
+    assert "Reading 1: Half of it would be 161°30′" in found["half-over-90"].message
     whole = replace(deflection(pair(20 * 60, 343 * 60), arc=Arc.FORWARD), divide_by=1)
     assert remarks(whole) == {}
 

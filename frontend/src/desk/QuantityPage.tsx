@@ -61,12 +61,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
   const actions: LookActions = {
     lookAgain: (reading) => setTakenUp({ reading, to: "look" }),
     change: (reading) => setTakenUp({ reading, to: "change" }),
-    misread: (reading, { main, second_turn: turn }) =>
-      alter(reading, {
-        ...(typeof main === "string" ? { main } : {}),
-        ...(typeof turn === "boolean" ? { second_turn: turn } : {}),
-        why: "misread",
-      }),
+    misread: (reading, figures) => alter(reading, { ...figures, why: "misread" }),
     setAside: (reading, reason) => alter(reading, { excluded: reason }),
     countAgain: (reading) => alter(reading, { excluded: null }),
     stands: (reading, code) => alter(reading, { looked_again: [code] }),

@@ -17,6 +17,7 @@ const FLAG = {
   message: "rim and foot differ by 0.40 mm.",
   observation: null,
   suggestion: {},
+  suggested: "",
   settled: false,
   without: null,
 };

@@ -35,6 +35,7 @@ const SLIP = {
   message: "Reading 4 stands one mark above the others.",
   observation: 3,
   suggestion: {},
+  suggested: "",
   settled: false,
   without: "(6.32 ± 0.03) mm",
 };

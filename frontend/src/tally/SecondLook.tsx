@@ -23,7 +23,6 @@ interface Props {
 /** One sentence about one reading, and what to do: look first, correct second, set aside last. */
 export function SecondLook({ flag, reading, actions }: Props) {
   const show = useShow();
-  const main = flag.suggestion.main;
   return (
     <div className="look">
       <p>{show(flag.message)}</p>
@@ -31,9 +30,9 @@ export function SecondLook({ flag, reading, actions }: Props) {
         <Button type="primary" onClick={() => actions.lookAgain(reading)}>
           Look again
         </Button>
-        {typeof main === "string" && (
+        {flag.suggested && (
           <Button onClick={() => actions.misread(reading, flag.suggestion)}>
-            I misread, it was {show(main)}
+            I misread, it was {show(flag.suggested)}
           </Button>
         )}
         <SetAside onReason={(reason) => actions.setAside(reading, reason)}>

@@ -24,6 +24,7 @@ const SLIP: Flag = {
   message: "Reading 2 stands one mark above the others.",
   observation: 1,
   suggestion: { main: "6" },
+  suggested: "6",
   settled: false,
   without: "(6.30 ± 0.03) mm",
 };

@@ -12,18 +12,14 @@ from dataclasses import dataclass
 from fractions import Fraction
 from itertools import pairwise
 
-from metrion.core.angles import HALF_CIRCLE
 from metrion.core.drawing import fine_numerals
-from metrion.core.instruments import Kind
 from metrion.core.measurements import Measurement
 from metrion.core.observations import Sort
-from metrion.core.pairing import half_words
-from metrion.core.statistics import mean, median
+from metrion.core.statistics import mean
 
 _GROUP = 2
 _APART_LEAST_COUNTS = 2
 _TREND_READINGS = 5
-_SLIP_READINGS = 3
 _NUMBERED_CHANCE = Fraction(1, 1000)
 
 
@@ -54,53 +50,19 @@ class Hint:
 
 
 def hints(measurement: Measurement, circumstances: Sequence[Circumstance]) -> list[Hint]:
-    """All remarks about a series; pairs have some of their own.
+    """All remarks about a series of single readings.
 
     Args:
         circumstances: one for each observation, in order.
     """
     if measurement.sort is not Sort.SINGLE:
-        return [*_half_over_90(measurement), *_sweep_slip(measurement)]
+        return []
     return [
         *_play(measurement, circumstances),
         *_readers(measurement, circumstances),
         *_trend(measurement),
         *_numbered_lines(measurement),
     ]
-
-
-def _half_over_90(measurement: Measurement) -> Iterator[Hint]:
-    """Half a sweep that is too large for a deflection: the wrong arc was taken."""
-    instrument = measurement.instrument
-    if instrument.kind is not Kind.ANGULAR or measurement.divide_by != 2:
-        return
-    for index, value in enumerate(measurement.observed):
-        if measurement.observations[index].counts and value > HALF_CIRCLE:
-            words = half_words(instrument, value)
-            yield Hint("half-over-90", f"Reading {index + 1}: {words}")
-            return
-
-
-def _sweep_slip(measurement: Measurement) -> Iterator[Hint]:
-    """One of several pairs that is just one main mark off: a mark was missed at one position."""
-    mark, least = measurement.instrument.scale.mark, measurement.instrument.least_count
-    values = measurement.observed
-    counting = [i for i, one in enumerate(measurement.observations) if one.counts]
-    if len(counting) < _SLIP_READINGS:
-        return
-    for index in counting:
-        others = sorted(values[i] for i in counting if i != index)
-        off = values[index] - median(others)
-        spread = others[-1] - others[0]
-        if spread <= mark / 2 and abs(abs(off) - mark) <= max(3 * least, spread):
-            side = "more" if off > 0 else "less"
-            yield Hint(
-                "sweep-slip",
-                f"Reading {index + 1} is one main mark "
-                f"({measurement.instrument.with_unit(mark)}) {side} than the others: at one of its "
-                "positions a mark was missed, or taken that was not passed yet. Look again.",
-            )
-            return
 
 
 def _play(measurement: Measurement, circumstances: Sequence[Circumstance]) -> Iterator[Hint]:

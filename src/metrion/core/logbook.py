@@ -8,7 +8,7 @@ from metrion.core.conventions import Convention
 from metrion.core.derived import Derived, DerivedResult, reduce_derived
 from metrion.core.instruments import Instrument
 from metrion.core.measurements import Measurement, MeasurementResult, reduce_measurement
-from metrion.core.review import Flag, review
+from metrion.core.review import Flag, review, review_pairs
 from metrion.core.zero import ZeroCheck
 
 
@@ -26,10 +26,22 @@ class Logbook:
 
 @dataclass(frozen=True)
 class Reviewed:
-    """A measurement worked out, with what deserves a second look."""
+    """A measurement worked out, with what deserves a second look.
+
+    Attributes:
+        result: what it comes to.
+        flags: as the logbook contract has them.
+        beyond: what else deserves a second look.
+    """
 
     result: MeasurementResult
     flags: tuple[Flag, ...]
+    beyond: tuple[Flag, ...] = ()
+
+    @property
+    def looks(self) -> tuple[Flag, ...]:
+        """Everything that deserves a second look."""
+        return self.flags + self.beyond
 
 
 @dataclass(frozen=True)
@@ -45,6 +57,9 @@ def reduce_logbook(logbook: Logbook) -> Results:
     """Work out everything in a logbook."""
     return Results(
         logbook,
-        tuple(Reviewed(reduce_measurement(m), review(m)) for m in logbook.measurements),
+        tuple(
+            Reviewed(reduce_measurement(m), review(m), review_pairs(m))
+            for m in logbook.measurements
+        ),
         tuple(reduce_derived(derived) for derived in logbook.derived),
     )

@@ -7,7 +7,7 @@ from fractions import Fraction
 from typing import Any
 
 from metrion.core.drawing import appearance_of
-from metrion.core.instruments import Kind
+from metrion.core.instruments import Instrument, Kind
 from metrion.core.logbook import Reviewed
 from metrion.core.measurements import Measurement
 from metrion.core.numbers import to_text
@@ -18,7 +18,7 @@ from metrion.formats.logbook.looks import LOOKS
 from metrion.report.blocks import Block, Cell, Column, Picture, Row, Table, words
 from metrion.report.drawing import drawn_reading
 from metrion.report.lines import Tint, true_minus
-from metrion.report.second_looks import earlier_figures, what_became
+from metrion.report.second_looks import earlier_figures, main_words, what_became
 
 Record = Mapping[str, Any]
 
@@ -77,7 +77,7 @@ def _row(measurement: Measurement, index: int, record: Record) -> Row:
         before = {}
         figures = [Cell(_position(measurement, look)) for look in observation.looks]
     head = (Cell(str(index + 1)), Cell(observation.place))
-    notes = [*_changes(earlier), *_remarks(record)]
+    notes = [*_changes(instrument, earlier), *_remarks(record)]
     if observation.excluded:
         notes.insert(0, f"set aside: {observation.excluded}")
     return Row((*head, *figures, Cell(corrected)), not observation.counts, tuple(notes))
@@ -108,11 +108,13 @@ def _position(measurement: Measurement, look: Look) -> str:
     return true_minus(f"{main}, line {line}: {read}")
 
 
-def _changes(earlier: Sequence[Record]) -> Iterator[str]:
+def _changes(instrument: Instrument, earlier: Sequence[Record]) -> Iterator[str]:
     for one in earlier:
         looks = [one[name] for name in LOOKS if isinstance(one.get(name), dict)] or [one]
-        pairs = [(look.get("main", ""), look.get("fine", "")) for look in looks]
-        figures = "; ".join(f"{main}, line {line}" for main, line in pairs)
+        figures = "; ".join(
+            f"{main_words(instrument, str(look.get('main', '')))}, line {look.get('fine', '')}"
+            for look in looks
+        )
         why = str(one.get("why") or "changed")
         at = str(one.get("at") or "")
         yield true_minus(f"{why}; it was {figures}") + (f" ({at})" if at else "")
@@ -131,7 +133,7 @@ def second_looks(
 ) -> Iterator[Block]:
     """What deserved a second look, and what was done about it."""
     measurement = reviewed.result.measurement
-    for flag in reviewed.flags:
+    for flag in reviewed.looks:
         if flag.level is Level.WARNING:
             done = what_became(flag, measurement, record, observations) or "still open"
             yield words(f"Second look: {true_minus(flag.message)} ({done})")

@@ -3,8 +3,12 @@
 from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
+from contextlib import suppress
 from typing import Any
 
+from metrion.core.angles import parse_angle
+from metrion.core.errors import NotAnAngle
+from metrion.core.instruments import Instrument, Kind
 from metrion.core.measurements import Measurement
 from metrion.core.review import Flag
 
@@ -48,3 +52,11 @@ def earlier_figures(observation: Record) -> list[Record]:
     """The figures a reading had before it was changed, the first ones first."""
     history = observation.get("history")
     return [one for one in history if isinstance(one, dict)] if isinstance(history, list) else []
+
+
+def main_words(instrument: Instrument, main: str) -> str:
+    """A main reading of a file as the rows show it; one that was written otherwise as it is."""
+    if instrument.kind is Kind.ANGULAR:
+        with suppress(NotAnAngle):
+            return instrument.mark_text(parse_angle(main))
+    return main

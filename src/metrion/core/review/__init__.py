@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from metrion.core.measurements import Measurement
 from metrion.core.review.flags import Flag, Level, Series
+from metrion.core.review.pairs import half_over_90, sweep_slip
 from metrion.core.review.scales import lines_disagree, mark_contradicts_line, out_of_range
 from metrion.core.review.series import (
     few_readings,
@@ -14,7 +15,7 @@ from metrion.core.review.series import (
 from metrion.core.review.slips import slips_and_outlier
 from metrion.core.review.zero import zero_drift, zero_other_face, zero_unchecked
 
-__all__ = ["Flag", "Level", "review"]
+__all__ = ["Flag", "Level", "review", "review_pairs"]
 
 _CHECKS = (
     zero_unchecked,
@@ -35,3 +36,9 @@ def review(measurement: Measurement) -> tuple[Flag, ...]:
     """Everything about a measurement that deserves a second look."""
     series = Series(measurement)
     return tuple(flag for check in _CHECKS for flag in check(series))
+
+
+def review_pairs(measurement: Measurement) -> tuple[Flag, ...]:
+    """What deserves a second look among pairs beyond the flags of the logbook contract."""
+    series = Series(measurement)
+    return (*half_over_90(series), *sweep_slip(series))

@@ -8,6 +8,7 @@ from enum import StrEnum
 from fractions import Fraction
 from functools import cached_property
 from math import lcm
+from typing import Any
 
 from metrion.core.measurements import Measurement
 from metrion.core.observations import Observation, Sort
@@ -25,18 +26,18 @@ class Flag:
     """Something that deserves a second look.
 
     Attributes:
-        code: which kind, as the logbook contract names it.
+        code: which kind.
         level: how much it matters.
         message: what was seen, in one or two sentences.
         observation: index of the observation it is about; None if it is about all.
-        suggestion: fields of the observation that would settle it.
+        suggestion: fields of the observation, as a logbook holds them, that would settle it.
     """
 
     code: str
     level: Level
     message: str
     observation: int | None = None
-    suggestion: Mapping[str, str | bool] = field(default_factory=dict)
+    suggestion: Mapping[str, Any] = field(default_factory=dict)
 
 
 @dataclass(frozen=True)

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from fractions import Fraction
+from typing import Any
 
 from scipy.special import stdtrit
 
@@ -19,7 +20,7 @@ _UNIT_TOLERANCE = Fraction(1, 10)
 
 def slips_and_outlier(series: Series) -> Iterator[Flag]:
     """``main-mark-slip``, ``unit-slip``, and ``outlier`` where neither explains it."""
-    others = _Others(series.values)
+    others = Others(series.values)
     explained = set()
     if series.single and len(series.values) >= 3:
         for rank, index in enumerate(series.counting):
@@ -30,7 +31,7 @@ def slips_and_outlier(series: Series) -> Iterator[Flag]:
     yield from _outlier(series, others, explained)
 
 
-class _Others:
+class Others:
     """For each value, the median and the extremes of all the others, from one sorting."""
 
     def __init__(self, values: list[int]) -> None:
@@ -53,20 +54,27 @@ class _Others:
         return self._without(own, count - 1) - self._without(own, 0)
 
 
-def _mark_slip(series: Series, others: _Others, i: int) -> Flag | None:
+def off_by_a_mark(series: Series, others: Others, i: int) -> int:
+    """Whether a value would join the others one mark lower (1) or higher (-1); else 0."""
     mark, spread = series.mark, others.range(i)
     if 2 * spread > mark:
-        return None
+        return 0
     twice_off = 2 * others.values[i] - others.twice_median(i)
     tolerance = min(Fraction(max(_SLIP_LEAST_COUNTS * series.least_count, spread)),
                     _SLIP_MARKS * mark)  # fmt: skip
     if abs(abs(twice_off) - 2 * mark) > 2 * tolerance:
+        return 0
+    return 1 if twice_off > 0 else -1
+
+
+def _mark_slip(series: Series, others: Others, i: int) -> Flag | None:
+    off = off_by_a_mark(series, others, i)
+    if not off:
         return None
-    index = series.counting[i]
-    above = twice_off > 0
+    index, above = series.counting[i], off > 0
     look, rejoined = _one_mark(series, index, -1 if above else 1)
     text = series.measurement.instrument.main_text
-    suggestion: dict[str, str | bool] = {"main": text(rejoined.main)}
+    suggestion: dict[str, Any] = {"main": text(rejoined.main)}
     if look.second_turn != rejoined.second_turn:
         suggestion["second_turn"] = rejoined.second_turn
     question = (
@@ -90,7 +98,7 @@ def _one_mark(series: Series, index: int, step: int) -> tuple[Look, Look]:
     return look, Look(look.main + step * scale.mark, look.line, look.second_turn)
 
 
-def _unit_slip(series: Series, others: _Others, i: int) -> Flag | None:
+def _unit_slip(series: Series, others: Others, i: int) -> Flag | None:
     median = Fraction(others.twice_median(i), 2)
     if median == 0:
         return None
@@ -108,7 +116,7 @@ def _unit_slip(series: Series, others: _Others, i: int) -> Flag | None:
     return None
 
 
-def _outlier(series: Series, others: _Others, explained: set[int]) -> Iterator[Flag]:
+def _outlier(series: Series, others: Others, explained: set[int]) -> Iterator[Flag]:
     """Grubbs' two-sided test; F. E. Grubbs, Technometrics 11 (1969), 1."""
     values = series.values
     n = len(values)

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import replace
 from fractions import Fraction
 from typing import Any
@@ -12,7 +12,7 @@ from metrion.core.budget import measurement_budget
 from metrion.core.conventions import Convention
 from metrion.core.desk import zero_words
 from metrion.core.hints import Circumstance, hints
-from metrion.core.instruments import Kind
+from metrion.core.instruments import Instrument, Kind
 from metrion.core.logbook import Logbook, Reviewed
 from metrion.core.measurements import Measurement, MeasurementResult, reduce_measurement
 from metrion.core.numbers import to_text
@@ -23,7 +23,7 @@ from metrion.core.rounding import round_result
 from metrion.core.schools import said_by
 from metrion.formats.logbook.looks import LOOKS
 from metrion.report import working
-from metrion.report.second_looks import is_settled
+from metrion.report.second_looks import is_settled, main_words
 from metrion.store.records import Kept
 from metrion.web.present.budget import budget_view, comparable_view, comparison_view
 from metrion.web.present.instruments import shown, steps_view
@@ -157,7 +157,7 @@ def reading_view(measurement: Measurement, index: int, entry: Kept) -> dict[str,
         "corrected": _with_decimals(measurement, corrected),
         "value": float(corrected),
         "at": entry.record.get("at"),
-        "history": _history(entry.record),
+        "history": _history(instrument, entry.record),
     }
 
 
@@ -165,15 +165,15 @@ def _with_decimals(measurement: Measurement, value: Fraction) -> str:
     return shown(measurement.instrument.value_text(value))
 
 
-def _history(record: dict[str, Any]) -> list[dict[str, str]]:
+def _history(instrument: Instrument, record: dict[str, Any]) -> list[dict[str, str]]:
     """Earlier figures; entries that other programs wrote in another form are passed over."""
     history = record.get("history")
     if not isinstance(history, list):
         return []
     return [
         {
-            "main": shown(_each(earlier, "main")),
-            "line": _each(earlier, "fine"),
+            "main": shown(_each(earlier, "main", lambda main: main_words(instrument, main))),
+            "line": _each(earlier, "fine", str),
             "at": str(earlier.get("at", "")),
             "why": str(earlier.get("why", "")),
         }
@@ -182,10 +182,10 @@ def _history(record: dict[str, Any]) -> list[dict[str, str]]:
     ]
 
 
-def _each(earlier: dict[str, Any], figure: str) -> str:
+def _each(earlier: dict[str, Any], figure: str, words: Callable[[str], str]) -> str:
     """A figure of each look, as the rows show it: ``6 / 12``."""
     looks = [earlier[name] for name in LOOKS if isinstance(earlier.get(name), dict)] or [earlier]
-    return " / ".join(str(look.get(figure, "")) for look in looks)
+    return " / ".join(words(str(look.get(figure, ""))) for look in looks)
 
 
 def result_view(result: MeasurementResult) -> dict[str, Any]:
@@ -239,11 +239,21 @@ def flags_view(reviewed: Reviewed, entry: Kept, readings: Sequence[Kept]) -> lis
             "message": flag.message,
             "observation": flag.observation,
             "suggestion": dict(flag.suggestion),
+            "suggested": _suggested(measurement, flag),
             "settled": _is_settled(flag, measurement, entry, readings),
             "without": _without(measurement, flag),
         }
-        for flag in reviewed.flags
+        for flag in reviewed.looks
     ]
+
+
+def _suggested(measurement: Measurement, flag: Flag) -> str:
+    """The main reading that would settle a flag; empty where none would."""
+    instrument = measurement.instrument
+    for look in (flag.suggestion, *(flag.suggestion.get(name, {}) for name in LOOKS)):
+        if main := look.get("main"):
+            return shown(main_words(instrument, main))
+    return ""
 
 
 def open_looks(reviewed: Reviewed, entry: Kept, readings: Sequence[Kept]) -> int:
@@ -251,7 +261,7 @@ def open_looks(reviewed: Reviewed, entry: Kept, readings: Sequence[Kept]) -> int
     measurement = reviewed.result.measurement
     return sum(
         flag.level is Level.WARNING and not _is_settled(flag, measurement, entry, readings)
-        for flag in reviewed.flags
+        for flag in reviewed.looks
     )
 
 
@@ -263,7 +273,7 @@ def _is_settled(
 
 
 def _without(measurement: Measurement, flag: Flag) -> str | None:
-    if flag.observation is None or measurement.sort is not Sort.SINGLE:
+    if flag.observation is None:
         return None
     observations: list[Observation] = list(measurement.observations)
     observations[flag.observation] = replace(observations[flag.observation], excluded="tried")

@@ -46,6 +46,7 @@ class FlagSchema(Schema):
     message = string()
     observation = fields.Integer(required=True, allow_none=True)
     suggestion = fields.Dict(keys=fields.String(), values=fields.Raw(), required=True)
+    suggested = string()
     settled = fields.Boolean(required=True)
     without = maybe_string()
 
