@@ -19,6 +19,7 @@ from metrion.formats.readings_table import (
 
 CALIPER = Instrument("c", "Caliper", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))
 CIRCLE = Instrument("o", "Circle", Kind.ANGULAR, "arcmin", VernierScale(Fraction(20), 40, 39))
+TWO_TURNS = Instrument("t", "T", Kind.SCREW, "mm", ScrewScale(Fraction("0.5"), 50, Fraction(1)))
 SCREW = Instrument("s", "Screw", Kind.SCREW, "mm", ScrewScale(Fraction("0.5"), 50, Fraction("0.5")))
 
 
@@ -57,13 +58,53 @@ def test_signs_between_columns_and_of_decimals_are_understood(
 def test_headings_tell_what_a_column_holds(header: str, found: list[str]) -> None:
     row = ";".join(["1"] * len(found))
     table = read_table(f"{header}\n{row}\n".encode())
-    assert guessed_roles(table, Sort.SINGLE) == found
+    assert guessed_roles(table, SCREW, Sort.SINGLE) == found
+
+
+TURNS = ["main", "fine", "turn"]
+
+
+def two_turns(text: str, columns: list[str]) -> tuple[list[dict[str, object]], list[str]]:
+    table = read_table(text.encode())
+    readings, faults = readings_of(
+        table, columns, TWO_TURNS, Sort.SINGLE, FineAs.LINE, estimates=False
+    )
+    return [reading.record for reading in readings], [fault.message for fault in faults]
+
+
+@pytest.mark.parametrize(
+    ("word", "second"),
+    [("first", False), ("2nd", True), ("yes", True), ("0", False), ("", False), ("X", True)],
+)
+def test_a_column_says_which_turn_was_read(word: str, second: bool) -> None:
+    header = "sleeve;thimble;half mark passed"
+    assert guessed_roles(read_table(f"{header}\n5;12;{word}".encode()), TWO_TURNS, Sort.SINGLE) == (
+        TURNS
+    )
+    found, faults = two_turns(f"{header}\n5;12;{word}\n", TURNS)
+    assert (found, faults) == ([{"main": "5", "fine": 12, "second_turn": second}], [])
+
+
+def test_a_half_mark_in_the_main_column_is_the_second_turn() -> None:
+    found, faults = two_turns("5,5;12\n5;40\n", ["main", "fine"])
+    assert faults == []
+    assert [(one["main"], one["second_turn"]) for one in found] == [("5", True), ("5", False)]
+
+
+def test_a_table_that_does_not_say_the_turn_is_not_guessed_at() -> None:
+    assert two_turns("5;12\n6;1\n", ["main", "fine"])[1] == [
+        "no column says which turn was read: first or second"
+    ]
+    (fault,) = two_turns("sleeve;thimble;turn\n5;12;1\n", TURNS)[1]
+    assert fault == "row 2, column “turn”: 1 names no turn of the thimble; write first or second"
+    assert "turn" not in roles(SCREW, Sort.SINGLE)
+    assert roles(TWO_TURNS, Sort.PAIR)[:6] == [*TURNS, "main 2", "fine 2", "turn 2"]
 
 
 def test_two_columns_without_headings_are_main_and_line() -> None:
     table = read_table(b"6,3\n6,4\n")
     assert (table.header, table.first) == ((), 1)
-    assert guessed_roles(table, Sort.SINGLE) == ["main", "fine"]
+    assert guessed_roles(table, SCREW, Sort.SINGLE) == ["main", "fine"]
 
 
 def test_faults_are_told_by_row_and_column_and_name_every_one() -> None:
@@ -98,7 +139,7 @@ def test_the_fine_column_may_hold_what_a_line_is_worth() -> None:
 
 def test_pairs_of_angles_have_four_columns() -> None:
     table = read_table("a;b;c;d\n341:20;11;18°40′;30\n".encode())
-    assert roles(Sort.PAIR)[:4] == ["main", "fine", "main 2", "fine 2"]
+    assert roles(CIRCLE, Sort.PAIR)[:4] == ["main", "fine", "main 2", "fine 2"]
     found, faults = readings_of(
         table, ["main", "fine", "main 2", "fine 2"], CIRCLE, Sort.PAIR, FineAs.LINE,
         estimates=False,

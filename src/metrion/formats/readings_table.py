@@ -8,29 +8,32 @@ from __future__ import annotations
 
 import csv
 import re
-from collections.abc import Iterator, Mapping, Sequence
+from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import dataclass
 from fractions import Fraction
 from io import StringIO
-from typing import Any
+from typing import Any, TypeVar
 
 from metrion.core.drawing import fine_numerals
 from metrion.core.errors import MetrionError
 from metrion.core.instruments import Instrument
 from metrion.core.numbers import to_text
 from metrion.core.observations import Sort
-from metrion.core.scales import Look
-from metrion.core.typed import FineAs, typed_line, typed_main
+from metrion.core.scales import Line, Look, ScrewScale
+from metrion.core.typed import FineAs, typed_line, typed_main, typed_number
 from metrion.formats.faults import Fault, Refused
 from metrion.formats.logbook.looks import LOOKS
 
 LARGEST_ROWS = 100_000
 _LOOKS = {Sort.SINGLE: 1, Sort.PAIR: 2, Sort.WINDOWS: 4}
+_FIRST_TURN = ("", "first", "1st", "no", "n", "false", "0", "-")
+_SECOND_TURN = ("second", "2nd", "2", "yes", "y", "true", "x")
 _TEXTS = ("place", "excluded", "note", "reader")
 
 _HEADINGS: dict[str, tuple[str, ...]] = {
     "main": ("main", "msr", "sleeve", "fixed", "mark", "position"),
     "fine": ("fine", "line", "vsr", "vernier", "thimble", "coinc", "csr", "circular", "division"),
+    "turn": ("turn", "half"),
     "place": ("place", "where", "end", "spot"),
     "excluded": ("excluded", "aside", "reject", "reason"),
     "note": ("note", "remark", "comment"),
@@ -48,6 +51,17 @@ _DERIVED = (
     "no.",
 )
 """Headings of columns that are worked out, or say nothing of a reading."""
+
+
+T = TypeVar("T")
+
+
+class NoTurn(MetrionError):
+    """A cell that names neither of the two turns."""
+
+    def __init__(self, text: str) -> None:
+        self.text = text
+        super().__init__(f"{text} names no turn of the thimble; write first or second")
 
 
 @dataclass(frozen=True)
@@ -121,10 +135,10 @@ def _delimiter(text: str) -> str:
     return max(";\t,", key=score)
 
 
-def guessed_roles(table: ReadingsTable, sort: Sort) -> list[str]:
+def guessed_roles(table: ReadingsTable, instrument: Instrument, sort: Sort) -> list[str]:
     """What each column holds, as far as its heading tells; "" for nothing."""
-    wanted = [role for role in (*roles(sort),) if role]
-    free = list(wanted)
+    # A half mark is a mark too, so the turn is thought of first.
+    free = sorted(roles(instrument, sort), key=lambda role: not role.startswith("turn"))
     found = []
     for heading in table.header or [""] * table.width:
         role = next((r for r in free if _speaks_of(heading.lower(), r)), "")
@@ -142,15 +156,24 @@ def _speaks_of(heading: str, role: str) -> bool:
     return any(word in heading for word in _HEADINGS[role.split()[0]])
 
 
-def roles(sort: Sort) -> list[str]:
-    """The roles a column may have: ``main`` and ``fine``, numbered for each look, and texts."""
-    count = _LOOKS[sort]
-    figures = [
-        f"{figure} {look}" if look > 1 else figure
-        for look in range(1, count + 1)
-        for figure in ("main", "fine")
-    ]
-    return [*figures, *_TEXTS]
+def roles(instrument: Instrument, sort: Sort) -> list[str]:
+    """The roles a column may have: figures, numbered for each look, and texts.
+
+    The figures are ``main`` and ``fine``; ``turn`` where a sleeve cannot tell two turns apart.
+    """
+    names = ("main", "fine", "turn") if _two_turns(instrument) else ("main", "fine")
+    looks = range(1, _LOOKS[sort] + 1)
+    return [*(_numbered(name, look) for look in looks for name in names), *_TEXTS]
+
+
+def _numbered(name: str, look: int) -> str:
+    return f"{name} {look}" if look > 1 else name
+
+
+def _two_turns(instrument: Instrument) -> ScrewScale | None:
+    """The scale of a screw whose sleeve cannot tell two turns apart."""
+    scale = instrument.scale
+    return scale if isinstance(scale, ScrewScale) and scale.two_turns else None
 
 
 @dataclass(frozen=True)
@@ -160,10 +183,12 @@ class TableReading:
     Attributes:
         record: as a logbook holds it.
         read: what its first look reads, for people.
+        past_half: whether it was read on the second turn of a sleeve that does not show it.
     """
 
     record: dict[str, Any]
     read: str
+    past_half: bool
 
 
 def readings_of(
@@ -183,8 +208,9 @@ def readings_of(
         estimates: whether fine lines may be estimated.
     """
     places = {role: index for index, role in enumerate(columns) if role}
-    wanted = [role for role in roles(sort) if role not in _TEXTS]
-    if missing := [role for role in wanted if role not in places]:
+    wanted = [role for role in roles(instrument, sort) if role not in _TEXTS]
+    missing = [role for role in wanted if role not in places and not role.startswith("turn")]
+    if missing:
         names = ", ".join(role.replace("fine", "line") for role in missing)
         return [], [Fault("", f"no column is said to hold: {names}")]
     reader = _RowReader(table, places, instrument, sort, fine_as, estimates=estimates)
@@ -195,6 +221,9 @@ def readings_of(
         faults += wrong
         if reading:
             found.append(reading)
+    turns_told = "turn" in places or any(reading.past_half for reading in found)
+    if _two_turns(instrument) and found and not turns_told:
+        faults.append(Fault("", "no column says which turn was read: first or second"))
     return found, faults
 
 
@@ -212,26 +241,45 @@ class _RowReader:
         looks: list[Look] = []
         faults: list[Fault] = []
         for number in range(1, _LOOKS[self.sort] + 1):
-            tail = f" {number}" if number > 1 else ""
-            main = self._figure(index, row, f"main{tail}", faults)
-            line = self._figure(index, row, f"fine{tail}", faults)
+            main = self._figure(index, row, _numbered("main", number), self._main, faults)
+            line = self._figure(index, row, _numbered("fine", number), self._line, faults)
+            turn = self._figure(index, row, _numbered("turn", number), _turn, faults)
             if main is not None and line is not None:
-                looks.append(Look(main, line))
+                mark, past = main
+                looks.append(Look(mark, line, past or turn is True))
         if faults:
             return None, faults
         texts = {n: row[self.places[n]] for n in _TEXTS if n in self.places and row[self.places[n]]}
         read = self.instrument.with_unit(self.instrument.reading(looks[0]))
-        return TableReading({**self._record(looks), **texts}, read), []
+        past_half = any(look.second_turn for look in looks)
+        return TableReading({**self._record(looks), **texts}, read, past_half), []
 
-    def _figure(self, index: int, row: tuple[str, ...], role: str, faults: list[Fault]) -> Any:
-        cell = row[self.places[role]]
+    def _main(self, cell: str) -> tuple[Fraction, bool]:
+        """The mark, and whether a half mark was noted with it that this sleeve does not bear."""
+        scale = _two_turns(self.instrument)
+        if scale:
+            half = typed_number(cell) - scale.pitch
+            if half % scale.main_division == 0:
+                return half, True
+        return typed_main(self.instrument, cell), False
+
+    def _line(self, cell: str) -> Line:
+        numerals = fine_numerals(self.instrument)
+        return typed_line(self.instrument, cell, self.fine_as, numerals, estimates=self.estimates)
+
+    def _figure(
+        self,
+        index: int,
+        row: tuple[str, ...],
+        role: str,
+        read: Callable[[str], T],
+        faults: list[Fault],
+    ) -> T | None:
+        """A figure of a row; None where there is no such column, or with its fault noted."""
+        if role not in self.places:
+            return None
         try:
-            if role.startswith("main"):
-                return typed_main(self.instrument, cell)
-            numerals = fine_numerals(self.instrument)
-            return typed_line(
-                self.instrument, cell, self.fine_as, numerals, estimates=self.estimates
-            )
+            return read(row[self.places[role]])
         except MetrionError as error:
             heading = self.table.header[self.places[role]] if self.table.header else role
             where = f"row {self.table.first + index}, column “{heading}”"
@@ -249,7 +297,16 @@ class _RowReader:
             line: int | str = look.line if isinstance(look.line, int) else to_text(look.line)
             if isinstance(look.line, Fraction) and look.line.denominator == 1:
                 line = int(look.line)
-            yield {"main": self.instrument.main_text(look.main), "fine": line}
+            turn = {"second_turn": look.second_turn} if _two_turns(self.instrument) else {}
+            yield {"main": self.instrument.main_text(look.main), "fine": line, **turn}
+
+
+def _turn(cell: str) -> bool:
+    """Whether the second turn was read."""
+    word = cell.lower()
+    if word in _FIRST_TURN or word in _SECOND_TURN:
+        return word in _SECOND_TURN
+    raise NoTurn(cell)
 
 
 def _refusal(message: str) -> Refused:

@@ -63,10 +63,14 @@ def _read(
     )  # fmt: skip
 
 
-def _columns(table: ReadingsTable, given: dict[str, Any], sort: Sort) -> list[str]:
+def _columns(
+    table: ReadingsTable, given: dict[str, Any], found: tuple[Measurement, Sort]
+) -> list[str]:
     """What each column holds: as it was said, or as the headings tell."""
-    said = [one if one in roles(sort) else "" for one in given["column"]]
-    return said if len(said) == table.width else guessed_roles(table, sort)
+    instrument, sort = found[0].instrument, found[1]
+    known = roles(instrument, sort)
+    said = [one if one in known else "" for one in given["column"]]
+    return said if len(said) == table.width else guessed_roles(table, instrument, sort)
 
 
 @blueprint.post("/preview")
@@ -76,14 +80,14 @@ def preview(given: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
     """How a table would be read. Nothing is stored. 422 if it is no table."""
     found = _quantity(sheet, key)
     table = read_table(request.get_data())
-    columns = _columns(table, given, found[1])
+    columns = _columns(table, given, found)
     readings, faults = _read(table, columns, given, found)
     return {
         "header": list(table.header),
         "rows": [list(row) for row in table.rows[:_SHOWN_ROWS]],
         "count": len(table.rows),
         "columns": columns,
-        "roles": roles(found[1]),
+        "roles": roles(found[0].instrument, found[1]),
         "readings": [shown(reading.read) for reading in readings[:_SHOWN_ROWS]],
         "faults": [{"pointer": fault.pointer, "message": fault.message} for fault in faults],
     }
@@ -96,7 +100,7 @@ def take_table(given: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
     """Take every row in as a reading, all in one step. 422 with the faults, and nothing stored."""
     found = _quantity(sheet, key)
     table = read_table(request.get_data())
-    readings, faults = _read(table, _columns(table, given, found[1]), given, found)
+    readings, faults = _read(table, _columns(table, given, found), given, found)
     if faults:
         raise Refused(faults)
     at = datetime.now(UTC).isoformat(timespec="seconds")
