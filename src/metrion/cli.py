@@ -143,26 +143,26 @@ def import_file(file: str, data: Path | None, replace: bool, again: bool) -> Non
     If any file has faults, nothing is stored, and the exit status is 2.
     """
     from metrion.store import Store
-    from metrion.store.arrivals import Arrival, Decision, Standing, arrivals, take
+    from metrion.store.arrivals import Arrival, Decision, Standing, arrival, take, unpacked
 
-    def decided(arrival: Arrival) -> Decision:
-        if arrival.standing is Standing.SAME and not again:
+    def decided(one: Arrival) -> Decision:
+        if one.standing is Standing.SAME and not again:
             return Decision.SKIP
-        differs = arrival.standing is Standing.DIFFERS
+        differs = one.standing is Standing.DIFFERS
         return Decision.REPLACE if differs and replace else Decision.NEW
 
     store = Store(data or _home("metrion"))
     try:
         with store.writing() as session:
-            found = arrivals(session, _content(file), file)
+            found = [arrival(session, one) for one in unpacked(_content(file), file)]
             faults = [f"{one.file}: {_one_line(f)}" for one in found for f in one.faults]
             if faults:
                 click.echo("\n".join(faults), err=True)
                 sys.exit(_FAULTY)
-            for arrival in found:
-                decision = decided(arrival)
-                take(session, arrival, decision)
-                click.echo(f"{arrival.title or arrival.file}: {_DONE[decision]}")
+            for one in found:
+                decision = decided(one)
+                take(session, one, decision)
+                click.echo(f"{one.title or one.file}: {_DONE[decision]}")
     except Refused as refused:
         for fault in refused.faults:
             click.echo(_one_line(fault), err=True)

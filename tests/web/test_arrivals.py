@@ -95,3 +95,40 @@ def test_a_zip_with_one_bad_file_stores_nothing_if_it_was_to_be_taken(client: Fl
     assert take(client, content, "new", "new").status_code == 422
     assert len(titles(client)) == 6
     assert len(take(client, content, "new", "skip").json) == 1
+
+
+LINES = {"Accept": "application/x-ndjson"}
+
+
+def lines(client: FlaskClient, address: str, content: bytes) -> list[Any]:
+    answer = client.post(address, data=content, headers=LINES)
+    assert answer.mimetype == "application/x-ndjson"
+    return [json.loads(line) for line in answer.text.splitlines()]
+
+
+def test_long_work_tells_how_far_it_is(client: FlaskClient) -> None:
+    packed = client.get("/api/archive").data
+    *steps, last = lines(client, "/api/arrivals?name=all.zip", packed)
+    count = len(steps)
+    assert steps == [{"done": n + 1, "of": count} for n in range(count)]
+    assert last == {"answer": look(client, packed, "all.zip")}
+    before = titles(client)
+    decisions = "&".join(["decision=new"] * count)
+    *steps, last = lines(client, f"/api/arrivals/take?{decisions}", packed)
+    assert steps[-1] == {"done": 2 * count, "of": 2 * count}
+    assert len(last["answer"]) == count
+    assert titles(client) == sorted(before * 2)
+
+
+def test_work_that_fails_on_the_way_tells_so_and_leaves_nothing(client: FlaskClient) -> None:
+    packed = client.get("/api/archive").data
+    client.delete(SHEET)
+    before = titles(client)
+    decisions = "&".join(["decision=replace"] * 6)
+    *steps, last = lines(client, f"/api/arrivals/take?{decisions}", packed)
+    assert len(steps) > 6
+    assert last["status"] == 412
+    assert last["error"]["message"]
+    assert titles(client) == before
+    (fault,) = lines(client, "/api/arrivals/take?decision=new", b"{}")[-1]["error"]["faults"][:1]
+    assert fault["pointer"] == "/format"

@@ -4,6 +4,7 @@ import { useNavigate } from "react-router";
 
 import type { Arrival, Decision } from "../api";
 import { Faults } from "./Faults";
+import { percentOf } from "./send";
 import { useTakeIn } from "./useArrivals";
 
 interface Props {
@@ -61,10 +62,10 @@ export function ArrivalsDialog({ file, arrivals, onClose }: Props) {
     >
       <p className="quiet" role="status">
         {take.isPending
-          ? `Taking in ${count} of ${arrivals.length}: all of them, or none if one fails…`
+          ? `Taking in ${count} of ${arrivals.length}: all of them, or none if one fails.`
           : "Nothing is stored yet."}
       </p>
-      {take.isPending && <Progress percent={100} status="active" showInfo={false} />}
+      {take.isPending && <Progress percent={percentOf(take.progress)} status="active" />}
       {arrivals.map((arrival, index) => (
         <article key={`${index} ${arrival.file}`} className="arrival">
           <h3>{arrival.title || "Untitled sheet"}</h3>

@@ -5,6 +5,7 @@ import { ApiError, type Arrival } from "../api";
 import { ArrivalsDialog } from "./ArrivalsDialog";
 import { Faults } from "./Faults";
 import "./transfer.css";
+import { percentOf } from "./send";
 import { useLookThrough } from "./useArrivals";
 
 /** A button for a file, and the whole page as a place to drop one: it is looked through first. */
@@ -21,7 +22,12 @@ export function LoadFile() {
         void modal.error({
           title: `“${file.name}” was not loaded`,
           width: 640,
-          content: <Faults faults={problem instanceof ApiError ? problem.faults : []} />,
+          content:
+            problem instanceof ApiError && problem.faults.length > 0 ? (
+              <Faults faults={problem.faults} />
+            ) : (
+              problem.message
+            ),
         }),
     });
   }
@@ -40,7 +46,7 @@ export function LoadFile() {
         }}
       />
       <Button onClick={() => input.current?.click()} loading={look.isPending}>
-        Load a file
+        {look.progress ? `Looking through, ${percentOf(look.progress)} %` : "Load a file"}
       </Button>
       {dropped && <div className="drop-here">Drop a logbook file, or a ZIP of many</div>}
       {found && <ArrivalsDialog {...found} onClose={() => setFound(null)} />}

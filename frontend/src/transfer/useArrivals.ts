@@ -1,37 +1,37 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
 
-import { asError, SHEETS, type Arrival, type Decision, type Taken } from "../api";
+import { SHEETS, type Arrival, type Decision, type Taken } from "../api";
+import { send, type Progress } from "./send";
 
-/** Sends a file as the body; an answer that says no becomes an error. */
-export async function send<Found>(address: string, file: File): Promise<Found> {
-  const response = await fetch(address, { method: "POST", body: file });
-  const sent: unknown = await response.json();
-  if (!response.ok) throw asError(sent, response.status);
-  return sent as Found;
-}
-
-/** What a file would bring; nothing is stored. */
+/** What a file would bring; nothing is stored. With how much of it has been looked through. */
 export function useLookThrough() {
-  return useMutation({
+  const [progress, setProgress] = useState<Progress | null>(null);
+  const look = useMutation({
     mutationFn: (file: File) =>
-      send<Arrival[]>(`/api/arrivals?name=${encodeURIComponent(file.name)}`, file),
+      send<Arrival[]>(`/api/arrivals?name=${encodeURIComponent(file.name)}`, file, setProgress),
+    onSettled: () => setProgress(null),
   });
+  return { ...look, progress };
 }
 
-/** Takes in what was decided, all or nothing. */
+/** Takes in what was decided, all or nothing. With how far that is. */
 export function useTakeIn() {
   const queries = useQueryClient();
-  return useMutation({
+  const [progress, setProgress] = useState<Progress | null>(null);
+  const take = useMutation({
     mutationFn: ({ file, decisions }: { file: File; decisions: Decision[] }) => {
       const asked = new URLSearchParams([
         ["name", file.name],
         ...decisions.map((decision) => ["decision", decision]),
       ]);
-      return send<Taken[]>(`/api/arrivals/take?${asked.toString()}`, file);
+      return send<Taken[]>(`/api/arrivals/take?${asked.toString()}`, file, setProgress);
     },
     onSuccess: () => {
       void queries.invalidateQueries({ queryKey: SHEETS });
       void queries.invalidateQueries({ queryKey: ["sheet"] });
     },
+    onSettled: () => setProgress(null),
   });
+  return { ...take, progress };
 }

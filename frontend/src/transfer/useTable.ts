@@ -1,7 +1,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 
 import { SHEETS, sheetKey, type FineAs, type Sheet, type TableFound } from "../api";
-import { send } from "./useArrivals";
+import { send } from "./send";
 
 interface Asked {
   file: File;

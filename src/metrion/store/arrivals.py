@@ -70,17 +70,17 @@ class Arrival:
         return Decision.NEW if self.standing is Standing.NEW else Decision.SKIP
 
 
-def arrivals(session: Session, content: bytes, name: str) -> list[Arrival]:
-    """The logbooks of a file, a single one or a ZIP of many. Nothing is stored.
+def unpacked(content: bytes, name: str) -> list[Filed]:
+    """The logbooks of a file, a single one or a ZIP of many.
 
     Raises:
         Refused: if it is a ZIP that cannot be understood.
     """
-    filed = read_archive(content) if is_archive(content) else [Filed("", "", content, name)]
-    return [_arrival(session, one) for one in filed]
+    return read_archive(content) if is_archive(content) else [Filed("", "", content, name)]
 
 
-def _arrival(session: Session, filed: Filed) -> Arrival:
+def arrival(session: Session, filed: Filed) -> Arrival:
+    """How one logbook stands to what is here. Nothing is stored."""
     try:
         document = read_json(filed.content)
         title = parse_logbook(document).title

@@ -28,7 +28,7 @@ class MetrionApi(Api):
     def _register_error_handlers(self) -> None:
         app: Flask = self._app
         app.register_error_handler(HTTPException, _http_error)
-        app.register_error_handler(MetrionError, _metrion_error)
+        app.register_error_handler(MetrionError, metrion_error)
 
 
 def _shape(message: str, faults: list[Fault], status: int) -> Response:
@@ -38,7 +38,8 @@ def _shape(message: str, faults: list[Fault], status: int) -> Response:
     return response
 
 
-def _metrion_error(error: MetrionError) -> Response:
+def metrion_error(error: MetrionError) -> Response:
+    """A rule that was broken, in the one shape of errors."""
     if isinstance(error, Refused):
         count = len(error.faults)
         message = error.faults[0].message if count == 1 else f"{count} things are wrong"

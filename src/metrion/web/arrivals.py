@@ -12,15 +12,16 @@ from typing import Any
 from flask import Response, request
 from flask_smorest import Blueprint
 
-from metrion.formats.archive import write_archive
+from metrion.formats.archive import Filed, write_archive
 from metrion.formats.faults import Refused
 from metrion.report.build import build_report
 from metrion.report.render import pdf_of_many
 from metrion.report.render.pdf import Paper
-from metrion.store.arrivals import Arrival, Decision, arrivals, take
+from metrion.store.arrivals import Arrival, Decision, arrival, take, unpacked
 from metrion.store.documents import filed, sheet_document
 from metrion.store.sheets import all_sheets
 from metrion.web.notebook import notebook
+from metrion.web.progress import Done, Work, with_progress
 from metrion.web.schemas import (
     ArrivalName,
     ArrivalSchema,
@@ -32,48 +33,69 @@ from metrion.web.schemas import (
 blueprint = Blueprint("arrivals", __name__, url_prefix="/api")
 
 
-def _view(arrival: Arrival) -> dict[str, Any]:
-    document = arrival.document or {}
+def _view(found: Arrival) -> dict[str, Any]:
+    document = found.document or {}
     measurements = document.get("measurements", [])
     return {
-        "file": arrival.file,
-        "title": arrival.title,
-        "standing": str(arrival.standing),
-        "usual": str(arrival.usual),
+        "file": found.file,
+        "title": found.title,
+        "standing": str(found.standing),
+        "usual": str(found.usual),
         "quantities": len(measurements),
         "readings": sum(len(one["observations"]) for one in measurements),
-        "faults": [{"pointer": f.pointer, "message": f.message} for f in arrival.faults],
+        "faults": [{"pointer": f.pointer, "message": f.message} for f in found.faults],
     }
 
 
 @blueprint.post("/arrivals")
 @blueprint.arguments(ArrivalName, location="query")
 @blueprint.response(200, ArrivalSchema(many=True))
-def look_through(given: dict[str, Any]) -> list[dict[str, Any]]:
+def look_through(given: dict[str, Any]) -> Any:
     """What a logbook file, or a ZIP of many, would bring. Nothing is stored.
 
     422 if it is a ZIP that cannot be understood; what is wrong with a logbook is told with it.
+    How far it is, is told line by line to who accepts ``application/x-ndjson``.
     """
+    return with_progress(_looking(unpacked(request.get_data(), given["name"])))
+
+
+def _looking(files: list[Filed]) -> Work:
+    found = []
     with notebook().store.reading() as session:
-        return [_view(one) for one in arrivals(session, request.get_data(), given["name"])]
+        for one in files:
+            found.append(_view(arrival(session, one)))
+            yield Done(len(found), len(files))
+    return found
 
 
 @blueprint.post("/arrivals/take")
 @blueprint.arguments(DecisionsSchema, location="query")
 @blueprint.response(201, TakenSchema(many=True))
-def take_files(given: dict[str, Any]) -> list[dict[str, Any]]:
-    """Take in what was decided, all or nothing. 422 for a file with faults; 412 if stale."""
+def take_files(given: dict[str, Any]) -> Any:
+    """Take in what was decided, all or nothing. 422 for a file with faults; 412 if stale.
+
+    How far it is, is told line by line to who accepts ``application/x-ndjson``.
+    """
+    files = unpacked(request.get_data(), given["name"])
+    return with_progress(_taking(files, [Decision(one) for one in given["decision"]]))
+
+
+def _taking(files: list[Filed], decisions: list[Decision]) -> Work:
+    taken = []
     with notebook().store.writing() as session:
-        found = arrivals(session, request.get_data(), given["name"])
-        decisions = [Decision(one) for one in given["decision"]] or [one.usual for one in found]
+        found = []
+        for one in files:
+            found.append(arrival(session, one))
+            yield Done(len(found), 2 * len(files))
         if len(found) == 1 and found[0].faults:
             raise Refused(found[0].faults)
-        taken = []
-        for arrival, decision in zip(found, decisions, strict=False):
-            sheet = take(session, arrival, decision)
+        decided = zip(found, decisions or [one.usual for one in found], strict=False)
+        for count, (came, decision) in enumerate(decided, len(files) + 1):
+            sheet = take(session, came, decision)
             if sheet is not None:
                 taken.append({"id": sheet.id, "title": sheet.title})
-        return taken
+            yield Done(count, 2 * len(files))
+    return taken
 
 
 @blueprint.get("/notebook.pdf")
