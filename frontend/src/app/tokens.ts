@@ -102,6 +102,7 @@ export function antdTheme(palette: Palette, { dark, still }: Mood): ThemeConfig 
       colorBorder: palette.rule,
       colorBorderSecondary: palette.rule,
       colorError: palette.fault,
+      colorInfo: palette.main,
       // What is chosen in a list: from the ink as primary hue it would come out dark grey.
       controlItemBgActive: palette.page,
       controlItemBgActiveHover: palette.page,

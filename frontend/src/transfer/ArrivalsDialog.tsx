@@ -31,6 +31,9 @@ const POSSIBLE: Record<Arrival["standing"], Decision[]> = {
   faulty: ["skip"],
 };
 
+const counted = (count: number, one: string, more: string) =>
+  `${count} ${count === 1 ? one : more}`;
+
 /** What a file would bring, and what is to be done with each sheet in it. */
 export function ArrivalsDialog({ file, arrivals, onClose }: Props) {
   const navigate = useNavigate();
@@ -66,30 +69,32 @@ export function ArrivalsDialog({ file, arrivals, onClose }: Props) {
           : "Nothing is stored yet."}
       </p>
       {take.isPending && <Progress percent={percentOf(take.progress)} status="active" />}
-      {arrivals.map((arrival, index) => (
-        <article key={`${index} ${arrival.file}`} className="arrival">
-          <h3>{arrival.title || "Untitled sheet"}</h3>
-          <span className="quiet">
-            {arrival.standing !== "faulty" &&
-              `${arrival.quantities} quantities, ${arrival.readings} readings; `}
-            {STANDING[arrival.standing]}
-          </span>
-          {arrival.standing !== "faulty" && (
-            <Select<Decision>
-              aria-label={`What to do with ${arrival.title}`}
-              value={decisions[index] ?? "skip"}
-              options={POSSIBLE[arrival.standing].map((value) => ({
-                value,
-                label: LABELS[value],
-              }))}
-              onChange={(decision) =>
-                setDecisions(decisions.map((one, place) => (place === index ? decision : one)))
-              }
-            />
-          )}
-          {arrival.faults.length > 0 && <Faults faults={arrival.faults} />}
-        </article>
-      ))}
+      <div className="arrivals">
+        {arrivals.map((arrival, index) => (
+          <article key={`${index} ${arrival.file}`} className="arrival">
+            <h3>{arrival.title || "Untitled sheet"}</h3>
+            <span className="quiet">
+              {arrival.standing !== "faulty" &&
+                `${counted(arrival.quantities, "quantity", "quantities")}, ${counted(arrival.readings, "reading", "readings")}; `}
+              {STANDING[arrival.standing]}
+            </span>
+            {arrival.standing !== "faulty" && (
+              <Select<Decision>
+                aria-label={`What to do with ${arrival.title}`}
+                value={decisions[index] ?? "skip"}
+                options={POSSIBLE[arrival.standing].map((value) => ({
+                  value,
+                  label: LABELS[value],
+                }))}
+                onChange={(decision) =>
+                  setDecisions(decisions.map((one, place) => (place === index ? decision : one)))
+                }
+              />
+            )}
+            {arrival.faults.length > 0 && <Faults faults={arrival.faults} />}
+          </article>
+        ))}
+      </div>
       {take.error && <Alert type="error" showIcon title={take.error.message} />}
     </Modal>
   );
