@@ -25,6 +25,7 @@ import { useBenchKeys } from "./useBenchKeys";
 import { figuresOf, useSheetDesk, type Desk } from "./useDesk";
 import { asLooks, usePositions, type Position } from "./usePositions";
 import { useWakeLock } from "./useWakeLock";
+import { useWhole } from "./useWhole";
 
 interface Props {
   sheet: Sheet;
@@ -53,6 +54,7 @@ export function Stage(props: Props) {
   const { message } = App.useApp();
   const { singleKeys } = useChosen();
   const narrow = useNarrow();
+  const whole = useWhole<HTMLElement>();
   useWakeLock();
   const paired = quantity.sort !== "single";
   const positions = usePositions(quantity.sort);
@@ -177,7 +179,7 @@ export function Stage(props: Props) {
   const outcome = ending.outcome?.text ?? answer?.read;
   const inUnit = answer && outcome ? `${show(outcome)} ${unit}` : "";
   return (
-    <section className="stage" aria-label="scales">
+    <section ref={whole} className="stage" aria-label="scales">
       <Strip
         instrument={instrument}
         face={quantity.face || "outside"}

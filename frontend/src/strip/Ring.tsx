@@ -7,12 +7,17 @@ interface Props {
   position: number;
   /** From where to here the sweep of a pair goes; null while there is none. */
   swept: Swept | null;
+  /** On a phone: in the corner that the arc leaves free. */
+  small: boolean;
 }
 
+const PLACE = "translate(96 214)";
+const SMALL_PLACE = "translate(28 137) scale(0.45)";
+
 /** The whole circle, small: the arm with its two windows, and what a pair has swept. */
-export function Ring({ position, swept }: Props) {
+export function Ring({ position, swept, small }: Props) {
   return (
-    <g className="ring" transform="translate(96 214)">
+    <g className="ring" transform={small ? SMALL_PLACE : PLACE} data-small={small}>
       <circle r={50} className="steel" />
       <circle r={RADIUS} className="ring-inner" />
       {swept && <path className="ring-swept" d={arcBetween(swept, RADIUS)} />}
@@ -37,9 +42,11 @@ export function Ring({ position, swept }: Props) {
         <rect className="ring-window" x={-9} y={-54} width={18} height={15} rx={2} />
         <rect className="ring-window" x={-9} y={39} width={18} height={15} rx={2} />
       </g>
-      <text className="ring-zero" y={-60} textAnchor="middle">
-        0
-      </text>
+      {!small && (
+        <text className="ring-zero" y={-60} textAnchor="middle">
+          0
+        </text>
+      )}
     </g>
   );
 }

@@ -164,8 +164,8 @@ function Sliding({ instrument, answer, frame, narrow, ...props }: SlidingProps) 
         {...{ instrument, frame, answer, shape, position }}
         {...(meeting ? { meeting } : {})}
       />
-      {angular && !narrow && (
-        <Ring position={position} swept={swept && { ...swept, to: position }} />
+      {angular && (
+        <Ring position={position} swept={swept && { ...swept, to: position }} small={narrow} />
       )}
       {!narrow && answer?.meets != null && !angular && (
         <Fan
