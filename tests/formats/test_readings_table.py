@@ -5,17 +5,21 @@ from fractions import Fraction
 
 import pytest
 
+from metrion.core.conventions import BUILT_IN
 from metrion.core.instruments import Instrument, Kind
-from metrion.core.observations import Sort
-from metrion.core.scales import ScrewScale, VernierScale
+from metrion.core.measurements import Measurement
+from metrion.core.observations import Observation, Sort
+from metrion.core.scales import Look, ScrewScale, VernierScale
 from metrion.core.typed import FineAs
 from metrion.formats.faults import Refused
 from metrion.formats.readings_table import (
     guessed_roles,
+    of_quantity,
     read_table,
     readings_of,
     roles,
 )
+from metrion.formats.table import observation_table
 
 CALIPER = Instrument("c", "Caliper", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))
 CIRCLE = Instrument("o", "Circle", Kind.ANGULAR, "arcmin", VernierScale(Fraction(20), 40, 39))
@@ -103,18 +107,18 @@ def test_a_table_that_does_not_say_the_turn_is_not_guessed_at() -> None:
 
 def test_two_columns_without_headings_are_main_and_line() -> None:
     table = read_table(b"6,3\n6,4\n")
-    assert (table.header, table.first) == ((), 1)
+    assert (table.header, table.lines) == ((), (1, 2))
     assert guessed_roles(table, SCREW, Sort.SINGLE) == ["main", "fine"]
 
 
 def test_faults_are_told_by_row_and_column_and_name_every_one() -> None:
-    table = read_table(b"where;main;line\n\nA;6.4;3\nB;7;21\nC;seven;\n")
+    table = read_table(b"where;main;line\n\nA;6.4;3\n\nB;7;21\nC;seven;\n")
     _, faults = readings_of(
         table, ["place", "main", "fine"], CALIPER, Sort.SINGLE, FineAs.LINE, estimates=False
     )
     assert [fault.message.split(":")[0] for fault in faults] == [
-        "row 3, column “main”", "row 4, column “line”", "row 5, column “main”",
-        "row 5, column “line”",
+        "row 3, column “main”", "row 5, column “line”", "row 6, column “main”",
+        "row 6, column “line”",
     ]  # fmt: skip
     assert "6.4 is not a mark of Caliper" in faults[0].message
     assert faults[0].pointer == "/rows/0/1"
@@ -168,3 +172,38 @@ def test_any_bytes_are_read_or_refused() -> None:
         except Refused:
             continue
         assert all(len(row) == table.width for row in table.rows)
+
+
+def test_the_table_of_observations_that_goes_out_comes_in_again() -> None:
+    """Also pairs, whose positions share a cell, and angles; each quantity takes its own rows."""
+    singles = Measurement(
+        "one", "Spreader", CALIPER, BUILT_IN["half-division"],
+        tuple(
+            Observation((Look(Fraction(main), line),), place, excluded)
+            for main, line, place, excluded in (
+                (-1, 17, "=end", ""), (6, 3, "", "slip"), (6, 4, "end / middle", ""),
+            )
+        ),
+    )  # fmt: skip
+    pairs = Measurement(
+        "two", "Green", CIRCLE, BUILT_IN["standard"],
+        (Observation((Look(Fraction(20480), 11), Look(Fraction(1120), 30))),),
+    )  # fmt: skip
+    table = read_table(observation_table([singles, pairs]).encode())
+    found = {}
+    for measurement in (singles, pairs):
+        own = of_quantity(table, measurement.id)
+        instrument, sort = measurement.instrument, measurement.sort
+        columns = guessed_roles(own, instrument, sort)
+        readings, faults = readings_of(own, columns, instrument, sort, FineAs.LINE, estimates=False)
+        assert faults == []
+        found[measurement.id] = [reading.record for reading in readings]
+    assert found == {
+        "one": [
+            {"main": "-1", "fine": 17, "place": "=end"},
+            {"main": "6", "fine": 3, "excluded": "slip"},
+            {"main": "6", "fine": 4, "place": "end / middle"},
+        ],
+        "two": [{"a": {"main": "341:20", "fine": 11}, "b": {"main": "18:40", "fine": 30}}],
+    }
+    assert of_quantity(table, "three") == table

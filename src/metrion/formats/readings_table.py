@@ -9,9 +9,10 @@ from __future__ import annotations
 import csv
 import re
 from collections.abc import Callable, Iterator, Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from fractions import Fraction
 from io import StringIO
+from itertools import chain
 from typing import Any, TypeVar
 
 from metrion.core.drawing import fine_numerals
@@ -23,11 +24,16 @@ from metrion.core.scales import Line, Look, ScrewScale
 from metrion.core.typed import FineAs, typed_line, typed_main, typed_number
 from metrion.formats.faults import Fault, Refused
 from metrion.formats.logbook.looks import LOOKS
+from metrion.formats.table import COLUMNS
 
 LARGEST_ROWS = 100_000
 _LOOKS = {Sort.SINGLE: 1, Sort.PAIR: 2, Sort.WINDOWS: 4}
 _FIRST_TURN = ("", "first", "1st", "no", "n", "false", "0", "-")
 _SECOND_TURN = ("second", "2nd", "2", "yes", "y", "true", "x")
+_BETWEEN = " / "
+_FIGURE = re.compile(r"[-−]?[0-9][0-9 .,:°′'/½¼¾]*")
+_IDS = COLUMNS[:4]
+"""What a table of observations of our own begins with."""
 _TEXTS = ("place", "excluded", "note", "reader")
 
 _HEADINGS: dict[str, tuple[str, ...]] = {
@@ -72,13 +78,13 @@ class ReadingsTable:
         delimiter: the sign between its columns.
         header: the headings; empty if it has none.
         rows: the cells of each row, as many as there are columns.
-        first: the line of the file on which the first row stands.
+        lines: the line of the file on which each row stands.
     """
 
     delimiter: str
     header: tuple[str, ...]
     rows: tuple[tuple[str, ...], ...]
-    first: int
+    lines: tuple[int, ...]
 
     @property
     def width(self) -> int:
@@ -104,11 +110,51 @@ def read_table(content: bytes) -> ReadingsTable:
     if len(numbered) > LARGEST_ROWS:
         raise _refusal(f"the table has more than {LARGEST_ROWS} rows")
     width = max(len(row) for _, row in numbered)
-    cells = [tuple(c.strip() for c in row) + ("",) * (width - len(row)) for _, row in numbered]
+    cells = [tuple(_freed(c) for c in row) + ("",) * (width - len(row)) for _, row in numbered]
     headed = not any(re.search(r"\d", cell) for cell in cells[0] if cell not in ("0",))
     header, rows = (cells[0], cells[1:]) if headed else ((), cells)
-    first = numbered[1 if headed else 0][0] if rows else numbered[0][0]
-    return ReadingsTable(delimiter, tuple(header), tuple(rows), first)
+    numbers = tuple(number for number, _ in numbered[1 if headed else 0 :])
+    return ReadingsTable(delimiter, tuple(header), tuple(rows), numbers)
+
+
+def _freed(cell: str) -> str:
+    """A cell without the sign that keeps a spreadsheet from running it as a formula."""
+    return re.sub(r"^'(?=[=+\-@])", "", cell.strip())
+
+
+def _parted(table: ReadingsTable) -> ReadingsTable:
+    """A table with a column for each position of a pair, where both were written in one cell."""
+    columns = [_positions([row[place] for row in table.rows]) for place in range(table.width)]
+    header = tuple(
+        heading
+        for heading, parts in zip(table.header, columns, strict=False)
+        for _ in range(len(parts))
+    )
+    rows = tuple(zip(*(part for parts in columns for part in parts), strict=True))
+    return replace(table, header=header, rows=rows)
+
+
+def _positions(cells: Sequence[str]) -> list[Sequence[str]]:
+    """The figures of each position; the cells as they are where they hold anything else."""
+    pieces = [cell.split(_BETWEEN) for cell in cells]
+    counts = {len(one) for one in pieces}
+    if len(counts) != 1 or counts == {1} or not all(map(_FIGURE.fullmatch, chain(*pieces))):
+        return [cells]
+    return list(zip(*pieces, strict=True))
+
+
+def of_quantity(table: ReadingsTable, quantity: str) -> ReadingsTable:
+    """A table as a quantity takes it.
+
+    Of a table of observations that holds several quantities, its own rows; and a column for each
+    position of a pair, where both were written in one cell.
+    """
+    kept: Sequence[int] = range(len(table.rows))
+    if tuple(table.header[: len(_IDS)]) == _IDS:
+        own = [place for place in kept if table.rows[place][0] == quantity]
+        kept = own or kept
+    rows, lines = tuple(table.rows[i] for i in kept), tuple(table.lines[i] for i in kept)
+    return _parted(replace(table, rows=rows, lines=lines))
 
 
 def _decoded(content: bytes) -> str:
@@ -282,7 +328,7 @@ class _RowReader:
             return read(row[self.places[role]])
         except MetrionError as error:
             heading = self.table.header[self.places[role]] if self.table.header else role
-            where = f"row {self.table.first + index}, column “{heading}”"
+            where = f"row {self.table.lines[index]}, column “{heading}”"
             faults.append(Fault(f"/rows/{index}/{self.places[role]}", f"{where}: {error}"))
             return None
 

@@ -19,6 +19,7 @@ from metrion.formats.readings_table import (
     ReadingsTable,
     TableReading,
     guessed_roles,
+    of_quantity,
     read_table,
     readings_of,
     roles,
@@ -79,7 +80,7 @@ def _columns(
 def preview(given: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
     """How a table would be read. Nothing is stored. 422 if it is no table."""
     found = _quantity(sheet, key)
-    table = read_table(request.get_data())
+    table = of_quantity(read_table(request.get_data()), key)
     columns = _columns(table, given, found)
     readings, faults = _read(table, columns, given, found)
     return {
@@ -99,7 +100,7 @@ def preview(given: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
 def take_table(given: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
     """Take every row in as a reading, all in one step. 422 with the faults, and nothing stored."""
     found = _quantity(sheet, key)
-    table = read_table(request.get_data())
+    table = of_quantity(read_table(request.get_data()), key)
     readings, faults = _read(table, _columns(table, given, found), given, found)
     if faults:
         raise Refused(faults)
