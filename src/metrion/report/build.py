@@ -181,7 +181,8 @@ def to_text_of_line(check: ZeroCheck) -> str:
 def _beside(own: Measurement | Derived, record: Record, logbook: Logbook) -> Iterator[Block]:
     """A result beside what it was to be compared with."""
     if found := compared(own, record.get("compare"), logbook):
-        yield words(true_minus(" ".join((f"Beside {found.beside}:", *found.sentences))))
+        head = (f"Beside {found.beside}:",) if found.beside else ()
+        yield words(true_minus(" ".join((*head, *found.sentences))))
 
 
 def _quantity_sections(
@@ -228,6 +229,7 @@ def _derived_section(found: DerivedResult, record: Record, logbook: Logbook) -> 
     budget = derived_budget(found)
     if budget.shares:
         blocks.append(Bars(budget.shares, derived.unit.text))
+        blocks += [words(true_minus(sentence)) for sentence in budget.sentences]
     blocks.append(words(f"Convention: {derived.convention.name}."))
     blocks += _beside(derived, record, logbook)
     return Section(derived.name or derived.id, tuple(blocks))
