@@ -120,7 +120,7 @@ const printed = (lines: Lines, cell: Cell) =>
 /** How the neighbours miss, short enough for one line of a phone. */
 function misses(cells: Cell[]): string {
   const others = cells.filter(({ kind }) => kind === "misses");
-  return others.map(({ line, words }) => `line ${line} ${words}`).join(", ");
+  return others.map(({ line, words }) => `line ${line}: ${words}`).join("; ");
 }
 
 function spoken(cells: Cell[]): string {

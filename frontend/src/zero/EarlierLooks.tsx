@@ -1,6 +1,9 @@
 import type { Instrument, Sheet } from "../api";
 import { useShow } from "../app/settings";
 
+/** The month in letters: no two countries order figures alike. */
+const WHEN = new Intl.DateTimeFormat("en-GB", { dateStyle: "medium", timeStyle: "short" });
+
 /** Earlier looks at the zero of the same faces; several are averaged by whoever uses them. */
 export function EarlierLooks(props: { sheet: Sheet; instrument: Instrument; face: string }) {
   const show = useShow();
@@ -23,7 +26,7 @@ export function EarlierLooks(props: { sheet: Sheet; instrument: Instrument; face
             <span className="quiet">
               {check.phase}
               {check.reference && show(`, on a piece of ${check.reference}`)}
-              {check.at && `, ${new Date(check.at).toLocaleString()}`}
+              {check.at && `, ${WHEN.format(new Date(check.at))}`}
             </span>
           </li>
         ))}
