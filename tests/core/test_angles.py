@@ -142,3 +142,22 @@ def test_the_window_that_was_misread_is_named_with_its_position() -> None:
     (flag,) = [f for f in review(deflection(Observation(looks))) if f.code == "windows-disagree"]
     assert "differ by 30′" in flag.message
     assert "At the second position they are 30′ off from standing opposite" in flag.message
+
+
+def test_among_three_readings_the_misread_window_is_named_with_what_it_was() -> None:
+    half = MINUTES // 2
+
+    def reading(slip: int) -> Observation:
+        a, b = MINUTES - 5, 2000
+        looks = (look_at(a), look_at(b), look_at(a + half), look_at(b + half + slip))
+        return Observation(looks)
+
+    found = review(deflection(reading(0), reading(-30), reading(1)))
+    (flag,) = [one for one in found if one.code == "windows-disagree"]
+    assert "Its second position in window 2 stands one mark from those of the others" in (
+        flag.message
+    )
+    assert (flag.observation, flag.suggestion) == (1, {"b2": {"main": "213:00", "fine": 20}})
+    unsure = review(deflection(reading(0), reading(-30)))
+    (flag,) = [one for one in unsure if one.code == "windows-disagree"]
+    assert (flag.suggestion, "one of the two was misread" in flag.message) == ({}, True)

@@ -10,8 +10,11 @@ from functools import cached_property
 from math import lcm
 from typing import Any
 
+from metrion.core.angles import FULL_CIRCLE, HALF_CIRCLE
+from metrion.core.instruments import Kind
 from metrion.core.measurements import Measurement
 from metrion.core.observations import Observation, Sort
+from metrion.core.statistics import median
 
 
 class Level(StrEnum):
@@ -81,6 +84,24 @@ class Series:
     def mark(self) -> int:
         """One mark (screw: one pitch) in quanta."""
         return self.in_quanta(self.measurement.instrument.scale.mark)
+
+    @cached_property
+    def middles(self) -> list[Fraction]:
+        """For each look, the middle of where it stands in the observations that count."""
+        read = self.measurement.instrument.reading
+        places = zip(*(self.observation(i).looks for i in self.counting), strict=True)
+        found = []
+        for looks in places:
+            # From the first one, so that a circle's zero between them does not matter.
+            first = read(looks[0])
+            found.append(first + median(sorted(self.shorter(read(one) - first) for one in looks)))
+        return found
+
+    def shorter(self, difference: Fraction) -> Fraction:
+        """A difference of positions, on a circle the shorter way round."""
+        if self.measurement.instrument.kind is Kind.ANGULAR:
+            return (difference + HALF_CIRCLE) % FULL_CIRCLE - HALF_CIRCLE
+        return difference
 
     def in_quanta(self, length: Fraction) -> int:
         """A whole number of quanta."""

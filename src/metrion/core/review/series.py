@@ -8,6 +8,7 @@ from fractions import Fraction
 
 from metrion.core.observations import WINDOWS_APART, Sort, off_opposite, sweeps
 from metrion.core.review.flags import Flag, Level, Series
+from metrion.core.review.misread import Misread, misread_look
 
 _ENOUGH = 3
 _PLACE_LEAST_COUNTS = 3
@@ -68,18 +69,26 @@ def windows_disagree(series: Series) -> Iterator[Flag]:
     for index in series.counting:
         first, second = sweeps(measurement.instrument, series.observation(index), measurement.arc)
         if abs(first - second) >= WINDOWS_APART:
+            misread = misread_look(series, index)
+            instrument = measurement.instrument
             yield Flag(
                 "windows-disagree",
                 Level.WARNING,
                 f"Reading {index + 1}: the sweeps through the two windows differ by "
-                f"{series.text(abs(first - second))}. {_wrong_window(series, index)}",
+                f"{series.text(abs(first - second))}. {_wrong_window(series, index, misread)}",
                 index,
+                misread.suggestion(instrument) if misread else {},
             )
 
 
-def _wrong_window(series: Series, index: int) -> str:
-    """At which position the windows do not stand opposite each other, and the usual cause."""
+def _wrong_window(series: Series, index: int, misread: Misread | None) -> str:
+    """The window that was misread; else at which position, and the usual cause."""
     instrument = series.measurement.instrument
+    if misread:
+        return (
+            f"Its {misread.words} stands one mark from those of the others. "
+            f"{misread.question(instrument)}"
+        )
     a, b, a2, b2 = (instrument.reading(look) for look in series.observation(index).looks)
     offs = {"first": off_opposite(a, a2), "second": off_opposite(b, b2)}
     worst = max(offs, key=lambda position: abs(offs[position]))

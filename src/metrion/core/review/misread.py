@@ -1,0 +1,73 @@
+"""Which look of a pair was misread by a mark: the others say where it stood before."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from fractions import Fraction
+from typing import Any
+
+from metrion.core.instruments import Instrument
+from metrion.core.review.flags import Series
+from metrion.core.scales import Look
+
+_POSITIONS = {"a": "first position", "b": "second position"}
+_WINDOWS = {
+    "a": "first position in window 1", "b": "second position in window 1",
+    "a2": "first position in window 2", "b2": "second position in window 2",
+}  # fmt: skip
+_READINGS = 3
+_NEAR = Fraction(2, 5)
+"""Marks within which a look stands where those of the others do."""
+
+
+@dataclass(frozen=True)
+class Misread:
+    """The one look of an observation that stands a mark off.
+
+    Attributes:
+        name: as a logbook calls it: ``a``, ``b``, ``a2`` or ``b2``.
+        words: which it is.
+        look: as it was read.
+        likely: the main reading that would bring it where those of the others stand.
+    """
+
+    name: str
+    words: str
+    look: Look
+    likely: Fraction
+
+    def question(self, instrument: Instrument) -> str:
+        """What to look at again."""
+        return f"Had the zero line passed {instrument.mark_text(max(self.look.main, self.likely))}?"
+
+    def suggestion(self, instrument: Instrument) -> dict[str, Any]:
+        """The look as it would be, as a logbook holds it."""
+        line = self.look.line
+        fine = line if isinstance(line, int) else instrument.main_text(line)
+        return {self.name: {"main": instrument.main_text(self.likely), "fine": fine}}
+
+
+def misread_look(series: Series, index: int) -> Misread | None:
+    """The one look that stands a mark from where it stood in the others, if there is just one.
+
+    It takes three readings to say which of them is off.
+    """
+    scale = series.measurement.instrument.scale
+    looks = series.observation(index).looks
+    if len(series.counting) < _READINGS or scale.mark != scale.main_division:
+        return None
+    offs = [_off(series, index, place) / scale.mark for place in range(len(looks))]
+    wrong = [place for place, off in enumerate(offs) if abs(off) > _NEAR]
+    if len(wrong) != 1 or abs(abs(offs[wrong[0]]) - 1) > _NEAR:
+        return None
+    (place,) = wrong
+    name, words = list((_POSITIONS if len(looks) == 2 else _WINDOWS).items())[place]
+    step = -scale.mark if offs[place] > 0 else scale.mark
+    return Misread(name, words, looks[place], looks[place].main + step)
+
+
+def _off(series: Series, index: int, place: int) -> Fraction:
+    """How far a look lies from the middle of where it stood in all that count."""
+    looks = series.observation(index).looks
+    off = series.measurement.instrument.reading(looks[place]) - series.middles[place]
+    return series.shorter(off)
