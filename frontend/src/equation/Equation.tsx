@@ -11,6 +11,7 @@ import type { FineAs, Instrument } from "../api";
 import { useShow } from "../app/settings";
 import type { Desk } from "../desk/useDesk";
 import "./equation.css";
+import { FineFactor, SecondTurn, Sign, Term } from "./terms";
 import { useNarrow } from "./useNarrow";
 
 export interface EquationHandle {
@@ -210,73 +211,5 @@ function words(desk: Desk, instrument: Instrument, show: (text: string) => strin
   const how = HOW[instrument.kind];
   return show(
     `${how}Or drag the scales until they look like yours. One line is worth ${instrument.least_count_text}.`,
-  );
-}
-
-/** On a sleeve with a mark at every second turn: which turn is it? */
-function SecondTurn({ desk, pitch }: { desk: Desk; pitch: string }) {
-  return (
-    <Term label="second turn?" part="main">
-      <label className="second-turn">
-        <input
-          type="checkbox"
-          checked={desk.entry.secondTurn}
-          onChange={(event) => desk.type({ secondTurn: event.target.checked })}
-        />
-        + {pitch}
-      </label>
-    </Term>
-  );
-}
-
-interface TermProps {
-  label: string;
-  part: "main" | "fine" | "read" | "zero" | "result";
-  fault?: string;
-  aside?: boolean | undefined;
-  children: ReactNode;
-}
-
-function Term({ label, part, fault, aside, children }: TermProps) {
-  const show = useShow();
-  return (
-    <div className={`term part-${part}`} data-faulty={Boolean(fault)} data-aside={aside}>
-      <span className="term-label">{show(label)}</span>
-      <span className="term-body">{children}</span>
-      {fault && (
-        <span className="term-fault" role="alert">
-          {show(fault)}
-        </span>
-      )}
-    </div>
-  );
-}
-
-function Sign({ children }: { children: string }) {
-  return <span className="sign">{children}</span>;
-}
-
-interface FactorProps {
-  fineAs: FineAs;
-  instrument: Instrument;
-  worth: string;
-}
-
-function FineFactor({ fineAs, instrument, worth }: FactorProps) {
-  const show = useShow();
-  const unit = instrument.kind === "angular" ? "" : instrument.unit;
-  if (fineAs === "worth") return <span>{unit}</span>;
-  if (fineAs === "numeral")
-    return (
-      <span>
-        = {worth || "…"} {unit}
-      </span>
-    );
-  if (instrument.pattern === "direct" || instrument.pattern === "screw")
-    return <span>{show(`× ${instrument.least_count_text}`)}</span>;
-  return (
-    <span>
-      → {worth || "…"} {unit}
-    </span>
   );
 }

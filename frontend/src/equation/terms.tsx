@@ -1,0 +1,76 @@
+import type { ReactNode } from "react";
+
+import type { FineAs, Instrument } from "../api";
+import { useShow } from "../app/settings";
+import type { Desk } from "../desk/useDesk";
+
+/** On a sleeve with a mark at every second turn: which turn is it? */
+export function SecondTurn({ desk, pitch }: { desk: Desk; pitch: string }) {
+  return (
+    <Term label="second turn?" part="main">
+      <label className="second-turn">
+        <input
+          type="checkbox"
+          checked={desk.entry.secondTurn}
+          onChange={(event) => desk.type({ secondTurn: event.target.checked })}
+        />
+        + {pitch}
+      </label>
+    </Term>
+  );
+}
+
+interface TermProps {
+  label: string;
+  part: "main" | "fine" | "read" | "zero" | "result";
+  fault?: string;
+  aside?: boolean | undefined;
+  children: ReactNode;
+}
+
+/** One figure of the line with its label, and what is wrong with it below. */
+export function Term({ label, part, fault, aside, children }: TermProps) {
+  const show = useShow();
+  return (
+    <div className={`term part-${part}`} data-faulty={Boolean(fault)} data-aside={aside}>
+      <span className="term-label">{show(label)}</span>
+      <span className="term-body">{children}</span>
+      {fault && (
+        <span className="term-fault" role="alert">
+          {show(fault)}
+        </span>
+      )}
+    </div>
+  );
+}
+
+/** A sign of arithmetic between two figures. */
+export function Sign({ children }: { children: string }) {
+  return <span className="sign">{children}</span>;
+}
+
+interface FactorProps {
+  fineAs: FineAs;
+  instrument: Instrument;
+  worth: string;
+}
+
+/** What the figure in the fine blank is worth, or is multiplied by. */
+export function FineFactor({ fineAs, instrument, worth }: FactorProps) {
+  const show = useShow();
+  const unit = instrument.kind === "angular" ? "" : instrument.unit;
+  if (fineAs === "worth") return <span>{unit}</span>;
+  if (fineAs === "numeral")
+    return (
+      <span>
+        = {worth || "…"} {unit}
+      </span>
+    );
+  if (instrument.pattern === "direct" || instrument.pattern === "screw")
+    return <span>{show(`× ${instrument.least_count_text}`)}</span>;
+  return (
+    <span>
+      → {worth || "…"} {unit}
+    </span>
+  );
+}
