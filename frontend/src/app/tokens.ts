@@ -95,6 +95,7 @@ export function antdTheme(palette: Palette, { dark, still }: Mood): ThemeConfig 
       colorLink: palette.main,
       colorText: palette.ink,
       colorTextSecondary: palette.quiet,
+      colorTextDescription: palette.quiet,
       colorTextPlaceholder: palette.quiet,
       colorBgContainer: palette.panel,
       colorBgElevated: palette.panel,

@@ -17,7 +17,8 @@ interface Answers {
   instrument: string;
   /** Not asked for where there is but one pair. */
   face?: string;
-  items: number;
+  /** Not asked for on a circle. */
+  items?: number;
   pairs?: boolean;
   windows?: boolean;
   /** On a circle: whether half the sweep is wanted. */
@@ -48,7 +49,7 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
     symbol,
     instrument,
     face = "outside",
-    items,
+    items = 1,
     pairs,
     windows,
     halved,
@@ -113,22 +114,24 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
           instrument: sheet.instruments.at(-1)?.id,
         }}
       >
-        <Form.Item
-          name="name"
-          label="What is measured"
-          rules={[
-            {
-              required: true,
-              whitespace: true,
-              message: "Give it a name, such as “Lower spreader, outside”.",
-            },
-          ]}
-        >
-          <Input autoFocus maxLength={200} placeholder="Lower spreader, outside" />
-        </Form.Item>
-        <Form.Item name="symbol" label="Its letter, if it has one">
-          <Input maxLength={20} placeholder="D" />
-        </Form.Item>
+        <div className="quantity-names">
+          <Form.Item
+            name="name"
+            label="What is measured"
+            rules={[
+              {
+                required: true,
+                whitespace: true,
+                message: "Give it a name, such as “Lower spreader, outside”.",
+              },
+            ]}
+          >
+            <Input autoFocus maxLength={200} placeholder="Lower spreader, outside" />
+          </Form.Item>
+          <Form.Item name="symbol" label="Its letter, if any">
+            <Input maxLength={20} placeholder={kind === "angular" ? "θ" : "D"} />
+          </Form.Item>
+        </div>
         <Form.Item name="instrument" label="Measured with">
           <Select
             options={[
@@ -162,15 +165,17 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
             <Choice name="halved" label="What is wanted" options={HALVED} />
           </>
         ) : (
-          <Choice name="pairs" label="One reading is" options={LENGTH_SORTS} />
+          <>
+            <Choice name="pairs" label="One reading is" options={LENGTH_SORTS} />
+            <Form.Item
+              name="items"
+              label="How many alike lie in one stack"
+              extra="1 for a single thing. Value and uncertainty are divided by it."
+            >
+              <InputNumber min={1} max={100000} precision={0} />
+            </Form.Item>
+          </>
         )}
-        <Form.Item
-          name="items"
-          label="How many alike lie in one stack"
-          extra="1 for a single thing. Value and uncertainty are divided by it."
-        >
-          <InputNumber min={1} max={100000} precision={0} />
-        </Form.Item>
         {known && <p className="quantity-care">{show(known.care)}</p>}
       </Form>
     </Modal>
