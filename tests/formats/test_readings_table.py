@@ -11,11 +11,10 @@ from metrion.core.measurements import Measurement
 from metrion.core.observations import Observation, Sort
 from metrion.core.scales import Look, ScrewScale, VernierScale
 from metrion.core.typed import FineAs
+from metrion.formats.csv_table import of_quantity, read_table
 from metrion.formats.faults import Refused
 from metrion.formats.readings_table import (
     guessed_roles,
-    of_quantity,
-    read_table,
     readings_of,
     roles,
 )

@@ -50,8 +50,8 @@ def compare(own: Measurement | Derived, other: Comparand) -> Comparison | None:
     Raises:
         UnitError: if the two cannot be expressed in one unit.
     """
-    mine, theirs = _renamed(_derived(own, own.convention), "a"), _derived(other, own.convention)
-    theirs = _renamed(theirs, "b")
+    mine = _renamed(_derived(own, own.convention), "a")
+    theirs = _renamed(_derived(other, own.convention), "b")
     if mine.unit.dimension != theirs.unit.dimension:
         raise UnitError(f"{theirs.unit.text} cannot be compared with {mine.unit.text}")
     steps = (*mine.formula.steps, *theirs.formula.steps, Step("binary", "-"))

@@ -6,13 +6,9 @@ each row is read as if it had been typed at the bench; faults are told by row an
 
 from __future__ import annotations
 
-import csv
-import re
 from collections.abc import Callable, Iterator, Mapping, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from fractions import Fraction
-from io import StringIO
-from itertools import chain
 from typing import Any, TypeVar
 
 from metrion.core.drawing import fine_numerals
@@ -22,18 +18,13 @@ from metrion.core.numbers import to_text
 from metrion.core.observations import Sort
 from metrion.core.scales import Line, Look, ScrewScale
 from metrion.core.typed import FineAs, typed_line, typed_main, typed_number
-from metrion.formats.faults import Fault, Refused
+from metrion.formats.csv_table import ReadingsTable
+from metrion.formats.faults import Fault
 from metrion.formats.logbook.looks import LOOKS
-from metrion.formats.table import COLUMNS
 
-LARGEST_ROWS = 100_000
 _LOOKS = {Sort.SINGLE: 1, Sort.PAIR: 2, Sort.WINDOWS: 4}
 _FIRST_TURN = ("", "first", "1st", "no", "n", "false", "0", "-")
 _SECOND_TURN = ("second", "2nd", "2", "yes", "y", "true", "x")
-_BETWEEN = " / "
-_FIGURE = re.compile(r"[-−]?[0-9][0-9 .,:°′'/½¼¾]*")
-_IDS = COLUMNS[:4]
-"""What a table of observations of our own begins with."""
 _TEXTS = ("place", "excluded", "note", "reader")
 
 _HEADINGS: dict[str, tuple[str, ...]] = {
@@ -68,117 +59,6 @@ class NoTurn(MetrionError):
     def __init__(self, text: str) -> None:
         self.text = text
         super().__init__(f"{text} names no turn of the thimble; write first or second")
-
-
-@dataclass(frozen=True)
-class ReadingsTable:
-    """A table as it was made.
-
-    Attributes:
-        delimiter: the sign between its columns.
-        header: the headings; empty if it has none.
-        rows: the cells of each row, as many as there are columns.
-        lines: the line of the file on which each row stands.
-    """
-
-    delimiter: str
-    header: tuple[str, ...]
-    rows: tuple[tuple[str, ...], ...]
-    lines: tuple[int, ...]
-
-    @property
-    def width(self) -> int:
-        """How many columns it has."""
-        return max((len(row) for row in (self.header, *self.rows)), default=0)
-
-
-def read_table(content: bytes) -> ReadingsTable:
-    """Take a CSV file apart, whatever sign it has between its columns.
-
-    Raises:
-        Refused: if it is no text, has no rows, or too many.
-    """
-    text = _decoded(content)
-    delimiter = _delimiter(text)
-    try:
-        lines = list(csv.reader(StringIO(text, newline=""), delimiter=delimiter))
-    except csv.Error as error:
-        raise _refusal(f"the table cannot be read: {error}") from None
-    numbered = [(number, row) for number, row in enumerate(lines, 1) if any(c.strip() for c in row)]
-    if not numbered:
-        raise _refusal("the table is empty")
-    if len(numbered) > LARGEST_ROWS:
-        raise _refusal(f"the table has more than {LARGEST_ROWS} rows")
-    width = max(len(row) for _, row in numbered)
-    cells = [tuple(_freed(c) for c in row) + ("",) * (width - len(row)) for _, row in numbered]
-    headed = not any(re.search(r"\d", cell) for cell in cells[0] if cell not in ("0",))
-    header, rows = (cells[0], cells[1:]) if headed else ((), cells)
-    numbers = tuple(number for number, _ in numbered[1 if headed else 0 :])
-    return ReadingsTable(delimiter, tuple(header), tuple(rows), numbers)
-
-
-def _freed(cell: str) -> str:
-    """A cell without the sign that keeps a spreadsheet from running it as a formula."""
-    return re.sub(r"^'(?=[=+\-@])", "", cell.strip())
-
-
-def _parted(table: ReadingsTable) -> ReadingsTable:
-    """A table with a column for each position of a pair, where both were written in one cell."""
-    columns = [_positions([row[place] for row in table.rows]) for place in range(table.width)]
-    header = tuple(
-        heading
-        for heading, parts in zip(table.header, columns, strict=False)
-        for _ in range(len(parts))
-    )
-    rows = tuple(zip(*(part for parts in columns for part in parts), strict=True))
-    return replace(table, header=header, rows=rows)
-
-
-def _positions(cells: Sequence[str]) -> list[Sequence[str]]:
-    """The figures of each position; the cells as they are where they hold anything else."""
-    pieces = [cell.split(_BETWEEN) for cell in cells]
-    counts = {len(one) for one in pieces}
-    if len(counts) != 1 or counts == {1} or not all(map(_FIGURE.fullmatch, chain(*pieces))):
-        return [cells]
-    return list(zip(*pieces, strict=True))
-
-
-def of_quantity(table: ReadingsTable, quantity: str) -> ReadingsTable:
-    """A table as a quantity takes it.
-
-    Of a table of observations that holds several quantities, its own rows; and a column for each
-    position of a pair, where both were written in one cell.
-    """
-    kept: Sequence[int] = range(len(table.rows))
-    if tuple(table.header[: len(_IDS)]) == _IDS:
-        own = [place for place in kept if table.rows[place][0] == quantity]
-        kept = own or kept
-    rows, lines = tuple(table.rows[i] for i in kept), tuple(table.lines[i] for i in kept)
-    return _parted(replace(table, rows=rows, lines=lines))
-
-
-def _decoded(content: bytes) -> str:
-    for encoding in ("utf-8-sig", "cp1252"):
-        try:
-            text = content.decode(encoding)
-        except UnicodeDecodeError:
-            continue
-        if "\0" not in text:
-            return text
-    raise _refusal("this is no text; save the table as CSV")
-
-
-def _delimiter(text: str) -> str:
-    """The sign that parts most lines into the same number of columns, at least two."""
-    lines = [line for line in text.splitlines() if line.strip()][:50]
-
-    def score(sign: str) -> tuple[int, int]:
-        counts = [len(next(csv.reader([line], delimiter=sign), [])) for line in lines]
-        usual = max(set(counts), key=counts.count) if counts else 1
-        return (counts.count(usual) if usual > 1 else 0, usual)
-
-    # A comma may be the sign of decimals, so it is thought of last.
-    return max(";\t,", key=score)
 
 
 def guessed_roles(table: ReadingsTable, instrument: Instrument, sort: Sort) -> list[str]:
@@ -353,7 +233,3 @@ def _turn(cell: str) -> bool:
     if word in _FIRST_TURN or word in _SECOND_TURN:
         return word in _SECOND_TURN
     raise NoTurn(cell)
-
-
-def _refusal(message: str) -> Refused:
-    return Refused([Fault("", message)])

@@ -14,13 +14,11 @@ from sqlalchemy.orm import Session
 from metrion.core.measurements import Measurement
 from metrion.core.observations import Sort
 from metrion.core.typed import FineAs
+from metrion.formats.csv_table import ReadingsTable, of_quantity, read_table
 from metrion.formats.faults import Fault, Refused
 from metrion.formats.readings_table import (
-    ReadingsTable,
     TableReading,
     guessed_roles,
-    of_quantity,
-    read_table,
     readings_of,
     roles,
 )
