@@ -3,6 +3,7 @@
 import math
 from collections.abc import Mapping
 from fractions import Fraction
+from typing import Any
 
 import pytest
 
@@ -24,10 +25,10 @@ STANDARD = BUILT_IN["standard"]
 
 
 def measured(
-    key: str, main: int, *lines: int, checks: tuple[ZeroCheck, ...] = (), **more: int
+    key: str, main: int, *lines: int, checks: tuple[ZeroCheck, ...] = (), **more: Any
 ) -> Measurement:
     observations = tuple(Observation((Look(Fraction(main), line),)) for line in lines)
-    return Measurement(key, key, CALIPER, WHOLE, observations, checks, **more)  # type: ignore[arg-type]
+    return Measurement(key, key, CALIPER, WHOLE, observations, checks, **more)
 
 
 def typed(value: str, uncertainty: str, unit: str = "mm") -> TypedValue:

@@ -2,6 +2,7 @@
 
 import math
 from fractions import Fraction
+from typing import Any
 
 import pytest
 from hypothesis import given
@@ -26,9 +27,9 @@ def at(degrees: int, minutes: int = 0, line: int = 0) -> Look:
     return Look(Fraction(degrees * 60 + minutes), line)
 
 
-def measured(*looks: Look, convention: str = "standard", **more: object) -> Measurement:
+def measured(*looks: Look, convention: str = "standard", **more: Any) -> Measurement:
     observation = Observation(looks)
-    return Measurement("m", "m", CIRCLE, BUILT_IN[convention], (observation,), **more)  # type: ignore[arg-type]
+    return Measurement("m", "m", CIRCLE, BUILT_IN[convention], (observation,), **more)
 
 
 def test_a_sweep_through_the_zero_of_the_circle() -> None:

@@ -1,6 +1,8 @@
 """Second looks: which series raise which flags, and which do not."""
 
+from collections.abc import Sequence
 from fractions import Fraction
+from typing import Any
 
 import pytest
 
@@ -26,7 +28,7 @@ ZERO = ZeroCheck("z", "cal", Look(Fraction(0), 0), face="outside")
 
 
 def measured(
-    readings: list[tuple[object, ...]], instrument: Instrument = CALIPER, **more: object
+    readings: Sequence[tuple[Any, ...]], instrument: Instrument = CALIPER, **more: Any
 ) -> Measurement:
     observations = tuple(
         Observation(
@@ -34,10 +36,10 @@ def measured(
             place=str(rest[0]) if rest else "",
         )
         for main, line, *rest in readings
-    )  # type: ignore[misc]
-    fields: dict[str, object] = {"checks": (ZERO,), "face": "outside", **more}
+    )
+    fields: dict[str, Any] = {"checks": (ZERO,), "face": "outside", **more}
     return Measurement(
-        "m", "D", instrument, BUILT_IN["half-division"], observations, **fields  # type: ignore[arg-type]
+        "m", "D", instrument, BUILT_IN["half-division"], observations, **fields
     )  # fmt: skip
 
 
@@ -115,9 +117,9 @@ def test_the_zero() -> None:
 
 def test_places_that_differ_for_good() -> None:
     oval = [(6, 3, "0°"), (6, 4, "0°"), (6, 10, "90°"), (6, 11, "90°")]
-    assert codes(measured(oval)) == [("place-effect", None)]  # type: ignore[arg-type]
+    assert codes(measured(oval)) == [("place-effect", None)]
     scattered = [(6, 3, "0°"), (6, 9, "0°"), (6, 10, "90°"), (6, 5, "90°")]
-    assert codes(measured(scattered)) == []  # type: ignore[arg-type]
+    assert codes(measured(scattered)) == []
 
 
 def test_outside_the_range() -> None:

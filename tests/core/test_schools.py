@@ -43,6 +43,10 @@ def test_a_difference_names_just_what_is_not_the_same() -> None:
         "It gives the uncertainty with two figures."
     )
     assert difference(HALF, replace(HALF, id="same", name="Same")) == ""
+    exact = replace(HALF, zero_look=True)
+    assert difference(HALF, exact) == "It counts the look at the zero as a look of its own."
+    # Of a pair, or before the zero was looked at, that is no reason.
+    assert difference(HALF, exact, zero_looked_at=False) == ""
 
 
 @pytest.mark.parametrize(

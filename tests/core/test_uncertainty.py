@@ -2,6 +2,7 @@
 
 import math
 from fractions import Fraction
+from typing import Any
 
 import pytest
 from scipy import stats
@@ -34,11 +35,11 @@ PLAIN = Instrument("cal", "Caliper A", Kind.VERNIER, "mm", VernierScale(Fraction
 ZERO = ZeroCheck("z", "cal", Look(Fraction(-1), 17))
 
 
-def series(*lines: int, instrument: Instrument = PLAIN, **more: object) -> Measurement:
+def series(*lines: int, instrument: Instrument = PLAIN, **more: Any) -> Measurement:
     observations = tuple(Observation((Look(Fraction(6), line),)) for line in lines)
     convention = more.pop("convention", BUILT_IN["half-division"])
     assert isinstance(convention, Convention)
-    return Measurement("m", "D", instrument, convention, observations, **more)  # type: ignore[arg-type]
+    return Measurement("m", "D", instrument, convention, observations, **more)
 
 
 def limit(spread: Spread, combine: Combine, *, zero_look: bool = False) -> Convention:

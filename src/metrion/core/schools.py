@@ -79,9 +79,15 @@ def described(convention: Convention) -> tuple[str, ...]:
     return tuple(f"{phrase[0].upper()}{phrase[1:]}." for phrase in phrases(convention).values())
 
 
-def difference(yours: Convention, theirs: Convention) -> str:
-    """Why theirs may say something else than yours, in a sentence; empty for the same rules."""
+def difference(yours: Convention, theirs: Convention, *, zero_looked_at: bool = True) -> str:
+    """Why theirs may say something else than yours, in a sentence; empty for the same rules.
+
+    Args:
+        zero_looked_at: whether a look at the zero enters at all; else its rule makes no difference.
+    """
     before, after = phrases(yours), phrases(theirs)
+    if not zero_looked_at:
+        del after["zero"]
     changed = [phrase for aspect, phrase in after.items() if phrase != before[aspect]]
     if not changed:
         return ""
@@ -110,7 +116,11 @@ def said_by(measurement: Measurement, conventions: Iterable[Convention]) -> tupl
         Said(
             convention,
             reduce_measurement(replace(measurement, convention=convention)),
-            difference(measurement.convention, convention),
+            difference(
+                measurement.convention,
+                convention,
+                zero_looked_at=bool(measurement.effective_checks),
+            ),
         )
         for convention in conventions
     )
