@@ -217,7 +217,7 @@ def test_the_migrations_make_just_the_tables_of_the_models(store: Store) -> None
 
 
 def test_there_is_a_sample_of_every_release() -> None:
-    assert [path.stem for path in SAMPLES] == ["0.1.0", "0.2.0"]
+    assert [path.stem for path in SAMPLES] == ["0.1.0", "0.2.0", "before-0.3.0"]
 
 
 @pytest.mark.parametrize("sample", SAMPLES, ids=lambda path: path.stem)
@@ -234,3 +234,25 @@ def test_a_database_of_an_earlier_release_opens_with_all_its_sheets(
     opened.close()
     assert {"Two-line kite, spare parts", "Sail film, folded in sixteen"} <= titles
     assert readings[-1]["excluded"] == "kept as a sample"
+
+
+def test_what_was_done_to_the_sheets_of_an_earlier_database_is_all_there(tmp_path: Path) -> None:
+    shutil.copy(SAMPLES[-1], tmp_path / FILE_NAME)
+    opened = Store(tmp_path)
+    with opened.writing() as session:
+        thrown_away = {sheet.id for sheet in all_sheets(session, deleted=True)}
+        film = sheet_document(session, find_sheet(session, "sail-film"))
+        nocks = find_sheet(session, "wing-tip-nocks")
+        before = len(sheet_document(session, nocks)["measurements"][0]["observations"])
+        redone = redo(session, nocks)
+        after = len(sheet_document(session, nocks)["measurements"][0]["observations"])
+        (other,) = (one for one in all_sheets(session) if one.title == "By another program")
+        kept = sheet_document(session, other)
+    opened.close()
+    assert thrown_away == {"bridle-line"}
+    assert (film["aim"], film["authors"]) == ("See whether the film is even.", "Ada, Björn")
+    assert (redone, after) == ("record the reading", before + 1)
+    assert kept["written_by"] == {"name": "another"}
+    assert kept["instruments"][0]["colour"] == "blue"
+    assert kept["measurements"][0]["shelf"] == 4
+    assert kept["measurements"][0]["observations"][0]["lamp"] == {"on": True}
