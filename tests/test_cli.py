@@ -1,19 +1,16 @@
 """The command line, run as a person runs it."""
 
 import json
-import os
 import re
 import socket
 import subprocess
-import sys
 import urllib.request
 from pathlib import Path
 
 import pytest
 
 from metrion.demo import demo_file
-
-COMMAND = [sys.executable, "-c", "from metrion.cli import main; main()"]
+from tests.server import COMMAND, running
 
 
 def run(*words: str, stdin: bytes = b"") -> subprocess.CompletedProcess[bytes]:
@@ -109,18 +106,12 @@ def test_a_port_in_use_gives_one_sentence(tmp_path: Path) -> None:
 
 
 def test_the_demo_keeps_apart_from_a_users_data(tmp_path: Path) -> None:
-    environment = {**os.environ, "METRION_DATA": str(tmp_path), "METRION_PORT": "0"}
     (tmp_path / "metrion.sqlite").write_bytes(b"a user's data")
-    with subprocess.Popen(
-        [*COMMAND, "demo"], stdout=subprocess.PIPE, env=environment, text=True
-    ) as process:
-        assert process.stdout is not None
-        line = process.stdout.readline()
-        address = re.search(r"http://\S+", line)
-        assert address is not None
-        with urllib.request.urlopen(f"{address[0]}api/sheets", timeout=10) as answer:
-            titles = [sheet["title"] for sheet in json.load(answer)["sheets"]]
-        process.terminate()
+    with (
+        running(tmp_path) as address,
+        urllib.request.urlopen(f"{address}/api/sheets", timeout=10) as answer,
+    ):
+        titles = [sheet["title"] for sheet in json.load(answer)["sheets"]]
     assert "Two-line kite, spare parts" in titles
     assert (tmp_path / "metrion.sqlite").read_bytes() == b"a user's data"
     assert (tmp_path / "demo" / "metrion.sqlite").exists()

@@ -103,15 +103,20 @@ _port = click.option(
     "--port", default=DEFAULT_PORT, show_default=True, envvar="METRION_PORT",
     type=click.IntRange(0, 65535), help="Port to listen on; 0 takes any that is free.",
 )  # fmt: skip
+_names = click.option(
+    "--name", "names", multiple=True,
+    help="Another host name that it may be reached by, may be repeated.",
+)  # fmt: skip
 
 
 @main.command()
 @_own_data
 @_host
 @_port
-def serve(data: Path | None, host: str, port: int) -> None:
+@_names
+def serve(data: Path | None, host: str, port: int, names: tuple[str, ...]) -> None:
     """Serve a data folder of your own."""
-    _serve(data or _home("metrion"), host, port)
+    _serve(data or _home("metrion"), host, port, names)
 
 
 @main.command()
@@ -122,13 +127,14 @@ def serve(data: Path | None, host: str, port: int) -> None:
 @click.option("--fresh", is_flag=True, help="Put the demo sheets back as they were at first.")
 @_host
 @_port
-def demo(data: Path | None, fresh: bool, host: str, port: int) -> None:
+@_names
+def demo(data: Path | None, fresh: bool, host: str, port: int, names: tuple[str, ...]) -> None:
     """Serve the demo sheets, kept apart from sheets of your own."""
     from metrion.demo import prepare
 
     folder = data / "demo" if data else _home("metrion-demo")
     prepare(folder, fresh=fresh)
-    _serve(folder, host, port)
+    _serve(folder, host, port, names)
 
 
 @main.command(name="import")
@@ -206,17 +212,18 @@ def _home(name: str) -> Path:
     return Path(base) / name
 
 
-def _serve(folder: Path, host: str, port: int) -> None:
+def _serve(folder: Path, host: str, port: int, names: tuple[str, ...]) -> None:
     from waitress.server import create_server
 
     from metrion.web import create_app
+    from metrion.web.guard import names_of
 
     listener = _listener(host, port)
     # A page asks for several things at once; that they queue for a moment is no news.
     logging.getLogger("waitress.queue").setLevel(logging.ERROR)
-    app = create_app(folder)
+    address, bound = listener.getsockname()[:2]
+    app = create_app(folder, names_of(address, [host, *names]))
     server = create_server(app, sockets=[listener], threads=_THREADS)
-    bound = listener.getsockname()[1]
     shown = f"[{host}]" if ":" in host else host
     click.echo(f"Metrion is at http://{shown}:{bound}/ (data in {folder}; stop with Ctrl+C)")
     sys.stdout.flush()

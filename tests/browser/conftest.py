@@ -1,9 +1,6 @@
 """A real server on a real database, and Debian's headless Chromium."""
 
 import os
-import re
-import subprocess
-import sys
 from collections.abc import Iterator
 from contextlib import contextmanager
 from pathlib import Path
@@ -12,6 +9,8 @@ from typing import Any
 
 import pytest
 from playwright.sync_api import Browser, Page, expect, sync_playwright
+
+from tests.server import running
 
 SWITCHES = [
     "--headless",
@@ -23,7 +22,6 @@ SWITCHES = [
     "--disable-component-update",
     "--disable-sync",
 ]
-COMMAND = [sys.executable, "-c", "from metrion.cli import main; main()"]
 expect.set_options(timeout=10_000)
 
 
@@ -51,28 +49,6 @@ def unchanged(tmp_path_factory: pytest.TempPathFactory) -> Iterator[str]:
     """The address of a Metrion on demo data that tests only look at."""
     with running(tmp_path_factory.mktemp("unchanged")) as address:
         yield address
-
-
-class running:  # noqa: N801 - reads as a phrase
-    """A Metrion server as a process, ended at the end."""
-
-    def __init__(self, folder: Path, port: str = "0") -> None:
-        environment = {**os.environ, "METRION_DATA": str(folder), "METRION_PORT": port}
-        self.process = subprocess.Popen(
-            [*COMMAND, "demo"], stdout=subprocess.PIPE, text=True, env=environment
-        )
-
-    def __enter__(self) -> str:
-        assert self.process.stdout is not None
-        found = re.search(r"(http://\S+?)/ ", self.process.stdout.readline())
-        assert found is not None
-        return found[1]
-
-    def __exit__(self, *_: object) -> None:
-        self.process.terminate()
-        self.process.wait()
-        assert self.process.stdout is not None
-        self.process.stdout.close()
 
 
 @contextmanager

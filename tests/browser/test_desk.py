@@ -5,8 +5,8 @@ from urllib.parse import urlsplit
 
 from playwright.sync_api import Page, expect
 
-from tests.browser.conftest import running
 from tests.browser.test_story import open_quantity, row
+from tests.server import running
 
 FERRULE = "spare-parts/quantities/ferrule"
 
@@ -35,7 +35,7 @@ def test_a_server_that_stops_in_the_middle_of_a_series_loses_nothing(
         expect(page.get_by_text("Metrion does not answer at the moment")).to_be_visible()
         page.keyboard.press("Enter")
     expect(page.locator("tr.waiting")).to_have_count(3)
-    with running(tmp_path, port) as address:
+    with running(tmp_path, port=port) as address:
         # The impossible one is refused with its reason and stays until it is discarded.
         expect(page.locator("tr.reading")).to_have_count(6)
         expect(page.locator("tr.waiting")).to_have_count(1)

@@ -6,7 +6,7 @@ from pathlib import Path
 
 from playwright.sync_api import Page, expect
 
-from tests.browser.conftest import COMMAND, running
+from tests.server import COMMAND, running
 
 
 def sentence(page: Page) -> str:

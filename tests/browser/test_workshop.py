@@ -5,8 +5,8 @@ from pathlib import Path
 import pytest
 from playwright.sync_api import Page, expect
 
-from tests.browser.conftest import running
 from tests.browser.test_story import open_quantity
+from tests.server import running
 
 
 def describe(page: Page, **blanks: str) -> None:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Collection
 from pathlib import Path
 
 from flask import Flask
@@ -25,7 +26,7 @@ from metrion.web import (
     words,
 )
 from metrion.web.api import MetrionApi
-from metrion.web.guard import keep_to_this_host
+from metrion.web.guard import LOOPBACK, keep_to_this_host
 from metrion.web.notebook import Notebook
 
 RESOURCES = (
@@ -35,11 +36,12 @@ RESOURCES = (
 _LARGEST_BODY = 64 * 1024 * 1024
 
 
-def create_app(data: Path) -> Flask:
+def create_app(data: Path, names: Collection[str] = LOOPBACK) -> Flask:
     """An application on a data folder.
 
     Args:
         data: where the database lies; made and brought up to date if need be.
+        names: the host names by which it may be reached.
     """
     app = Flask(__name__, static_folder=None)
     app.config.update(
@@ -51,7 +53,7 @@ def create_app(data: Path) -> Flask:
         MAX_CONTENT_LENGTH=_LARGEST_BODY,
     )
     app.extensions["notebook"] = Notebook(Store(data))
-    keep_to_this_host(app)
+    keep_to_this_host(app, names)
     api = MetrionApi(app)
     for resource in RESOURCES:
         api.register_blueprint(resource.blueprint)

@@ -1,22 +1,80 @@
-"""Only pages of this very host may talk to the application."""
+"""Only pages of this very host may talk to the application, and its pages run no script but theirs.
+
+A page of any other site can send requests here, and can give its own host name the address of this
+machine. So what counts is the name by which the server was reached (``Host``), compared with what
+it was bound to, and the page that a request comes from (``Origin``).
+"""
 
 from __future__ import annotations
 
-from urllib.parse import urlsplit
+import re
+import socket
+from collections.abc import Collection, Iterable
+from ipaddress import ip_address
 
-from flask import Flask, abort, request
+import ifaddr
+from flask import Flask, Response, abort, request
 
-_LOOPBACK = {"127.0.0.1", "localhost", "::1"}
+_PORT = re.compile(r":[0-9]+$")
+LOOPBACK = frozenset({"127.0.0.1", "localhost", "::1"})
+
+_CONTENT = "; ".join((
+    "default-src 'self'",
+    # The look of components is made by their library while the page runs.
+    "style-src 'self' 'unsafe-inline'",
+    "img-src 'self' data: blob:",
+    "font-src 'self' data:",
+    "object-src 'none'",
+    "base-uri 'none'",
+    "form-action 'self'",
+    # The preview of the report is a frame.
+    "frame-ancestors 'self'",
+))  # fmt: skip
+_HEADERS = {
+    "Content-Security-Policy": _CONTENT,
+    "X-Content-Type-Options": "nosniff",
+    "Referrer-Policy": "no-referrer",
+}
 
 
-def keep_to_this_host(app: Flask) -> None:
-    """Refuse requests from another site's page, and host names that were made to point here."""
+def names_of(bound: str, given: Iterable[str] = ()) -> frozenset[str]:
+    """The host names by which a server may be reached.
+
+    Args:
+        bound: the address it listens on; on all addresses, those that this machine has now and its
+            host name count.
+        given: names besides, such as one that a router or a proxy knows it by.
+    """
+    address = ip_address(bound)
+    named = {name.lower().strip("[]") for name in given}
+    if address.is_unspecified:
+        own = {ip.ip for adapter in ifaddr.get_adapters() for ip in adapter.ips}
+        # An address of version 6 is told with its flow and scope.
+        named |= {one if isinstance(one, str) else one[0] for one in own}
+        named.add(socket.gethostname().lower())
+    if address.is_unspecified or address.is_loopback:
+        named |= LOOPBACK
+    return frozenset({*named, bound})
+
+
+def keep_to_this_host(app: Flask, names: Collection[str]) -> None:
+    """Refuse other host names and pages of other sites; tell browsers what pages may do.
+
+    Args:
+        names: the host names by which the server may be reached, see `names_of`.
+    """
 
     @app.before_request
     def _check() -> None:
+        # An odd ``Host`` comes as an empty text from the framework.
+        if _PORT.sub("", request.host).strip("[]").lower() not in names:
+            abort(403, "this server is not known by that name; --name NAME lets it be reached so")
         origin = request.headers.get("Origin")
-        if origin is not None and urlsplit(origin).netloc != request.host:
+        if origin is not None and origin.partition("://")[2] != request.host:
             abort(403, "this request comes from a page of another site")
-        reached = request.environ.get("SERVER_NAME", "")
-        if reached in _LOOPBACK and urlsplit(f"//{request.host}").hostname not in _LOOPBACK:
-            abort(403, "this server answers on this machine only")
+
+    @app.after_request
+    def _tell(response: Response) -> Response:
+        for header, value in _HEADERS.items():
+            response.headers[header] = value
+        return response

@@ -1,0 +1,40 @@
+"""A real Metrion server as a process of its own."""
+
+import os
+import re
+import subprocess
+import sys
+from pathlib import Path
+
+COMMAND = [sys.executable, "-c", "from metrion.cli import main; main()"]
+
+
+class running:  # noqa: N801 - reads as a phrase
+    """A server at work, ended at the end; as a context its address, without a slash behind.
+
+    Args:
+        folder: of its data.
+        command: how it is started.
+        port: where it listens; any that is free by default.
+        words: what to say on the command line besides.
+    """
+
+    def __init__(
+        self, folder: Path, *words: str, command: list[str] = COMMAND, port: str = "0"
+    ) -> None:
+        environment = {**os.environ, "METRION_DATA": str(folder), "METRION_PORT": port}
+        self.process = subprocess.Popen(
+            [*command, *(words or ("demo",))], stdout=subprocess.PIPE, text=True, env=environment
+        )
+
+    def __enter__(self) -> str:
+        assert self.process.stdout is not None
+        found = re.search(r"(http://\S+?)/ ", self.process.stdout.readline())
+        assert found is not None
+        return found[1]
+
+    def __exit__(self, *_: object) -> None:
+        self.process.terminate()
+        self.process.wait()
+        assert self.process.stdout is not None
+        self.process.stdout.close()

@@ -1,0 +1,119 @@
+"""Who may talk to the server: tried at a real one, since a test client names itself localhost."""
+
+import http.client
+import json
+import socket
+import subprocess
+import sys
+from collections.abc import Iterator
+from pathlib import Path
+from urllib.parse import urlsplit
+
+import pytest
+
+from tests.server import running
+
+ROOT = Path(__file__).parents[2]
+
+
+@pytest.fixture(scope="module")
+def server(tmp_path_factory: pytest.TempPathFactory) -> Iterator[str]:
+    with running(tmp_path_factory.mktemp("guarded"), "demo", "--name", "Bench.example") as address:
+        yield urlsplit(address).netloc
+
+
+def asked(
+    server: str, method: str = "GET", path: str = "/api/sheets", **headers: str
+) -> http.client.HTTPResponse:
+    """The answer to a request with these headers; the body is a new sheet's."""
+    connection = http.client.HTTPConnection(server, timeout=20)
+    body = json.dumps({"title": "From elsewhere"}) if method == "POST" else None
+    given = {"Host": server, "Content-Type": "application/json", **headers}
+    connection.request(method, path, body, {name.replace("_", "-"): v for name, v in given.items()})
+    answer = connection.getresponse()
+    answer.read()
+    connection.close()
+    return answer
+
+
+@pytest.mark.parametrize("host", ["127.0.0.1", "localhost", "LocalHost", "[::1]", "bench.example"])
+@pytest.mark.parametrize("port", ["", ":8321"])
+def test_the_server_answers_to_its_own_names(server: str, host: str, port: str) -> None:
+    assert asked(server, Host=f"{host}{port}").status == 200
+
+
+@pytest.mark.parametrize(
+    "host",
+    ["evil.example", "evil.example:8321", "127.0.0.1.evil.example", "bench.example.evil.example",
+     "waitress.invalid", "0.0.0.0", "192.168.7.7", "[::2]", "[::::]", "[", "a@localhost", " ", ""],
+)  # fmt: skip
+@pytest.mark.parametrize("path", ["/", "/api/sheets", "/api/nothing", "/assets/nothing.js"])
+def test_a_name_that_was_made_to_point_here_is_refused_on_reads_too(
+    server: str, host: str, path: str
+) -> None:
+    assert asked(server, path=path, Host=host).status in (400, 403)
+
+
+def test_a_request_without_a_host_is_refused(server: str) -> None:
+    name, port = server.split(":")
+    with socket.create_connection((name, int(port)), timeout=20) as connection:
+        connection.sendall(b"GET /api/sheets HTTP/1.0\r\n\r\n")
+        assert b" 403 " in connection.makefile("rb").readline()
+
+
+@pytest.mark.parametrize(
+    "origin",
+    ["http://evil.example", "http://[", "http://localhost:1", "null", "", "http://", "//", "x"],
+)
+def test_pages_of_other_sites_cannot_write(server: str, origin: str) -> None:
+    assert asked(server, "POST", Origin=origin).status == 403
+
+
+def test_its_own_pages_and_programs_can_write(server: str) -> None:
+    assert asked(server, "POST", Origin=f"http://{server}").status == 201
+    assert asked(server, "POST", Host="bench.example", Origin="http://bench.example").status == 201
+    assert asked(server, "POST").status == 201
+
+
+@pytest.mark.parametrize(
+    ("path", "host"),
+    [("/", ""), ("/api/sheets", ""), ("/api/nothing", ""), ("/assets/nothing.js", ""),
+     ("/api/sheets/spare-parts/report", ""), ("/api/sheets", "evil.example")],
+)  # fmt: skip
+def test_every_answer_says_what_its_page_may_do(server: str, path: str, host: str) -> None:
+    answer = asked(server, path=path, Host=host or server)
+    rules = dict(
+        rule.split(" ", 1) for rule in answer.headers["Content-Security-Policy"].split("; ")
+    )
+    assert rules["default-src"] == "'self'"
+    assert rules["frame-ancestors"] == "'self'"
+    assert "script-src" not in rules
+    assert answer.headers["X-Content-Type-Options"] == "nosniff"
+    assert answer.headers["Referrer-Policy"] == "no-referrer"
+
+
+_ON_ALL_ADDRESSES = """
+import socket, sys
+from pathlib import Path
+from tests.server import running
+from tests.web.test_guard import asked
+
+with running(Path(sys.argv[1]), "demo", "--host", sys.argv[2]) as address:
+    server = f"127.0.0.1:{address.rpartition(':')[2]}"
+    hosts = ["10.9.8.7", "[fd00::7]", socket.gethostname(), "localhost", "10.9.8.8", "evil.example"]
+    print([asked(server, Host=host).status for host in hosts])
+"""
+
+
+@pytest.mark.parametrize("host", ["0.0.0.0", "::"])
+def test_bound_to_all_addresses_it_answers_to_those_of_the_machine(
+    host: str, tmp_path: Path
+) -> None:
+    # In a network of its own, so that nothing beyond this machine is listened to.
+    alone = "ip link set lo up; ip addr add 10.9.8.7/32 dev lo; ip addr add fd00::7/128 dev lo"
+    done = subprocess.run(
+        ["unshare", "--map-root-user", "--net", "sh", "-c", f'{alone}; exec "$@"', "sh",
+         sys.executable, "-c", _ON_ALL_ADDRESSES, str(tmp_path), host],
+        cwd=ROOT, capture_output=True, text=True, check=False,
+    )  # fmt: skip
+    assert done.stdout == "[200, 200, 200, 200, 403, 403]\n", done.stderr
