@@ -9,7 +9,7 @@ from hypothesis import strategies as st
 from uncertainties import ufloat, umath
 
 from metrion.core.errors import FormulaError, UnitError
-from metrion.core.formula import parse_formula, resolve
+from metrion.core.formula import check_bounds, parse_formula, resolve
 from metrion.core.slopes import NoValue, evaluate
 from metrion.core.units import ANGLE, LENGTH, MASS, NONE, Dimension, parse_unit
 
@@ -155,3 +155,44 @@ def test_units(text: str, factor: Fraction, dimension: Dimension) -> None:
 def test_what_is_no_unit_is_refused(text: str) -> None:
     with pytest.raises(UnitError):
         parse_unit(text)
+
+
+NINE_NINTHS = "(" * 9 + "1/9" + ")**9" * 9
+"""55 characters that stand for a number of 10^8 digits."""
+
+
+@pytest.mark.parametrize(
+    "part",
+    [
+        "10**9**2", "10**9**2**1", "1/10**9**2", "(10**9)**9*(10**9)**9*(10**9)**9*(10**9)**9",
+        "(10**9)**9/(1/10**9)**9/(1/10**9)**9/(1/10**9)**9", NINE_NINTHS, "1" + "0" * 301,
+        "0." + "0" * 300 + "1", "-(100**9)**9*(100**9)**9", "(1/100**9)**9*(1/100**9)**9",
+        "(10**9)**(1/2)*(10**9)**9*(10**9)**9*(10**9)**9*(10**9)**6.5", "1*(2 - 2 + 10**9**2)",
+    ],
+)  # fmt: skip
+@pytest.mark.parametrize("formula", ["{}*x", "x + {}", "{}", "sin({})", "x*0*({})"])
+def test_a_number_or_a_part_made_of_numbers_beyond_reach_is_refused(
+    part: str, formula: str
+) -> None:
+    with pytest.raises(FormulaError):
+        check_bounds(parse_formula(formula.format(part)))
+
+
+@pytest.mark.parametrize(
+    "text",
+    [
+        "x*1" + "0" * 300, "(10**5)**6*((10**9)**9)**3*(10**9)**3", "x/0", "0*x", "(1/9)**9*x",
+        "(-2)**0.5*x", "0**-1*x", "(100001/100003)**9**1", "x**9", "x - (2 - 2)",
+        "((((1.01**9)**9)**9)**(1/2))*x",
+    ],
+)  # fmt: skip
+def test_parts_within_reach_are_allowed(text: str) -> None:
+    check_bounds(parse_formula(text))
+
+
+@pytest.mark.parametrize("inner", ["1/9", "100001/100003", "9"])
+@pytest.mark.parametrize("formula", ["{}", "x**{}", "x**(0*{} + 2)"])
+def test_no_nesting_of_powers_keeps_the_machine_busy(inner: str, formula: str) -> None:
+    part = "(" * 30 + inner + ")**9" * 30
+    with pytest.raises(FormulaError):
+        check_bounds(parse_formula(formula.format(part)))

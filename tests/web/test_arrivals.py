@@ -8,6 +8,7 @@ from zipfile import ZipFile
 from flask.testing import FlaskClient
 
 from metrion.demo import demo_file
+from metrion.formats.archive import Filed, write_archive
 
 SHEET = "/api/sheets/spare-parts"
 
@@ -132,3 +133,9 @@ def test_work_that_fails_on_the_way_tells_so_and_leaves_nothing(client: FlaskCli
     assert titles(client) == before
     (fault,) = lines(client, "/api/arrivals/take?decision=new", b"{}")[-1]["error"]["faults"][:1]
     assert fault["pointer"] == "/format"
+
+
+def test_a_sheet_does_not_take_an_id_that_no_address_can_hold(client: FlaskClient) -> None:
+    packed = write_archive([Filed("..", "Kite", demo_file("sail-film"))])
+    taken = client.post("/api/arrivals/take?decision=new", data=packed).get_json()
+    assert client.get(f"/api/sheets/{taken[0]['id']}").status_code == 200

@@ -2,6 +2,7 @@
 
 MetrionError
 ├── NotExact            a text that is no exact number
+├── OutOfBounds         something longer, larger or smaller than what is taken in
 ├── NotAnAngle          a text that is no angle
 │   └── DecimalDegrees  minutes written as decimals
 ├── UnitError           a unit that is not known, or units that do not fit each other
@@ -27,9 +28,13 @@ class NotExact(MetrionError):
     def __init__(self, text: str) -> None:
         self.text = text
         super().__init__(
-            f"{_short(text)} is not a number as it is written here: digits with a point (12.35), "
-            "or a fraction (1/16)"
+            f"{shortened(text)} is not a number as it is written here: digits with a point "
+            "(12.35), or a fraction (1/16)"
         )
+
+
+class OutOfBounds(MetrionError):
+    """Something longer, larger or smaller than what is taken in."""
 
 
 class NotAnAngle(MetrionError):
@@ -38,7 +43,7 @@ class NotAnAngle(MetrionError):
     def __init__(self, text: str) -> None:
         self.text = text
         super().__init__(
-            f"{_short(text)} is not an angle in degrees and minutes, like 214:30, "
+            f"{shortened(text)} is not an angle in degrees and minutes, like 214:30, "
             "with minutes and seconds below 60"
         )
 
@@ -50,7 +55,7 @@ class DecimalDegrees(NotAnAngle):
         super().__init__(text)
         meant = f"; for {degrees}°{digits}′ type {degrees}:{digits}" if len(digits) == 2 else ""
         self.args = (
-            f"{_short(text)} has minutes as decimals, but sixty of them make a degree{meant}",
+            f"{shortened(text)} has minutes as decimals, but sixty of them make a degree{meant}",
         )
 
 
@@ -96,7 +101,9 @@ class NotAMark(ScaleError):
         self.value = value
         self.instrument = instrument
         self.division = division
-        super().__init__(f"{value} is not a mark of {instrument}, whose marks are {division} apart")
+        super().__init__(
+            f"{shortened(value)} is not a mark of {instrument}, whose marks are {division} apart"
+        )
 
 
 class NoSuchLine(ScaleError):
@@ -106,7 +113,9 @@ class NoSuchLine(ScaleError):
         self.line = line
         self.instrument = instrument
         self.last = last
-        super().__init__(f"{instrument} has no line {line}; its lines run from 0 to {last}")
+        super().__init__(
+            f"{instrument} has no line {shortened(line)}; its lines run from 0 to {last}"
+        )
 
 
 class NotEstimable(ScaleError):
@@ -122,5 +131,6 @@ class FormulaError(MetrionError):
     """A formula that does not parse or names something that is no input."""
 
 
-def _short(text: str, longest: int = 40) -> str:
+def shortened(text: str, longest: int = 40) -> str:
+    """What somebody wrote, cut off where a sentence would drown in it."""
     return text if len(text) <= longest else text[:longest] + "…"

@@ -6,15 +6,16 @@ A formula becomes a list of steps for a stack (postfix order), so that no nestin
 from __future__ import annotations
 
 import ast
+import math
 import re
-import sys
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
 from fractions import Fraction
 
+from metrion.core.bounds import DEEPEST_BRACKETS, LARGEST_EXPONENT, LONGEST_FORMULA
 from metrion.core.errors import FormulaError, UnitError
 from metrion.core.numbers import parse_exact
-from metrion.core.units import ANGLE, NONE, Dimension
+from metrion.core.units import ANGLE, NONE, Dimension, Number
 
 FUNCTIONS = ("sqrt", "sin", "cos", "tan", "asin", "acos", "atan")
 RESERVED = ("pi", *FUNCTIONS)
@@ -29,7 +30,10 @@ _OPERATORS: dict[type[ast.AST], str] = {
     ast.Mult: "*",
     ast.Div: "/",
 }
-_LARGEST_EXPONENT = 9
+_DECADES = 300
+_LARGEST = Fraction(10**_DECADES)
+_EXACT_BITS = 4096
+"""Beyond so many bits a part made of numbers is worked out as a float."""
 
 
 @dataclass(frozen=True)
@@ -142,18 +146,18 @@ def _operand(word: str | Fraction) -> Step:
 
 def _exponent(node: ast.expr) -> Fraction:
     try:
-        value = _constant_value(node)
-    except (ArithmeticError, RecursionError):
+        value = Fraction(_constant_value(node))
+    except (ArithmeticError, RecursionError, ValueError):
         raise FormulaError("an exponent of the formula has no value") from None
-    if (2 * value).denominator != 1 or abs(value) > _LARGEST_EXPONENT:
+    if (2 * value).denominator != 1 or abs(value) > LARGEST_EXPONENT:
         raise FormulaError(
-            f"exponents must be whole or half numbers from -{_LARGEST_EXPONENT} to "
-            f"{_LARGEST_EXPONENT}"
+            f"exponents must be whole or half numbers from -{LARGEST_EXPONENT} to "
+            f"{LARGEST_EXPONENT}"
         )
     return value
 
 
-def _constant_value(node: ast.expr) -> Fraction:
+def _constant_value(node: ast.expr) -> Number:
     match node:
         case ast.Name(id=word) if isinstance(number := _read(word), Fraction):
             return number
@@ -162,28 +166,101 @@ def _constant_value(node: ast.expr) -> Fraction:
         case ast.UnaryOp(op=ast.USub(), operand=operand):
             return -_constant_value(operand)
         case ast.BinOp(left=base, op=ast.Pow(), right=exponent):
-            power = _constant_value(base) ** _exponent(exponent)
-            if isinstance(power, complex):
-                raise ArithmeticError
-            return _bounded(Fraction(power))
-        case ast.BinOp(left=left, op=operator, right=right):
-            a, b = _constant_value(left), _constant_value(right)
-            match operator:
-                case ast.Add():
-                    return a + b
-                case ast.Sub():
-                    return a - b
-                case ast.Mult():
-                    return _bounded(a * b)
-                case ast.Div():
-                    return _bounded(a / b)
+            return _powered(_constant_value(base), _exponent(exponent))
+        case ast.BinOp(left=left, op=operator, right=right) if type(operator) in _OPERATORS:
+            sign = _OPERATORS[type(operator)]
+            return _calculated(sign, _constant_value(left), _constant_value(right))
     raise FormulaError("an exponent must be a constant number")
 
 
-def _bounded(value: Fraction) -> Fraction:
-    if abs(value) > sys.float_info.max:
+def check_bounds(formula: Formula) -> None:
+    """Refuse a formula that is too long or too deep, or holds too large or too small a number.
+
+    Parts made of numbers alone count as numbers. New formulas are checked; those that were kept
+    before there were bounds are worked out as far as a double goes.
+
+    Raises:
+        FormulaError: with what is allowed.
+    """
+    if len(formula.text) > LONGEST_FORMULA:
+        raise FormulaError(
+            f"the formula has {len(formula.text)} characters, but may have {LONGEST_FORMULA}"
+        )
+    depth = deepest = 0
+    for sign in formula.text:
+        depth += {"(": 1, ")": -1}.get(sign, 0)
+        deepest = max(deepest, depth)
+    if deepest > DEEPEST_BRACKETS:
+        raise FormulaError(
+            f"the formula has brackets {deepest} deep, but may have them {DEEPEST_BRACKETS} deep"
+        )
+    try:
+        _work_out_constants(formula.steps)
+    except OverflowError:
+        raise FormulaError(
+            f"a number of the formula, or a part made of numbers, is beyond 10^{_DECADES} "
+            f"or closer to nothing than 10^-{_DECADES}"
+        ) from None
+
+
+def _work_out_constants(steps: Iterable[Step]) -> None:
+    """Work out every part made of numbers alone; raises `OverflowError` for one out of bounds."""
+    stack: list[Number | None] = []
+    for step in steps:
+        operands = [stack.pop() for _ in range(_OPERANDS[step.kind])][::-1]
+        stack.append(_constant(step, operands))
+
+
+_OPERANDS = {"number": 0, "name": 0, "unary": 1, "power": 1, "call": 1, "binary": 2}
+
+
+def _constant(step: Step, operands: Sequence[Number | None]) -> Number | None:
+    """What a step makes of numbers; None where it has no value, or not numbers alone."""
+    if step.kind == "number":
+        return _bounded(step.value)
+    if step.kind in ("name", "call") or None in operands:
+        return None
+    numbers = [number for number in operands if number is not None]
+    try:
+        if step.kind == "unary":
+            return -numbers[0]
+        if step.kind == "power":
+            return _powered(numbers[0], step.value)
+        return _calculated(step.word, *numbers)
+    except (ZeroDivisionError, ValueError):
+        return None
+
+
+def _calculated(operator: str, a: Number, b: Number) -> Number:
+    if operator in "+-":
+        return _bounded(a + b if operator == "+" else a - b)
+    return _bounded(a * b if operator == "*" else a / b)
+
+
+def _powered(base: Number, exponent: Fraction) -> Number:
+    """A power of a constant: its size is judged before it grows."""
+    if base and abs(exponent * math.log10(_size(base))) > _DECADES + 1:
         raise OverflowError
-    return value
+    if exponent.denominator != 1:
+        # A root of less than nothing is a `ValueError`.
+        return _bounded(math.sqrt(base) ** exponent.numerator)
+    short = isinstance(base, float) or _bits(base) * abs(exponent) <= _EXACT_BITS
+    return _bounded((base if short else float(base)) ** exponent.numerator)
+
+
+def _bounded(value: Number) -> Number:
+    if value and not 1 / _LARGEST <= _size(value) <= _LARGEST:
+        raise OverflowError
+    long = isinstance(value, Fraction) and _bits(value) > _EXACT_BITS
+    return float(value) if long else value
+
+
+def _size(value: Number) -> Number:
+    return -value if value < 0 else value
+
+
+def _bits(value: Fraction) -> int:
+    return value.numerator.bit_length() + value.denominator.bit_length()
 
 
 def resolve(formula: Formula, dimensions: Mapping[str, Dimension]) -> tuple[Formula, Dimension]:

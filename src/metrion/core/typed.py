@@ -8,7 +8,8 @@ from enum import StrEnum
 from fractions import Fraction
 
 from metrion.core.angles import parse_angle
-from metrion.core.errors import DecimalDegrees, MetrionError, NoSuchLine, NotExact
+from metrion.core.bounds import check_length, check_number
+from metrion.core.errors import DecimalDegrees, MetrionError, NoSuchLine, NotExact, OutOfBounds
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.numbers import parse_exact, to_text
 from metrion.core.scales import Line, Look, VernierScale
@@ -17,7 +18,7 @@ from metrion.core.scales.numerals import Numerals
 _GLYPHS = {"½": "1/2", "¼": "1/4", "¾": "3/4"}
 _MIXED = re.compile(r"(-?)(?:([0-9]+) +)?([0-9]+/[0-9]+)|(-?)([0-9]*) *([½¼¾])")
 _OPEN = re.compile(r"(-?)(?:\.([0-9]+)|([0-9]+)\.)")
-_SEVERAL = re.compile(r"([0-9]+) *(?:-|–|\.\.) *([0-9]+)")
+_SEVERAL = re.compile(r"([0-9]{1,9}) *(?:-|–|\.\.) *([0-9]{1,9})")
 _DECIMAL_DEGREES = re.compile(r"(-?[0-9]+)[.,]([0-9]{1,2})[°′']?")
 _ANGLE = re.compile(r"(-?[0-9]+) *[°: ] *([0-9]{1,2}) *[′']?")
 
@@ -57,7 +58,15 @@ def typed_number(text: str) -> Fraction:
 
     Raises:
         NotExact: for anything else.
+        OutOfBounds: for one that is too long, too large or too small.
     """
+    check_length(text)
+    value = _number(text)
+    check_number(text, value)
+    return value
+
+
+def _number(text: str) -> Fraction:
     plain = text.strip().replace(",", ".").replace("−", "-")
     if match := _MIXED.fullmatch(plain):
         sign, whole, part = match.groups()[:3] if match[3] else match.groups()[3:]
@@ -81,7 +90,7 @@ def typed_exact(text: str) -> str:
     try:
         parse_exact(plain)
     except NotExact:
-        with suppress(NotExact):
+        with suppress(NotExact, OutOfBounds):
             return to_text(typed_number(plain))
     return plain
 
@@ -98,7 +107,9 @@ def typed_main(instrument: Instrument, text: str) -> Fraction:
         if decimal := _DECIMAL_DEGREES.fullmatch(plain):
             raise DecimalDegrees(plain, *decimal.groups())
         match = _ANGLE.fullmatch(plain)
+        check_length(plain)
         main = parse_angle(f"{match[1]}:{match[2]}" if match else f"{text.strip()}:00")
+        check_number(plain, main)
     else:
         main = typed_number(text)
     instrument.check_main(main)

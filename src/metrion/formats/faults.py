@@ -24,6 +24,18 @@ class Fault:
         return f"{self.pointer}: {self.message}"
 
 
+class Faults(list[Fault]):
+    """The faults found so far.
+
+    Attributes:
+        kept: whether what is read was kept before there were bounds, so that they do not hold.
+    """
+
+    def __init__(self, *, kept: bool = False) -> None:
+        super().__init__()
+        self.kept = kept
+
+
 class Refused(MetrionError):
     """A file that was refused whole, with all its faults."""
 

@@ -9,6 +9,8 @@ from typing import Any
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
+from metrion.core.bounds import check_id
+from metrion.core.errors import OutOfBounds
 from metrion.formats.archive import Filed, is_archive, read_archive
 from metrion.formats.faults import Fault, Refused
 from metrion.formats.logbook import parse_logbook
@@ -125,11 +127,20 @@ def take(session: Session, arrival: Arrival, decision: Decision) -> Sheet | None
     if arrival.document is None:
         raise Refused(arrival.faults)
     if decision is Decision.NEW:
-        free = arrival.key and session.get(Sheet, arrival.key) is None
+        free = _is_free(session, arrival.key)
         return take_in(session, arrival.document, arrival.key if free else None)
     if arrival.sheet is None:
         raise Stale(arrival.version, 0)
     return _replace(session, find_sheet(session, arrival.sheet), arrival.document)
+
+
+def _is_free(session: Session, key: str) -> bool:
+    """Whether a sheet may have the id that it had where it comes from."""
+    try:
+        check_id(key)
+    except OutOfBounds:
+        return False
+    return session.get(Sheet, key) is None
 
 
 def _replace(session: Session, sheet: Sheet, document: dict[str, Any]) -> Sheet:

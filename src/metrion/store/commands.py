@@ -10,6 +10,7 @@ from typing import Any
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
+from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_logbook
 from metrion.store.documents import sheet_document
 from metrion.store.errors import NothingToRedo, NothingToUndo
@@ -64,7 +65,7 @@ def carry_out(
         )
         for change in changes
     )
-    _apply(session, sheet, [(c.section, c.entry_id, c.after) for c in changes])
+    _apply(session, sheet, [(c.section, c.entry_id, c.after) for c in changes], changes)
 
 
 def undo(session: Session, sheet: Sheet) -> str:
@@ -111,7 +112,13 @@ def _kept(state: dict[str, Any] | None) -> Kept | None:
     return None if state is None else Kept(**state)
 
 
-def _apply(session: Session, sheet: Sheet, targets: Iterable[tuple[str, str, Kept | None]]) -> None:
+def _apply(
+    session: Session,
+    sheet: Sheet,
+    targets: Iterable[tuple[str, str, Kept | None]],
+    new: Sequence[Change] = (),
+) -> None:
+    """Bring entries to a state; what is ``new`` about it must keep to the bounds."""
     for section, entry_id, target in targets:
         row = session.get(SECTIONS[section], (sheet.id, entry_id))
         _bring_to(session, sheet, section, row, target)
@@ -119,7 +126,33 @@ def _apply(session: Session, sheet: Sheet, targets: Iterable[tuple[str, str, Kep
     sheet.version += 1
     sheet.changed_at = datetime.now(UTC)
     session.flush()
-    parse_logbook(sheet_document(session, sheet))
+    _check(sheet_document(session, sheet), new)
+
+
+def _check(document: dict[str, Any], new: Sequence[Change]) -> None:
+    """Refuse a sheet that is no whole logbook, or that new input brings out of bounds.
+
+    What was kept before there were bounds does not keep the rest from being changed.
+    """
+    try:
+        parse_logbook(document)
+    except Refused as refused:
+        parse_logbook(document, kept=True)
+        if beyond := [one for one in refused.faults if _is_new(one.pointer, document, new)]:
+            raise Refused(beyond) from None
+
+
+def _is_new(pointer: str, document: dict[str, Any], new: Sequence[Change]) -> bool:
+    """Whether what a pointer leads to was brought by one of the changes."""
+    section, index, *path = pointer.split("/")[1:]
+    record = document[section][int(index)]
+    if path[0] == "observations" and len(path) > 1:
+        record, path = record["observations"][int(path[1])], path[2:]
+    for change in new:
+        if change.after and change.after.record == record:
+            before = change.before.record if change.before else {}
+            return not path or before.get(path[0]) != record.get(path[0])
+    return False
 
 
 def _bring_to(

@@ -29,7 +29,9 @@ def _view(convention: Convention, record: dict[str, Any] | None = None) -> dict[
 def _listed() -> list[dict[str, Any]]:
     own = notebook().own_conventions()
     found = [_view(convention) for convention in BUILT_IN.values()]
-    return found + [_view(parse_own_convention(record), record) for record in own.values()]
+    return found + [
+        _view(parse_own_convention(record, kept=True), record) for record in own.values()
+    ]
 
 
 def _keep(record: dict[str, Any]) -> None:

@@ -96,7 +96,9 @@ class Notebook:
 
     def conventions(self) -> list[Convention]:
         """The conventions of one's own that the notebook keeps."""
-        return [parse_own_convention(record) for record in self.own_conventions().values()]
+        return [
+            parse_own_convention(record, kept=True) for record in self.own_conventions().values()
+        ]
 
     def own_conventions(self) -> dict[str, dict[str, Any]]:
         """Their records by id, as a logbook holds them."""
@@ -130,7 +132,7 @@ def _work_out(session: Session, sheet: Sheet) -> Worked:
         sheet.changed_at.isoformat(),
         sheet.extra,
         {section: entries(session, sheet, section) for section in SECTIONS},
-        reduce_logbook(parse_logbook(document)),
+        reduce_logbook(parse_logbook(document, kept=True)),
         undo,
         redo,
     )

@@ -42,7 +42,7 @@ def plan(body: dict[str, Any]) -> list[dict[str, Any]]:
 def _convention(key: str) -> Convention:
     own = notebook().own_conventions()
     if key in own:
-        return parse_own_convention(own[key])
+        return parse_own_convention(own[key], kept=True)
     if key not in BUILT_IN:
         abort(422, f"there is no convention {key}")
     return BUILT_IN[key]
@@ -52,7 +52,7 @@ def _tools() -> list[Instrument]:
     with notebook().store.reading() as session:
         records = [row.record for row in all_tools(session)]
     common = [{"id": one.id, "name": one.title, **one.record} for one in SHELF]
-    return [read_drawn_instrument(record) for record in records or common]
+    return [read_drawn_instrument(record, kept=True) for record in records or common]
 
 
 def _view(found: Plan) -> dict[str, Any]:

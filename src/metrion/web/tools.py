@@ -22,7 +22,10 @@ blueprint = Blueprint("tools", __name__, url_prefix="/api/tools")
 def _view(row: ToolRow) -> dict[str, Any]:
     entry = Kept(row.id, row.record, row.position, row.version)
     record = {name: value for name, value in row.record.items() if name != "id"}
-    return {**instrument_view(read_drawn_instrument(row.record), entry), "record": record}
+    return {
+        **instrument_view(read_drawn_instrument(row.record, kept=True), entry),
+        "record": record,
+    }
 
 
 def _given(body: dict[str, Any]) -> dict[str, Any]:

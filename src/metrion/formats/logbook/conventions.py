@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import re
+from fractions import Fraction
 
 from metrion.core.conventions import (
     BUILT_IN,
@@ -13,7 +14,6 @@ from metrion.core.conventions import (
     Family,
     Spread,
 )
-from metrion.core.numbers import parse_exact
 from metrion.formats.logbook.fields import Fields
 
 _COVERAGE = re.compile(r"([0-9]{1,300}(?:\.[0-9]{1,300})?)(%?)")
@@ -34,7 +34,7 @@ def parse_convention(fields: Fields) -> Convention | None:
     limits = family is Family.LIMIT
     spread = fields.choice("spread", Spread, required=True) if limits else Spread.NONE
     combine = fields.choice("combine", Combine, required=True) if limits else Combine.LARGER
-    unused = Coverage(parse_exact("1"))
+    unused = Coverage(Fraction(1))
     coverage = _coverage(fields) if family is Family.STANDARD else unused
     if (
         family is None or limit is None or zero_look is None or digits is None
@@ -62,9 +62,11 @@ def _coverage(fields: Fields) -> Coverage | None:
     text = fields.parsed("coverage", str, what, required=True)
     if text is None:
         return None
-    match = _COVERAGE.fullmatch(text)
-    if match:
-        number, percentage = parse_exact(match[1]), bool(match[2])
+    if match := _COVERAGE.fullmatch(text):
+        number = fields.parsed("coverage", lambda _: fields.read_number(match[1]), what)
+        if number is None:
+            return None
+        percentage = bool(match[2])
         if number > 0 and (number < 100 or not percentage):
             return Coverage(number, percentage)
     fields.fault("coverage", f"coverage must be {what}, above 0 (a percentage below 100)")

@@ -4,12 +4,18 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 
-from metrion.core.angles import parse_angle
+from metrion.core.bounds import check_unit
 from metrion.core.derived import Derived, TypedValue
 from metrion.core.errors import FormulaError, UnitError
-from metrion.core.formula import RESERVED, SYMBOL, Formula, parse_formula, resolve
+from metrion.core.formula import (
+    RESERVED,
+    SYMBOL,
+    Formula,
+    check_bounds,
+    parse_formula,
+    resolve,
+)
 from metrion.core.measurements import Measurement
-from metrion.core.numbers import parse_exact
 from metrion.core.units import Dimension, Number, Unit, parse_unit
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.known import Known, look_up
@@ -21,8 +27,11 @@ def parse_derived(fields: Fields, known: Known) -> Derived | None:
     """A derived quantity, or None with its faults noted."""
     name = fields.text("name")
     convention = known.convention(fields)
-    unit = fields.parsed("unit", parse_unit, "a unit like mm or g/cm**3", required=True)
+    unit = _unit(fields)
     formula = fields.parsed("formula", parse_formula, "a formula", required=True)
+    if formula and not fields.faults.kept:
+        sound = formula
+        formula = sound if fields.checked("formula", lambda: check_bounds(sound)) else None
     holder = fields.object("inputs")
     inputs = _inputs(holder, known) if holder else {}
     resolved = _resolved(fields, formula, inputs, unit) if formula and holder else None
@@ -31,6 +40,15 @@ def parse_derived(fields: Fields, known: Known) -> Derived | None:
     if convention is None or unit is None or resolved is None or not isinstance(key, str):
         return None
     return Derived(key, name or key, resolved, unit, convention, given)
+
+
+def _unit(fields: Fields) -> Unit | None:
+    def read(text: str) -> Unit:
+        if not fields.faults.kept:
+            check_unit(text)
+        return parse_unit(text)
+
+    return fields.parsed("unit", read, "a unit like mm or g/cm**3", required=True)
 
 
 def _inputs(holder: Fields, known: Known) -> dict[str, _Input | None]:
@@ -55,13 +73,13 @@ def _inputs(holder: Fields, known: Known) -> dict[str, _Input | None]:
 
 
 def _typed(fields: Fields) -> TypedValue | None:
-    unit = fields.parsed("unit", parse_unit, "a unit like mm or g/cm**3", required=True)
+    unit = _unit(fields)
     uncertainty = fields.not_negative("uncertainty", required=True)
 
     def parse(text: str) -> Number:
         if unit and unit.is_angle and ":" in text:
-            return parse_angle(text) / unit.factor
-        return parse_exact(text)
+            return fields.read_angle(text) / unit.factor
+        return fields.read_number(text)
 
     value = fields.parsed("value", parse, 'a number in quotes, like "12.35"', required=True)
     if unit is None or uncertainty is None or value is None:

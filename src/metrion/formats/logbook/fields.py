@@ -7,9 +7,11 @@ from enum import StrEnum
 from fractions import Fraction
 from typing import Any, TypeVar
 
+from metrion.core.angles import parse_angle
+from metrion.core.bounds import check_id, check_length, check_number
 from metrion.core.errors import MetrionError
 from metrion.core.numbers import parse_exact
-from metrion.formats.faults import Fault, child
+from metrion.formats.faults import Fault, Faults, child
 
 _Enum = TypeVar("_Enum", bound=StrEnum)
 _Value = TypeVar("_Value")
@@ -24,7 +26,7 @@ class Fields:
 
     __slots__ = ("faults", "pointer", "record")
 
-    def __init__(self, record: dict[str, Any], pointer: str, faults: list[Fault]) -> None:
+    def __init__(self, record: dict[str, Any], pointer: str, faults: Faults) -> None:
         self.record = record
         self.pointer = pointer
         self.faults = faults
@@ -66,13 +68,32 @@ class Fields:
         value: int | None = self._given(name, int, "a whole number, not quoted", required)
         return value
 
-    def count(self, name: str, *, required: bool = False) -> int | None:
-        """A JSON integer of 1 or more."""
+    def count(self, name: str, most: int, *, required: bool = False) -> int | None:
+        """A JSON integer of 1 or more, and of ``most`` or less."""
         value = self.integer(name, required=required)
         if value is not None and value < 1:
             self.fault(name, f"{name} is {value}, but must be 1 or more")
             return None
+        if value is not None and value > most and not self.faults.kept:
+            self.fault(name, f"{name} is {_shown(value)}, but must be at most {most}")
+            return None
         return value
+
+    def id(self) -> str | None:
+        """The required id of an entry."""
+        key = self.text("id", required=True)
+        if key is not None and not self.faults.kept:
+            self.checked("id", lambda: check_id(key))
+        return key
+
+    def checked(self, name: str, check: Callable[[], None]) -> bool:
+        """Whether a check of the core passes; its error is noted as the fault."""
+        try:
+            check()
+        except MetrionError as error:
+            self.fault(name, str(error))
+            return False
+        return True
 
     def objects(self, name: str, *, required: bool = False) -> Iterator[Fields]:
         """The objects of a list; members that are none are noted and left out."""
@@ -128,7 +149,24 @@ class Fields:
 
     def exact(self, name: str, *, required: bool = False) -> Fraction | None:
         """An exact number, written as a text."""
-        return self.parsed(name, parse_exact, 'a number in quotes, like "12.35"', required=required)
+        what = 'a number in quotes, like "12.35"'
+        return self.parsed(name, self.read_number, what, required=required)
+
+    def read_number(self, text: str) -> Fraction:
+        """The number a text says. Raises `MetrionError` if it is none, or out of bounds."""
+        return self._read(text, parse_exact)
+
+    def read_angle(self, text: str) -> Fraction:
+        """The angle a text says, in arc minutes. Raises `MetrionError` as `read_number` does."""
+        return self._read(text, parse_angle)
+
+    def _read(self, text: str, parse: Callable[[str], Fraction]) -> Fraction:
+        if self.faults.kept:
+            return parse(text)
+        check_length(text)
+        value = parse(text)
+        check_number(text, value)
+        return value
 
     def positive(self, name: str, *, required: bool = False) -> Fraction | None:
         """An exact number above 0."""

@@ -5,9 +5,9 @@ from __future__ import annotations
 from enum import StrEnum
 from fractions import Fraction
 
-from metrion.core.errors import NotExact, UnreadableSleeve, UselessScale
+from metrion.core.bounds import MOST_FINE_DIVISIONS, MOST_SPAN
+from metrion.core.errors import NotExact, OutOfBounds, UnreadableSleeve, UselessScale
 from metrion.core.instruments import Instrument, Kind
-from metrion.core.numbers import parse_exact
 from metrion.core.scales import Numbering, Scale, ScrewScale, VernierScale
 from metrion.formats.logbook.fields import Fields
 
@@ -32,7 +32,7 @@ def parse_instrument(fields: Fields, *, drawn: bool = False) -> Instrument | Non
     kind = fields.choice("kind", Kind, required=True)
     limit = fields.not_negative("maker_limit")
     if kind is None:
-        fields.count("fine_divisions", required=True)
+        fields.count("fine_divisions", MOST_FINE_DIVISIONS, required=True)
         fields.positive("main_division", required=True)
         return None
     units = _AngleUnit if kind is Kind.ANGULAR else _LengthUnit
@@ -47,8 +47,8 @@ def parse_instrument(fields: Fields, *, drawn: bool = False) -> Instrument | Non
 
 def _vernier(fields: Fields, drawn: bool) -> Scale | None:
     division = fields.positive("main_division", required=True)
-    lines = fields.count("fine_divisions", required=True)
-    span = fields.count("span", required=True)
+    lines = fields.count("fine_divisions", MOST_FINE_DIVISIONS, required=True)
+    span = fields.count("span", MOST_SPAN, required=True)
     numbering = fields.choice("numbering", Numbering) or Numbering.WITH
     if lines is None or span is None:
         return None
@@ -65,7 +65,7 @@ def _vernier(fields: Fields, drawn: bool) -> Scale | None:
 
 def _screw(fields: Fields) -> Scale | None:
     pitch = fields.positive("pitch", required=True)
-    lines = fields.count("fine_divisions", required=True)
+    lines = fields.count("fine_divisions", MOST_FINE_DIVISIONS, required=True)
     division = fields.positive("main_division", required=True)
     if pitch is None or division is None:
         return None
@@ -83,9 +83,12 @@ def _range(fields: Fields) -> tuple[Fraction, Fraction] | None:
     given = fields.record["range"]
     try:
         if isinstance(given, list) and len(given) == 2 and all(isinstance(n, str) for n in given):
-            low, high = map(parse_exact, given)
+            low, high = map(fields.read_number, given)
             if low < high:
                 return low, high
+    except OutOfBounds as error:
+        fields.fault("range", str(error))
+        return None
     except NotExact:
         pass
     fields.fault("range", 'range must be two numbers, the lower first, like ["0", "150"]')

@@ -6,10 +6,8 @@ import re
 from fractions import Fraction
 from typing import Any
 
-from metrion.core.angles import parse_angle
 from metrion.core.errors import ScaleError
 from metrion.core.instruments import Instrument, Kind
-from metrion.core.numbers import parse_exact
 from metrion.core.scales import Line, Look
 from metrion.formats.logbook.fields import Fields
 
@@ -43,7 +41,7 @@ def _main(fields: Fields, instrument: Instrument | None) -> Fraction | None:
         return None
     if instrument.kind is Kind.ANGULAR:
         what = 'an angle in quotes, like "214:30"'
-        main = fields.parsed("main", parse_angle, what, required=True)
+        main = fields.parsed("main", fields.read_angle, what, required=True)
     else:
         main = fields.exact("main", required=True)
     try:
@@ -76,4 +74,4 @@ def _estimate(fields: Fields, given: Any) -> Fraction | None:
     if not _DECIMAL.fullmatch(given):
         fields.fault("fine", 'fine must be a whole line like 26, or an estimate like "26.4"')
         return None
-    return parse_exact(given)
+    return fields.parsed("fine", fields.read_number, "an estimate")

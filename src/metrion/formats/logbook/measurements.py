@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from metrion.core.bounds import MOST_ALIKE
 from metrion.core.conventions import Convention
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.measurements import Measurement
@@ -22,7 +23,7 @@ def parse_measurement(fields: Fields, known: Known) -> Measurement | None:
     instrument = known.instrument(fields)
     convention = known.convention(fields)
     checks = _checks(fields, known, instrument)
-    items = fields.count("items")
+    items = fields.count("items", MOST_ALIKE)
     angular = instrument is not None and instrument.kind is Kind.ANGULAR
     arc = fields.choice("arc", Arc) if angular else None
     observations = [
@@ -135,4 +136,4 @@ def _divide_by(fields: Fields, sort: Sort | None) -> int:
     if "divide_by" in fields and sort is Sort.SINGLE:
         fields.fault("divide_by", "divide_by goes with pairs only; a stack has items")
         return 1
-    return fields.count("divide_by") or 1
+    return fields.count("divide_by", MOST_ALIKE) or 1

@@ -8,7 +8,7 @@ from typing import Any, TypeVar
 from metrion.core.conventions import Convention
 from metrion.core.instruments import Instrument
 from metrion.core.logbook import Logbook
-from metrion.formats.faults import Fault, Refused
+from metrion.formats.faults import Fault, Faults, Refused
 from metrion.formats.logbook.conventions import parse_convention
 from metrion.formats.logbook.derived import parse_derived
 from metrion.formats.logbook.fields import Fields
@@ -30,15 +30,18 @@ def read_logbook(content: bytes) -> Logbook:
     return parse_logbook(read_json(content))
 
 
-def parse_logbook(document: Any) -> Logbook:
+def parse_logbook(document: Any, *, kept: bool = False) -> Logbook:
     """Check a parsed document and build its logbook.
+
+    Args:
+        kept: whether it was kept here, perhaps before there were bounds, so that they do not hold.
 
     Raises:
         Refused: with every fault of the document.
     """
     if not isinstance(document, dict):
         raise Refused([Fault("", "a logbook is a JSON object, and this is none")])
-    faults: list[Fault] = []
+    faults = Faults(kept=kept)
     fields = Fields(document, "", faults)
     _check_head(fields)
     known = Known()
@@ -57,28 +60,34 @@ def parse_logbook(document: Any) -> Logbook:
     return Logbook(title or "", instruments, checks, conventions, measurements, derived)
 
 
-def read_drawn_instrument(record: dict[str, Any]) -> Instrument:
+def read_drawn_instrument(record: dict[str, Any], *, kept: bool = False) -> Instrument:
     """An instrument that is only to be drawn and talked about, even if it is of no use.
+
+    Args:
+        kept: as for `parse_logbook`.
 
     Raises:
         Refused: with the faults of its description.
     """
-    faults: list[Fault] = []
+    faults = Faults(kept=kept)
     instrument = parse_instrument(Fields(record, "", faults), drawn=True)
     if faults or instrument is None:
         raise Refused(faults)
     return instrument
 
 
-def parse_own_convention(record: dict[str, Any]) -> Convention:
+def parse_own_convention(record: dict[str, Any], *, kept: bool = False) -> Convention:
     """A convention of one's own by itself.
+
+    Args:
+        kept: as for `parse_logbook`.
 
     Raises:
         Refused: with the faults of its description.
     """
-    faults: list[Fault] = []
+    faults = Faults(kept=kept)
     fields = Fields(record, "", faults)
-    fields.text("id", required=True)
+    fields.id()
     convention = parse_convention(fields)
     if faults or convention is None:
         raise Refused(faults)
@@ -104,7 +113,7 @@ def _section(
     """Parse a list of things with ids; note each under its id, also one with faults (as None)."""
     found = []
     for item in fields.objects(name, required=required):
-        key = item.text("id", required=True)
+        key = item.id()
         value = parse(item)
         if key is not None and key in known:
             item.fault("id", f'the id "{key}" is used twice; every id stands once in its list')

@@ -5,10 +5,19 @@ from __future__ import annotations
 from collections.abc import Callable
 from typing import Any
 
-from marshmallow import Schema, fields, validate
+from marshmallow import Schema, ValidationError, fields, validate
+
+from metrion.core.bounds import check_id
+from metrion.core.errors import OutOfBounds
 
 NAME = validate.Length(min=1, max=200)
-ID = validate.Length(min=1, max=200)
+
+
+def ID(key: str) -> None:  # noqa: N802 - a validator like NAME
+    try:
+        check_id(key)
+    except OutOfBounds as error:
+        raise ValidationError(str(error)) from None
 
 
 def string(**more: Any) -> fields.String:

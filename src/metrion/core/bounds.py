@@ -1,0 +1,87 @@
+"""How large what is taken in may be, so that nothing that arrives can exhaust a machine.
+
+The bounds hold for new input. What was kept before they were set stays readable.
+"""
+
+from __future__ import annotations
+
+import re
+import unicodedata
+from fractions import Fraction
+
+from metrion.core.errors import OutOfBounds, shortened
+
+MOST_FINE_DIVISIONS = 1_000
+MOST_SPAN = 2_000
+MOST_ALIKE = 1_000_000
+"""Items in a stack, and what a pair is divided by."""
+
+LARGEST_EXPONENT = 9
+"""Of a unit, and of a power in a formula; the least is its opposite."""
+
+LONGEST_FORMULA = 500
+DEEPEST_BRACKETS = 32
+
+_LONGEST_NUMBER = 40
+_LONGEST_PART = 12
+_TOO_LARGE = 10**12
+_LEAST = Fraction(1, 10**12)
+_LONGEST_ID = 64
+_NOT_IN_AN_ID = set("/\\?#%")
+_POWER = re.compile(r"\*\*-?([0-9]+)")
+
+
+def check_number(text: str, value: Fraction) -> None:
+    """Refuse a number that is written too long, or is too large or too small.
+
+    Args:
+        text: as it was written; an angle too.
+        value: what it says; an angle in arc minutes.
+
+    Raises:
+        OutOfBounds: with what is allowed.
+    """
+    check_length(text)
+    if "/" in text and any(len(part.lstrip("-")) > _LONGEST_PART for part in text.split("/")):
+        raise OutOfBounds(
+            f"{shortened(text)} has parts of more digits than the {_LONGEST_PART} that each part "
+            "of a fraction may have"
+        )
+    if abs(value) >= _TOO_LARGE:
+        raise OutOfBounds(f"{shortened(text)} is too large; a number here is below 10^12")
+    if 0 < abs(value) < _LEAST:
+        raise OutOfBounds(
+            f"{shortened(text)} is too small; a number here is 0, or at least 10^-12 in size"
+        )
+
+
+def check_length(text: str) -> None:
+    """Refuse the text of a number that is too long to be one. Raises `OutOfBounds`."""
+    if len(text) > _LONGEST_NUMBER:
+        raise OutOfBounds(
+            f"{shortened(text)} has {len(text)} characters, but a number has at most "
+            f"{_LONGEST_NUMBER}"
+        )
+
+
+def check_id(key: str) -> None:
+    """Refuse an id that could not stand in an address. Raises `OutOfBounds`."""
+    if not 1 <= len(key) <= _LONGEST_ID:
+        raise OutOfBounds(f"an id has 1 to {_LONGEST_ID} characters, and this one {len(key)}")
+    if key in (".", "..") or any(map(_barred, key)):
+        raise OutOfBounds(
+            f'"{key}" cannot be an id: no blanks, no control characters, none of / \\ ? # %, '
+            "and not . or .. alone"
+        )
+
+
+def _barred(sign: str) -> bool:
+    return sign in _NOT_IN_AN_ID or sign.isspace() or unicodedata.category(sign) == "Cc"
+
+
+def check_unit(text: str) -> None:
+    """Refuse a unit with too large a power. Raises `OutOfBounds`."""
+    if any(int(power) > LARGEST_EXPONENT for power in _POWER.findall(text)):
+        raise OutOfBounds(
+            f"the powers of a unit run from -{LARGEST_EXPONENT} to {LARGEST_EXPONENT}"
+        )

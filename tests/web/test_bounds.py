@@ -1,0 +1,133 @@
+"""Bounds at the real door: what is too large is refused at once, what was kept stays in use."""
+
+import json
+import urllib.error
+import urllib.request
+from collections.abc import Iterator
+from pathlib import Path
+from typing import Any
+
+import pytest
+
+from metrion.store import Store
+from metrion.store.records import new_row
+from metrion.store.sheets import add_sheet, entries_of
+from tests.formats.test_faults import changed
+from tests.server import running
+
+NINE_NINTHS = "(" * 9 + "1/9" + ")**9" * 9
+NINES = "9" * 30
+
+
+def kept_beyond(folder: Path) -> None:
+    """A sheet as it was kept before there were bounds."""
+    document = changed(("/instruments/0/maker_limit", NINES), ("/zero_checks/0/id", "a/b"))
+    document["measurements"][0]["zero"] = ["a/b"]
+    store = Store(folder)
+    with store.writing() as session:
+        sheet = add_sheet(session, "From before", "before")
+        for section, entry in entries_of(document):
+            session.add(new_row(section, sheet.id, entry))
+    store.close()
+
+
+@pytest.fixture(scope="module")
+def server(tmp_path_factory: pytest.TempPathFactory) -> Iterator[str]:
+    folder = tmp_path_factory.mktemp("bounded")
+    kept_beyond(folder)
+    with running(folder, "serve") as address:
+        yield address
+
+
+def asked(
+    server: str, path: str, body: Any = None, method: str | None = None, version: int = 0
+) -> tuple[int, Any]:
+    headers = {"Content-Type": "application/json", "If-Match": f'"{version}"'}
+    given = None if body is None else json.dumps(body).encode()
+    request = urllib.request.Request(f"{server}/api{path}", given, headers, method=method)
+    try:
+        with urllib.request.urlopen(request, timeout=20) as answer:
+            return answer.status, json.load(answer)
+    except urllib.error.HTTPError as error:
+        with error:
+            return error.code, json.load(error)
+
+
+def wall(formula: str, **more: Any) -> dict[str, Any]:
+    inputs = {"D": "m1"}
+    more = {"unit": "mm", "convention": "standard", **more}
+    return {"name": "Wall", "formula": formula, "inputs": inputs, **more}
+
+
+CALIPER = {
+    "kind": "vernier", "name": "C", "unit": "mm", "main_division": "1", "fine_divisions": 20,
+    "span": 39,
+}  # fmt: skip
+
+
+@pytest.mark.parametrize(
+    ("path", "body", "pointer"),
+    [
+        ("/derived", wall(f"D*{NINE_NINTHS}"), "formula"),
+        ("/derived", wall(f"D**{NINE_NINTHS}"), "formula"),
+        ("/derived", wall("D" + " + D" * 200), "formula"),
+        ("/derived", wall("D", unit="mm**10"), "unit"),
+        ("/derived", wall("D", id="a/b"), "id"),
+        ("/instruments", {**CALIPER, "fine_divisions": 10**7, "span": 9}, "fine_divisions"),
+        ("/instruments", {**CALIPER, "maker_limit": "9" * 400}, "maker_limit"),
+        ("/instruments", {**CALIPER, "id": ".."}, "id"),
+        ("/readings", {"quantity": "m1", "main": "9" * 41, "fine": 3}, "main"),
+        ("/readings", {"quantity": "m1", "main": "6", "fine": 3, "id": "x y"}, "id"),
+    ],
+)
+def test_what_is_too_large_is_refused_at_its_place(
+    server: str, path: str, body: dict[str, Any], pointer: str
+) -> None:
+    status, answer = asked(server, f"/sheets/before{path}", body)
+    assert status == 422
+    assert [fault["pointer"].rpartition("/")[2] for fault in answer["faults"]] == [pointer]
+
+
+@pytest.mark.parametrize(
+    ("path", "body"),
+    [
+        ("/instruments/describe", {**CALIPER, "fine_divisions": 10**7, "span": 3}),
+        ("/instruments/describe", {**CALIPER, "main_division": "9" * 400}),
+        ("/tools", {**CALIPER, "span": 2_001}),
+        ("/tools", {**CALIPER, "id": "a b"}),
+        ("/sheets", {"title": "x", "id": ".."}),
+        ("/planner", {"size": "9" * 400, "unit": "mm", "percent": "1", "scatter": "",
+                      "convention": "standard"}),
+        ("/planner", {"size": "1", "unit": "mm", "percent": "0.0000000000001", "scatter": "",
+                      "convention": "standard"}),
+    ],
+)  # fmt: skip
+def test_what_is_only_tried_keeps_to_the_bounds_too(
+    server: str, path: str, body: dict[str, Any]
+) -> None:
+    status, answer = asked(server, path, body)
+    assert (status, bool(answer["message"])) == (422, True)
+
+
+def test_a_figure_at_the_desk_is_too_long_in_words(server: str) -> None:
+    look = {"seq": 1, "instrument": "cal", "main": "9" * 400, "fine": "9" * 400}
+    status, answer = asked(server, "/sheets/before/look", look)
+    assert status == 200
+    assert "has 400 characters" in answer["main"]["fault"]
+    assert "has 400 characters" in answer["fine"]["fault"]
+
+
+def test_a_sheet_kept_beyond_the_bounds_goes_on_being_used(server: str) -> None:
+    status, sheet = asked(server, "/sheets/before")
+    assert (status, sheet["title"]) == (200, "From before")
+    status, exported = asked(server, "/sheets/before/logbook")
+    assert exported["instruments"][0]["maker_limit"] == NINES
+    status, _ = asked(server, "/sheets/before/readings", {"quantity": "m1", "main": "6", "fine": 3})
+    assert status == 201
+    status, _ = asked(server, "/sheets/before/undo", {})
+    assert status == 200
+    tool = "/sheets/before/instruments/cal"
+    status, renamed = asked(server, tool, {"name": "Renamed"}, "PATCH", version=1)
+    assert (status, renamed["instruments"][0]["name"]) == (200, "Renamed")
+    status, answer = asked(server, tool, {"maker_limit": f"1{NINES}"}, "PATCH", version=2)
+    assert (status, answer["faults"][0]["pointer"]) == (422, "/instruments/0/maker_limit")
