@@ -1,10 +1,14 @@
 """A real Metrion server as a process of its own."""
 
+import json
 import os
 import re
 import subprocess
 import sys
+import urllib.error
+import urllib.request
 from pathlib import Path
+from typing import Any
 
 COMMAND = [sys.executable, "-c", "from metrion.cli import main; main()"]
 
@@ -38,3 +42,20 @@ class running:  # noqa: N801 - reads as a phrase
         self.process.wait()
         assert self.process.stdout is not None
         self.process.stdout.close()
+
+
+def asked(
+    server: str, path: str, body: Any = None, method: str | None = None, version: int = 0
+) -> tuple[int, Any]:
+    """Status and answer of a request to the API; the answer as bytes where it is no JSON."""
+    headers = {"Content-Type": "application/json", "If-Match": f'"{version}"'}
+    given = None if body is None else json.dumps(body).encode()
+    request = urllib.request.Request(f"{server}/api{path}", given, headers, method=method)
+    try:
+        with urllib.request.urlopen(request, timeout=60) as answer:
+            found = answer.read()
+            as_json = answer.headers.get_content_type() == "application/json"
+            return answer.status, json.loads(found) if found and as_json else found
+    except urllib.error.HTTPError as error:
+        with error:
+            return error.code, json.load(error)

@@ -1,19 +1,14 @@
 """Bounds at the real door: what is too large is refused at once, what was kept stays in use."""
 
-import json
-import urllib.error
-import urllib.request
 from collections.abc import Iterator
 from pathlib import Path
 from typing import Any
 
 import pytest
 
-from metrion.store import Store
-from metrion.store.records import new_row
-from metrion.store.sheets import add_sheet, entries_of
 from tests.formats.test_faults import changed
-from tests.server import running
+from tests.server import asked, running
+from tests.store.unchecked import keep_unchecked
 
 NINE_NINTHS = "(" * 9 + "1/9" + ")**9" * 9
 NINES = "9" * 30
@@ -23,12 +18,7 @@ def kept_beyond(folder: Path) -> None:
     """A sheet as it was kept before there were bounds."""
     document = changed(("/instruments/0/maker_limit", NINES), ("/zero_checks/0/id", "a/b"))
     document["measurements"][0]["zero"] = ["a/b"]
-    store = Store(folder)
-    with store.writing() as session:
-        sheet = add_sheet(session, "From before", "before")
-        for section, entry in entries_of(document):
-            session.add(new_row(section, sheet.id, entry))
-    store.close()
+    keep_unchecked(folder, "before", document)
 
 
 @pytest.fixture(scope="module")
@@ -37,20 +27,6 @@ def server(tmp_path_factory: pytest.TempPathFactory) -> Iterator[str]:
     kept_beyond(folder)
     with running(folder, "serve") as address:
         yield address
-
-
-def asked(
-    server: str, path: str, body: Any = None, method: str | None = None, version: int = 0
-) -> tuple[int, Any]:
-    headers = {"Content-Type": "application/json", "If-Match": f'"{version}"'}
-    given = None if body is None else json.dumps(body).encode()
-    request = urllib.request.Request(f"{server}/api{path}", given, headers, method=method)
-    try:
-        with urllib.request.urlopen(request, timeout=20) as answer:
-            return answer.status, json.load(answer)
-    except urllib.error.HTTPError as error:
-        with error:
-            return error.code, json.load(error)
 
 
 def wall(formula: str, **more: Any) -> dict[str, Any]:
@@ -119,7 +95,7 @@ def test_a_figure_at_the_desk_is_too_long_in_words(server: str) -> None:
 
 def test_a_sheet_kept_beyond_the_bounds_goes_on_being_used(server: str) -> None:
     status, sheet = asked(server, "/sheets/before")
-    assert (status, sheet["title"]) == (200, "From before")
+    assert (status, sheet["title"]) == (200, "Two-line kite")
     status, exported = asked(server, "/sheets/before/logbook")
     assert exported["instruments"][0]["maker_limit"] == NINES
     status, _ = asked(server, "/sheets/before/readings", {"quantity": "m1", "main": "6", "fine": 3})

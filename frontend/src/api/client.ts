@@ -74,11 +74,26 @@ export async function body<T>(call: Promise<Outcome<T>>): Promise<T> {
   try {
     outcome = await call;
   } catch {
-    throw new ApiError("Metrion does not answer; nothing typed is lost.", [], 0);
+    throw away();
   }
   if (!outcome.response.ok) throw asError(outcome.error, outcome.response.status);
   return outcome.data as T;
 }
+
+/** What the server makes at an address, and the name it gives it; or an `ApiError`. */
+export async function fetched(address: string): Promise<{ name: string; content: Blob }> {
+  let response: Response;
+  try {
+    response = await globalThis.fetch(address);
+  } catch {
+    throw away();
+  }
+  if (!response.ok) throw asError(await response.json().catch(() => null), response.status);
+  const name = /filename="([^"]+)"/.exec(response.headers.get("Content-Disposition") ?? "");
+  return { name: name?.[1] ?? "", content: await response.blob() };
+}
+
+const away = () => new ApiError("Metrion does not answer; nothing typed is lost.", [], 0);
 
 /** The `ApiError` for what a server sent instead of an answer. */
 export function asError(sent: unknown, status: number): ApiError {

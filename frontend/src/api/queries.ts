@@ -147,9 +147,13 @@ export function useAmendSheet(id: string) {
 }
 
 export function useRestore() {
-  return useSheetChange((id: string) =>
-    body(client.POST("/api/sheets/{key}/restore", { params: { path: { key: id } } })),
-  );
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: (id: string) =>
+      body(client.POST("/api/sheets/{key}/restore", { params: { path: { key: id } } })),
+    // A damaged sheet comes back too, though there is nothing of it to show.
+    onSettled: () => queries.invalidateQueries({ queryKey: SHEETS }),
+  });
 }
 
 export function useTrash() {

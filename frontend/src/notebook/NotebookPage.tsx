@@ -1,9 +1,11 @@
-import { App, Button, Input, Skeleton } from "antd";
+import { Button, Input, Skeleton } from "antd";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 
-import { useNewSheet, useRestore, useSheets, useTrash, type SheetSummary } from "../api";
+import { useNewSheet, useRestore, useSheets, type SheetSummary } from "../api";
 import { useShow } from "../app/settings";
+import { TrashButton } from "../sheet/TrashButton";
+import { Download } from "../transfer/Download";
 import { LoadFile } from "../transfer/LoadFile";
 import "./notebook.css";
 
@@ -30,12 +32,8 @@ export function NotebookPage() {
             onChange={(event) => setWanted(event.target.value)}
           />
           <LoadFile />
-          <Button href="/api/archive" download>
-            Save all
-          </Button>
-          <Button href="/api/notebook.pdf" download>
-            All as PDF
-          </Button>
+          <Download from="/api/archive">Save all</Download>
+          <Download from="/api/notebook.pdf">All as PDF</Download>
           <Button type="primary" onClick={begin} loading={create.isPending}>
             New sheet
           </Button>
@@ -71,41 +69,25 @@ function speaksOf(sheet: SheetSummary, wanted: string): boolean {
 
 function SheetCard({ sheet }: { sheet: SheetSummary }) {
   const show = useShow();
-  const trash = useTrash();
-  const restore = useRestore();
-  const { message } = App.useApp();
-  function discard() {
-    trash.mutate(sheet.id, {
-      onSuccess: () => {
-        const key = `trash ${sheet.id}`;
-        const undo = () => restore.mutate(sheet.id, { onSettled: () => message.destroy(key) });
-        void message.open({
-          key,
-          duration: 8,
-          content: (
-            <>
-              “{sheet.title}” is in the trash.{" "}
-              <Button type="link" onClick={undo}>
-                Undo
-              </Button>
-            </>
-          ),
-        });
-      },
-      onError: (problem) => void message.error(problem.message),
-    });
-  }
   return (
     <li className="card sheet-card">
       <div className="sheet-card-head">
         <h2>
           <Link to={`/sheets/${sheet.id}`}>{sheet.title || "Untitled sheet"}</Link>
         </h2>
-        <span className="quiet">{sheet.instruments.join(", ") || "no tool yet"}</span>
-        <Button type="text" className="discard" onClick={discard}>
-          Trash
-        </Button>
+        <span className="quiet">
+          {sheet.instruments.join(", ") || (sheet.damage ? "" : "no tool yet")}
+        </span>
+        {sheet.damage && (
+          <Download from={`/api/sheets/${sheet.id}/logbook`}>Save as a file</Download>
+        )}
+        <TrashButton id={sheet.id} title={sheet.title} />
       </div>
+      {sheet.damage && (
+        <p role="alert" className="sheet-damage">
+          Damaged, and not worked out: {sheet.damage}. What was recorded is kept as it is.
+        </p>
+      )}
       {sheet.results.map((result) => (
         <Link
           key={result.id}
@@ -124,7 +106,9 @@ function SheetCard({ sheet }: { sheet: SheetSummary }) {
           </span>
         </Link>
       ))}
-      {sheet.results.length === 0 && <p className="quiet sheet-bare">Nothing measured yet.</p>}
+      {sheet.results.length === 0 && !sheet.damage && (
+        <p className="quiet sheet-bare">Nothing measured yet.</p>
+      )}
     </li>
   );
 }

@@ -7,6 +7,7 @@ import { useShow } from "../app/settings";
 import { ClosedScales } from "../instruments/ClosedScales";
 import { InstrumentDialog } from "../instruments/InstrumentDialog";
 import { Working } from "../results/Working";
+import { Download } from "../transfer/Download";
 import { ZeroDialog } from "../zero/ZeroDialog";
 import { DerivedSection } from "../derived/DerivedSection";
 import { QuantityDialog } from "./QuantityDialog";
@@ -41,9 +42,7 @@ function SheetView({ sheet }: { sheet: Sheet }) {
         <div className="page-acts">
           <UndoButtons sheet={sheet} />
           <Button onClick={() => void navigate(`/sheets/${sheet.id}/report`)}>Report</Button>
-          <Button href={`/api/sheets/${sheet.id}/logbook`} download>
-            Save as a file
-          </Button>
+          <Download from={`/api/sheets/${sheet.id}/logbook`}>Save as a file</Download>
           <Button type="primary" onClick={() => setAdding(true)}>
             New quantity
           </Button>

@@ -2,6 +2,7 @@
 
 from metrion.store.database import Store
 from metrion.store.errors import (
+    Damaged,
     NotHere,
     NothingToRedo,
     NothingToUndo,
@@ -11,6 +12,7 @@ from metrion.store.errors import (
 )
 
 __all__ = [
+    "Damaged",
     "NotHere",
     "NothingToRedo",
     "NothingToUndo",

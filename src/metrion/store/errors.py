@@ -5,6 +5,7 @@ MetrionError
     ├── NotHere         no such sheet, or no such entry in it
     ├── TakenId         a new entry under an id that is in use
     ├── Stale           a change to something that has been changed meanwhile
+    ├── Damaged         a sheet that cannot be worked out or shown
     ├── NothingToUndo
     └── NothingToRedo
 """
@@ -46,6 +47,14 @@ class Stale(StoreError):
             "this has been changed elsewhere since you opened it; look at it again, "
             "then repeat your change"
         )
+
+
+class Damaged(StoreError):
+    """A sheet that cannot be worked out or shown; it can be saved as it is, and thrown away."""
+
+    def __init__(self, reason: str) -> None:
+        self.reason = reason
+        super().__init__(f"this sheet is damaged and cannot be worked out: {reason}")
 
 
 class NothingToUndo(StoreError):

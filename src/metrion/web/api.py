@@ -11,10 +11,11 @@ from werkzeug.exceptions import HTTPException, MethodNotAllowed
 
 from metrion.core.errors import MetrionError
 from metrion.formats.faults import Fault, Refused
-from metrion.store import NotHere, NothingToRedo, NothingToUndo, Stale, TakenId
+from metrion.store import Damaged, NotHere, NothingToRedo, NothingToUndo, Stale, TakenId
 
 _STATUS: dict[type[MetrionError], int] = {
     NotHere: 404,
+    Damaged: 409,
     TakenId: 409,
     NothingToUndo: 409,
     NothingToRedo: 409,

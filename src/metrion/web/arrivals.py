@@ -11,15 +11,20 @@ from typing import Any
 
 from flask import Response, request
 from flask_smorest import Blueprint
+from sqlalchemy.orm import Session
 
 from metrion.formats.archive import Filed, write_archive
 from metrion.formats.faults import Refused
+from metrion.report.blocks import Report, Section, words
 from metrion.report.build import build_report
-from metrion.report.render import pdf_of_many
+from metrion.report.render import pdf_file, pdf_of_many
 from metrion.report.render.pdf import Paper
+from metrion.store import Damaged
 from metrion.store.arrivals import Arrival, Decision, arrival, take, unpacked
 from metrion.store.documents import filed, sheet_document
+from metrion.store.models import Sheet
 from metrion.store.sheets import all_sheets
+from metrion.web.damage import contained
 from metrion.web.notebook import notebook
 from metrion.web.progress import Done, Work, with_progress
 from metrion.web.schemas import (
@@ -103,18 +108,46 @@ def _taking(files: list[Filed], decisions: list[Decision]) -> Work:
 @blueprint.response(200, content_type="application/pdf")
 def notebook_report(wanted: dict[str, Any]) -> Response:
     """The reports of all sheets in one PDF, by title."""
+    paper = Paper(wanted["paper"])
     with notebook().store.reading() as session:
         sheets = sorted(all_sheets(session), key=lambda sheet: sheet.title)
-        date = datetime.now(UTC).date().isoformat()
-        reports = [
-            build_report(
-                notebook().worked(session, sheet).results, sheet_document(session, sheet), date=date
-            )
-            for sheet in sheets
-        ]
-    content = pdf_of_many("Notebook", reports, Paper(wanted["paper"]))
+        reports = [_report(session, sheet) for sheet in sheets]
+    content = _printed(reports, paper)
     headers = {"Content-Disposition": 'attachment; filename="metrion-notebook.pdf"'}
     return Response(content, mimetype="application/pdf", headers=headers)
+
+
+def _report(session: Session, sheet: Sheet) -> Report:
+    """The report of a sheet; of a damaged one, that it is damaged."""
+    date = datetime.now(UTC).date().isoformat()
+    try:
+        with contained():
+            results = notebook().worked(session, sheet).results
+            return build_report(results, sheet_document(session, sheet), date=date)
+    except Damaged as damage:
+        return _told(sheet.title or "Untitled sheet", damage)
+
+
+def _told(title: str, damage: Damaged) -> Report:
+    return Report(title, (), (Section("Not worked out", (words(f"{damage}."),)),))
+
+
+def _printed(reports: list[Report], paper: Paper) -> bytes:
+    """All reports; one that cannot be set does not keep the others from being printed."""
+    try:
+        with contained():
+            return pdf_of_many("Notebook", reports, paper)
+    except Damaged:
+        return pdf_of_many("Notebook", [_settable(report) for report in reports], paper)
+
+
+def _settable(report: Report) -> Report:
+    try:
+        with contained():
+            pdf_file(report)
+    except Damaged as damage:
+        return _told(report.title, damage)
+    return report
 
 
 @blueprint.get("/archive")

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections import OrderedDict
 from collections.abc import Callable, Sequence
+from contextlib import suppress
 from dataclasses import dataclass
 from threading import Lock
 from typing import Any, cast
@@ -14,6 +15,7 @@ from sqlalchemy.orm import Session
 
 from metrion.core.conventions import Convention
 from metrion.core.logbook import Results, reduce_logbook
+from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_logbook, parse_own_convention
 from metrion.store import Store
 from metrion.store.commands import Change, carry_out, undoable, was_done
@@ -21,6 +23,7 @@ from metrion.store.documents import entries, sheet_document
 from metrion.store.models import SECTIONS, SettingRow, Sheet
 from metrion.store.records import Kept
 from metrion.store.sheets import find_sheet, new_id
+from metrion.web.damage import contained
 
 _REMEMBERED = 256
 OWN_CONVENTIONS = "own_conventions"
@@ -95,10 +98,13 @@ class Notebook:
         return self.sheet(key)
 
     def conventions(self) -> list[Convention]:
-        """The conventions of one's own that the notebook keeps."""
-        return [
-            parse_own_convention(record, kept=True) for record in self.own_conventions().values()
-        ]
+        """The conventions of one's own that the notebook keeps and offers."""
+        found = []
+        for record in self.own_conventions().values():
+            # One that was kept beyond the bounds would break every sheet it is tried on.
+            with suppress(Refused):
+                found.append(parse_own_convention(record))
+        return found
 
     def own_conventions(self) -> dict[str, dict[str, Any]]:
         """Their records by id, as a logbook holds them."""
@@ -122,6 +128,7 @@ def notebook() -> Notebook:
     return cast(Notebook, current_app.extensions["notebook"])
 
 
+@contained()
 def _work_out(session: Session, sheet: Sheet) -> Worked:
     document = sheet_document(session, sheet)
     undo, redo = undoable(session, sheet)

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from contextlib import suppress
 from typing import Any
 
 from flask import abort
@@ -12,6 +13,7 @@ from metrion.core.instruments import Instrument
 from metrion.core.planning import Plan, Wish, plans
 from metrion.core.rounding import two_figures
 from metrion.core.typed import typed_number
+from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_own_convention, read_drawn_instrument
 from metrion.store.tools import all_tools
 from metrion.web.notebook import notebook
@@ -52,7 +54,12 @@ def _tools() -> list[Instrument]:
     with notebook().store.reading() as session:
         records = [row.record for row in all_tools(session)]
     common = [{"id": one.id, "name": one.title, **one.record} for one in SHELF]
-    return [read_drawn_instrument(record, kept=True) for record in records or common]
+    found = []
+    for record in records or common:
+        # With a tool that was kept beyond the bounds nothing can be planned.
+        with suppress(Refused):
+            found.append(read_drawn_instrument(record))
+    return found
 
 
 def _view(found: Plan) -> dict[str, Any]:

@@ -20,6 +20,7 @@ from metrion.report.render.pdf import Paper
 from metrion.store import NotHere
 from metrion.store.documents import sheet_document
 from metrion.store.sheets import find_sheet
+from metrion.web.damage import contained
 from metrion.web.notebook import Worked, notebook
 from metrion.web.schemas import WantedSchema
 
@@ -53,6 +54,7 @@ def _saved(content: str | bytes, kind: str, name: str) -> Response:
 @blueprint.get("/report")
 @blueprint.arguments(WantedSchema, location="query")
 @blueprint.response(200, content_type="text/html")
+@contained()
 def report_page(wanted: dict[str, Any], sheet: str) -> Response:
     """The report as a page to look at and to print."""
     report, _ = _report(sheet, wanted["quantity"])
@@ -62,6 +64,7 @@ def report_page(wanted: dict[str, Any], sheet: str) -> Response:
 @blueprint.get("/report.pdf")
 @blueprint.arguments(WantedSchema, location="query")
 @blueprint.response(200, content_type="application/pdf")
+@contained()
 def report_pdf(wanted: dict[str, Any], sheet: str) -> Response:
     """The report as PDF, on A4 or Letter."""
     report, name = _report(sheet, wanted["quantity"])
@@ -71,6 +74,7 @@ def report_pdf(wanted: dict[str, Any], sheet: str) -> Response:
 @blueprint.get("/report.md")
 @blueprint.arguments(WantedSchema, location="query")
 @blueprint.response(200, content_type="text/markdown")
+@contained()
 def report_markdown(wanted: dict[str, Any], sheet: str) -> Response:
     """The report as Markdown."""
     return _written(sheet, wanted, markdown_text, "text/markdown", "md")
@@ -79,6 +83,7 @@ def report_markdown(wanted: dict[str, Any], sheet: str) -> Response:
 @blueprint.get("/report.tex")
 @blueprint.arguments(WantedSchema, location="query")
 @blueprint.response(200, content_type="application/x-tex")
+@contained()
 def report_latex(wanted: dict[str, Any], sheet: str) -> Response:
     """The tables of the report for LaTeX."""
     return _written(sheet, wanted, latex_tables, "application/x-tex", "tex")
@@ -94,6 +99,7 @@ def _written(
 @blueprint.get("/table.csv")
 @blueprint.arguments(WantedSchema, location="query")
 @blueprint.response(200, content_type="text/csv")
+@contained()
 def table(wanted: dict[str, Any], sheet: str) -> Response:
     """Every observation as CSV."""
     worked = notebook().sheet(sheet)
@@ -107,6 +113,7 @@ _XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
 @blueprint.get("/workbook.xlsx")
 @blueprint.arguments(WantedSchema, location="query")
 @blueprint.response(200, content_type=_XLSX)
+@contained()
 def workbook(wanted: dict[str, Any], sheet: str) -> Response:
     """A spreadsheet in which everything is worked out by formulas."""
     worked = notebook().sheet(sheet)

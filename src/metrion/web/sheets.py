@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
+from dataclasses import replace
 from datetime import UTC, datetime
 from typing import Any
 
@@ -11,9 +12,11 @@ from flask_smorest import Blueprint
 from sqlalchemy.orm import Session
 
 from metrion.formats.archive import file_name
-from metrion.store.commands import redo, undo
+from metrion.store import Damaged
+from metrion.store.commands import Change, redo, undo
 from metrion.store.documents import logbook_file
 from metrion.store.models import Sheet
+from metrion.store.records import HEAD, head_of
 from metrion.store.sheets import add_sheet, all_sheets, find_sheet
 from metrion.web.notebook import Worked, notebook
 from metrion.web.present import sheet_summary, sheet_view
@@ -34,11 +37,17 @@ def list_sheets() -> dict[str, Any]:
     """All sheets with their results, and what is in the trash."""
     with notebook().store.reading() as session:
         return {
-            "sheets": [
-                sheet_summary(notebook().worked(session, sheet)) for sheet in all_sheets(session)
-            ],
+            "sheets": [_listed(session, sheet) for sheet in all_sheets(session)],
             "trash": [_head(sheet) for sheet in all_sheets(session, deleted=True)],
         }
+
+
+def _listed(session: Session, sheet: Sheet) -> dict[str, Any]:
+    """A sheet with its results; or with its damage, so that all others are there."""
+    try:
+        return sheet_summary(notebook().worked(session, sheet))
+    except Damaged as damage:
+        return {**_head(sheet), "results": [], "instruments": [], "damage": damage.reason}
 
 
 def _head(sheet: Sheet) -> dict[str, Any]:
@@ -63,7 +72,7 @@ def create_sheet(body: dict[str, Any]) -> dict[str, Any]:
 @blueprint.get("/<key>")
 @blueprint.response(200, SheetSchema)
 def get_sheet(key: str) -> dict[str, Any]:
-    """A sheet with everything it comes to. 404 if there is none."""
+    """A sheet with everything it comes to. 404 if there is none; 409 if it is damaged."""
     return sheet_view(notebook().sheet(key))
 
 
@@ -72,13 +81,14 @@ def get_sheet(key: str) -> dict[str, Any]:
 @blueprint.response(200, SheetSchema)
 def rename_sheet(body: dict[str, Any], key: str) -> dict[str, Any]:
     """A new title, or a new head of its report. 404 if there is no such sheet."""
-    with notebook().store.writing() as session:
-        sheet = find_sheet(session, key)
-        sheet.title = body.pop("title", sheet.title)
-        sheet.extra = {n: v for n, v in {**sheet.extra, **body}.items() if v != ""}
-        sheet.version += 1
-        sheet.changed_at = datetime.now(UTC)
-    return sheet_view(notebook().sheet(key))
+
+    def build(_: Session, sheet: Sheet) -> list[Change]:
+        before = head_of(sheet)
+        record = {n: v for n, v in {**before.record, **body}.items() if v != "" or n == "title"}
+        return [Change(HEAD, before, replace(before, record=record))]
+
+    title = "rename the sheet" if "title" in body else "change the head of the report"
+    return sheet_view(notebook().change(key, title, build))
 
 
 @blueprint.delete("/<key>")

@@ -2,15 +2,19 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable, Iterator
+from contextlib import suppress
 from typing import Any
 
 from flask.views import MethodView
 from flask_smorest import Blueprint
 
 from metrion.formats.logbook import read_drawn_instrument
+from metrion.store import Damaged
 from metrion.store.models import ToolRow
 from metrion.store.records import Kept
 from metrion.store.tools import add_tool, all_tools, amend_tool, find_tool
+from metrion.web.damage import contained
 from metrion.web.entries import seen_version
 from metrion.web.notebook import notebook
 from metrion.web.present import instrument_view
@@ -28,6 +32,13 @@ def _view(row: ToolRow) -> dict[str, Any]:
     }
 
 
+def _shown(rows: Iterable[ToolRow]) -> Iterator[dict[str, Any]]:
+    """The tools that can be drawn; what is wrong with another one is left to who looks for it."""
+    for row in rows:
+        with suppress(Damaged), contained():
+            yield _view(row)
+
+
 def _given(body: dict[str, Any]) -> dict[str, Any]:
     return {name: value for name, value in body.items() if value is not None and name != "id"}
 
@@ -37,7 +48,7 @@ def _given(body: dict[str, Any]) -> dict[str, Any]:
 def list_tools() -> list[dict[str, Any]]:
     """All tools, worked out."""
     with notebook().store.reading() as session:
-        return [_view(row) for row in all_tools(session)]
+        return list(_shown(all_tools(session)))
 
 
 @blueprint.post("")

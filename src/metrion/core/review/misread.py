@@ -7,6 +7,7 @@ from fractions import Fraction
 from typing import Any
 
 from metrion.core.instruments import Instrument
+from metrion.core.numbers import to_text
 from metrion.core.review.flags import Series
 from metrion.core.scales import Look
 
@@ -43,7 +44,7 @@ class Misread:
     def suggestion(self, instrument: Instrument) -> dict[str, Any]:
         """The look as it would be, as a logbook holds it."""
         line = self.look.line
-        fine = line if isinstance(line, int) else instrument.main_text(line)
+        fine = line if isinstance(line, int) else to_text(line)
         return {self.name: {"main": instrument.main_text(self.likely), "fine": fine}}
 
 

@@ -8,12 +8,14 @@ from typing import Any
 from metrion.core.conventions import BUILT_IN, Convention
 from metrion.core.logbook import Logbook
 from metrion.store.records import Kept
+from metrion.web.damage import contained
 from metrion.web.notebook import Worked, notebook
 from metrion.web.present.derived import derived_view
 from metrion.web.present.instruments import instrument_view, zero_check_view
 from metrion.web.present.quantities import open_looks, quantity_view, result_view
 
 
+@contained()
 def sheet_view(worked: Worked) -> dict[str, Any]:
     """A sheet, whole."""
     logbook = worked.results.logbook
@@ -55,6 +57,7 @@ def offered(logbook: Logbook) -> list[Convention]:
     return [*BUILT_IN.values(), *logbook.conventions, *others]
 
 
+@contained()
 def sheet_summary(worked: Worked) -> dict[str, Any]:
     """A sheet as the notebook lists it: its result sentences and its open second looks."""
     readings = _readings(worked)
@@ -72,6 +75,7 @@ def sheet_summary(worked: Worked) -> dict[str, Any]:
             for reviewed, entry in pairs
         ],
         "instruments": [i.name for i in worked.results.logbook.instruments],
+        "damage": None,
     }
 
 

@@ -50,6 +50,7 @@ class SheetSummarySchema(SheetHeadSchema):
 
     results = many(SummaryResultSchema)
     instruments = fields.List(fields.String(), required=True)
+    damage = maybe_string(metadata={"description": "Why it cannot be worked out."})
 
 
 class SheetListSchema(Schema):

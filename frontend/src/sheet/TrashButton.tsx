@@ -1,0 +1,44 @@
+import { App, Button } from "antd";
+
+import { useRestore, useTrash } from "../api";
+
+interface TrashButtonProps {
+  id: string;
+  title: string;
+  /** What comes after it is gone. */
+  onGone?: () => void;
+}
+
+/** Puts a sheet into the trash, and offers to take that back. */
+export function TrashButton({ id, title, onGone }: TrashButtonProps) {
+  const trash = useTrash();
+  const restore = useRestore();
+  const { message } = App.useApp();
+  function discard() {
+    trash.mutate(id, {
+      onSuccess: () => {
+        onGone?.();
+        const key = `trash ${id}`;
+        const undo = () => restore.mutate(id, { onSettled: () => message.destroy(key) });
+        void message.open({
+          key,
+          duration: 8,
+          content: (
+            <>
+              “{title}” is in the trash.{" "}
+              <Button type="link" onClick={undo}>
+                Undo
+              </Button>
+            </>
+          ),
+        });
+      },
+      onError: (problem) => void message.error(problem.message),
+    });
+  }
+  return (
+    <Button type="text" className="discard" onClick={discard}>
+      Trash
+    </Button>
+  );
+}
