@@ -206,3 +206,19 @@ def test_the_table_of_observations_that_goes_out_comes_in_again() -> None:
         "two": [{"a": {"main": "341:20", "fine": 11}, "b": {"main": "18:40", "fine": 30}}],
     }
     assert of_quantity(table, "three") == table
+
+
+@pytest.mark.parametrize(
+    "first", ["0,0", "0;0", "0\t0", "-1;17", "0 mm;line 0", "½;3", ".5;3", "A;0;0", "−1;0"]
+)
+def test_a_first_row_that_holds_a_figure_is_a_reading(first: str) -> None:
+    table = read_table(f"{first}\n{first}\n".encode())
+    assert (table.header, len(table.rows)) == ((), 2)
+
+
+@pytest.mark.parametrize(
+    "first", ["main,fine", "main,fine,main 2,fine 2", "place;sleeve [0.5 mm];line", "a;b"]
+)
+def test_a_first_row_without_a_figure_is_headings(first: str) -> None:
+    table = read_table(f"{first}\n6,3\n".encode())
+    assert (table.header != (), len(table.rows)) == (True, 1)

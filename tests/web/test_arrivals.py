@@ -139,3 +139,41 @@ def test_a_sheet_does_not_take_an_id_that_no_address_can_hold(client: FlaskClien
     packed = write_archive([Filed("..", "Kite", demo_file("sail-film"))])
     taken = client.post("/api/arrivals/take?decision=new", data=packed).get_json()
     assert client.get(f"/api/sheets/{taken[0]['id']}").status_code == 200
+
+
+def test_replacing_brings_the_head_of_the_file_and_undo_takes_it_back(client: FlaskClient) -> None:
+    head = {"title": "Kite", "aim": "See whether it fits.", "authors": "Ada"}
+    client.patch(SHEET, json=head)
+    document = json.loads(client.get(f"{SHEET}/logbook").data)
+    document |= {"title": "Kite", "aim": "Another one.", "of_ours": {"kept": 1}}
+    del document["authors"]
+    content = json.dumps(document).encode()
+    take(client, content, "replace")
+    replaced = client.get(SHEET).json
+    assert [replaced[name] for name in head] == ["Kite", "Another one.", ""]
+    assert json.loads(client.get(f"{SHEET}/logbook").data)["of_ours"] == {"kept": 1}
+    assert look(client, content)[0]["standing"] == "same"
+    undone = client.post(f"{SHEET}/undo").json
+    assert {name: undone[name] for name in head} == head
+    redone = client.post(f"{SHEET}/redo").json
+    assert redone["aim"] == "Another one."
+
+
+def test_undo_of_a_replacement_by_title_brings_the_title_back(client: FlaskClient) -> None:
+    document = json.loads(demo_file("spare-parts"))
+    document["title"] = "Other title"
+    packed = write_archive([Filed("spare-parts", "Other title", json.dumps(document).encode())])
+    take(client, packed, "replace")
+    assert client.get(SHEET).json["title"] == "Other title"
+    assert client.post(f"{SHEET}/undo").json["title"] == "Two-line kite, spare parts"
+
+
+def test_a_new_title_can_be_undone(client: FlaskClient) -> None:
+    client.patch(SHEET, json={"title": "Renamed"})
+    client.patch(SHEET, json={"aim": "See."})
+    assert client.get(SHEET).json["undo"] == "change the head of the report"
+    client.post(f"{SHEET}/undo")
+    sheet = client.post(f"{SHEET}/undo").json
+    assert (sheet["title"], sheet["aim"], sheet["redo"]) == (
+        "Two-line kite, spare parts", "", "rename the sheet",
+    )  # fmt: skip

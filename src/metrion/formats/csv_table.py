@@ -15,6 +15,8 @@ from metrion.formats.table import COLUMNS
 LARGEST_ROWS = 100_000
 _BETWEEN = " / "
 _FIGURE = re.compile(r"[-−]?[0-9][0-9 .,:°′'/½¼¾]*")
+_BEGINS_A_FIGURE = re.compile(r"[-−+]?[.,]?[0-9½¼¾]")
+"""Of a cell that is no heading: better a fault told than a first reading taken for headings."""
 _IDS = COLUMNS[:4]
 """What a table of observations of our own begins with."""
 
@@ -60,7 +62,7 @@ def read_table(content: bytes) -> ReadingsTable:
         raise _refusal(f"the table has more than {LARGEST_ROWS} rows")
     width = max(len(row) for _, row in numbered)
     cells = [tuple(_freed(c) for c in row) + ("",) * (width - len(row)) for _, row in numbered]
-    headed = not any(re.search(r"\d", cell) for cell in cells[0] if cell not in ("0",))
+    headed = not any(map(_BEGINS_A_FIGURE.match, cells[0]))
     header, rows = (cells[0], cells[1:]) if headed else ((), cells)
     numbers = tuple(number for number, _ in numbered[1 if headed else 0 :])
     return ReadingsTable(delimiter, tuple(header), tuple(rows), numbers)

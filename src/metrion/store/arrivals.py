@@ -19,8 +19,8 @@ from metrion.store.commands import Change, carry_out
 from metrion.store.documents import entries, sheet_document
 from metrion.store.errors import Stale
 from metrion.store.models import SECTIONS, Sheet
-from metrion.store.records import kept
-from metrion.store.sheets import entries_of, find_sheet, new_id, take_in
+from metrion.store.records import HEAD, head_of, kept
+from metrion.store.sheets import entries_of, find_sheet, head_record, new_id, take_in
 
 _SECTIONS = ("instruments", "zero_checks", "conventions", "measurements", "derived")
 
@@ -154,6 +154,8 @@ def _replace(session: Session, sheet: Sheet, document: dict[str, Any]) -> Sheet:
     for (section, key), after in coming.items():
         row = session.get(SECTIONS[section], (sheet.id, key))
         changes.append(Change(section, kept(row) if row else None, after))
-    sheet.title = parse_logbook(document).title
+    parse_logbook(document)
+    head = head_of(sheet)
+    changes.append(Change(HEAD, head, replace(head, record=head_record(document))))
     carry_out(session, sheet, new_id(), "replace the sheet by a file", changes)
     return sheet

@@ -15,7 +15,7 @@ from metrion.formats.logbook import parse_logbook
 from metrion.store.documents import sheet_document
 from metrion.store.errors import NothingToRedo, NothingToUndo
 from metrion.store.models import SECTIONS, ChangeRow, CommandRow, Entry, Sheet, State
-from metrion.store.records import Kept, fill, kept, new_row
+from metrion.store.records import HEAD, Kept, fill, fill_head, kept, new_row
 
 
 @dataclass(frozen=True)
@@ -120,6 +120,10 @@ def _apply(
 ) -> None:
     """Bring entries to a state; what is ``new`` about it must keep to the bounds."""
     for section, entry_id, target in targets:
+        if section == HEAD:
+            assert target is not None
+            fill_head(sheet, target.record)
+            continue
         row = session.get(SECTIONS[section], (sheet.id, entry_id))
         _bring_to(session, sheet, section, row, target)
         session.flush()

@@ -8,7 +8,7 @@ from typing import Any
 
 from sqlalchemy import Boolean, Column, Integer, inspect
 
-from metrion.store.models import SECTIONS, Entry
+from metrion.store.models import SECTIONS, Entry, Sheet
 from metrion.store.types import ExactText, JsonText, is_exact
 
 _OWN = {"sheet_id", "id", "position", "version", "extra", "measurement"}
@@ -31,6 +31,21 @@ class Kept:
     position: int
     version: int
     measurement: str | None = None
+
+
+HEAD = "head"
+"""The section of what stands at the head of a sheet: its title, and fields kept for the record."""
+
+
+def head_of(sheet: Sheet) -> Kept:
+    """What stands at the head of a sheet, as an entry of its own."""
+    return Kept(sheet.id, {"title": sheet.title, **sheet.extra}, 0, sheet.version)
+
+
+def fill_head(sheet: Sheet, record: dict[str, Any]) -> None:
+    """Write a head into its sheet."""
+    sheet.title = record["title"]
+    sheet.extra = {name: value for name, value in record.items() if name != "title"}
 
 
 @cache

@@ -13,7 +13,7 @@ from sqlalchemy.orm import Session
 from metrion.formats.logbook import parse_logbook
 from metrion.store.errors import NotHere, Stale, TakenId
 from metrion.store.models import SECTIONS, Sheet
-from metrion.store.records import Kept, kept, new_row
+from metrion.store.records import Kept, fill_head, kept, new_row
 
 _NAMES = {
     "instruments": "instrument",
@@ -23,7 +23,7 @@ _NAMES = {
     "observations": "reading",
     "derived": "derived quantity",
 }
-_HEAD = {"format", "version", "title", *SECTIONS}
+_NOT_KEPT = {"format", "version", *SECTIONS}
 
 
 def new_id() -> str:
@@ -52,11 +52,17 @@ def take_in(session: Session, document: Any, key: str | None = None) -> Sheet:
     """
     logbook = parse_logbook(document)
     sheet = add_sheet(session, logbook.title, key)
-    sheet.extra = {name: value for name, value in document.items() if name not in _HEAD}
+    fill_head(sheet, head_record(document))
     for section, entry in entries_of(document):
         session.add(new_row(section, sheet.id, entry))
     session.flush()
     return sheet
+
+
+def head_record(document: dict[str, Any]) -> dict[str, Any]:
+    """What stands at the head of a logbook document: its title, and what is for the record only."""
+    kept = {name: value for name, value in document.items() if name not in _NOT_KEPT}
+    return {"title": "", **kept}
 
 
 def entries_of(document: dict[str, Any]) -> Iterator[tuple[str, Kept]]:
