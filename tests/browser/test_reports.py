@@ -1,9 +1,12 @@
 """Handing in, and files both ways, in the browser."""
 
 import json
+import time
 from pathlib import Path
 
-from playwright.sync_api import Page, expect
+import pytest
+from playwright.sync_api import Page, Route, expect
+from pypdf import PdfReader
 
 
 def test_a_report_is_headed_looked_at_and_saved(page: Page, server: str, tmp_path: Path) -> None:
@@ -25,10 +28,69 @@ def test_a_report_is_headed_looked_at_and_saved(page: Page, server: str, tmp_pat
         ("Spreadsheet", b"PK"),
     ):
         with page.expect_download() as download:
-            page.get_by_role("link", name=button).click()
+            page.get_by_role("button", name=button).click()
         saved = tmp_path / "saved"
         download.value.save_as(saved)
         assert saved.read_bytes().startswith(begins)
+
+
+@pytest.mark.parametrize("word", ["kestrel", "swift", "plover", "heron"])
+def test_a_report_holds_what_was_typed_last(
+    page: Page, server: str, tmp_path: Path, word: str
+) -> None:
+    page.goto(f"{server}/sheets/spare-parts/report")
+    # A server that takes its time with changes, as one under load does.
+    page.route("**/api/sheets/spare-parts", _late)
+    for times in range(1, 4):
+        page.get_by_label("Aim").fill(f"{word} {times}")
+        with page.expect_download() as download:
+            page.get_by_role("button", name="PDF").click()
+        saved = tmp_path / "report.pdf"
+        download.value.save_as(saved)
+        text = " ".join(one.extract_text() for one in PdfReader(saved).pages)
+        assert f"{word} {times}" in text
+
+
+def _late(route: Route) -> None:
+    if route.request.method == "PATCH":
+        time.sleep(0.3)
+    route.continue_()
+
+
+def test_what_is_typed_last_stands_in_what_is_printed(page: Page, server: str) -> None:
+    page.goto(f"{server}/sheets/spare-parts/report")
+    shown = page.frame_locator("iframe")
+    expect(shown.locator("h1")).to_be_visible()
+    page.evaluate(
+        """() => {
+            window.printed = [];
+            const note = (frame) => {
+                frame.contentWindow.print = () =>
+                    window.printed.push(frame.contentDocument.body.innerText);
+            };
+            note(document.querySelector("iframe"));
+            new MutationObserver(() => {
+                const frame = document.querySelector("iframe");
+                frame.addEventListener("load", () => note(frame), { capture: true });
+            }).observe(document.body, { childList: true, subtree: true });
+        }"""
+    )
+    page.get_by_label("Aim").fill("kestrel")
+    page.get_by_role("button", name="Print").click()
+    page.wait_for_function("() => window.printed.length > 0")
+    assert "kestrel" in page.evaluate("window.printed[0]")
+
+
+def test_nothing_is_made_while_something_typed_cannot_be_saved(page: Page, server: str) -> None:
+    page.goto(f"{server}/sheets/spare-parts/report")
+    page.get_by_label("Aim").fill("kestrel")
+    page.route("**/api/sheets/spare-parts", lambda route: route.abort())
+    made: list[str] = []
+    page.on("request", lambda request: made.append(request.url))
+    page.get_by_role("button", name="PDF").click()
+    expect(page.get_by_text("Metrion does not answer; nothing typed is lost.")).to_be_visible()
+    expect(page.get_by_label("Aim")).to_have_value("kestrel")
+    assert not [url for url in made if "report.pdf" in url]
 
 
 def test_the_whole_notebook_goes_out_and_comes_back_after_a_look(
@@ -36,7 +98,7 @@ def test_the_whole_notebook_goes_out_and_comes_back_after_a_look(
 ) -> None:
     page.goto(server)
     with page.expect_download() as download:
-        page.get_by_role("link", name="Save all").click()
+        page.get_by_role("button", name="Save all").click()
     packed = tmp_path / "notebook.zip"
     download.value.save_as(packed)
     # One sheet goes, another is changed.

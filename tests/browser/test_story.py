@@ -111,7 +111,7 @@ def test_with_the_keyboard_alone(page: Page, server: str, tmp_path: Path) -> Non
     # Saved as a file, worked out on the command line, loaded on another machine.
     page.get_by_role("link", name="New sheet").focus()
     press(page, "Enter")
-    expect(page.get_by_role("link", name="Save as a file")).to_be_visible()
+    expect(page.get_by_role("button", name="Save as a file")).to_be_visible()
     tab_to(page, "Save as a file")
     with page.expect_download() as download:
         press(page, "Enter")

@@ -18,7 +18,11 @@ import { chosen, SettingsContext } from "./settings";
 import { rememberedTheme, Theme } from "./Theme";
 
 const queries = new QueryClient({
-  defaultOptions: { queries: { staleTime: 5_000, retry: 1 } },
+  defaultOptions: {
+    // Metrion is on this machine, or beside it: whether there is a network says nothing.
+    queries: { staleTime: 5_000, retry: 1, networkMode: "always" },
+    mutations: { networkMode: "always" },
+  },
 });
 
 export function App() {

@@ -8,6 +8,7 @@ import { flush, KEPT_UNDER, Outbox, type Entered, type Waiting } from "./outbox"
 
 const outbox = new Outbox(localStorage);
 const AGAIN_MILLISECONDS = 1500;
+const PATIENCE_MILLISECONDS = 8000;
 const OWNER = "metrion-outbox";
 
 /** Adds a reading to what waits; it is sent at once if the server is there. */
@@ -18,6 +19,24 @@ export function post(entry: Waiting): void {
 /** Takes back a reading that the server refused. */
 export function discard(id: string): void {
   outbox.remove(id);
+}
+
+/** Waits until all that waits was sent or refused; rejects if that takes too long. */
+export function sent(): Promise<void> {
+  return new Promise((resolve, reject) => {
+    const look = () => {
+      if (outbox.next()) return;
+      stop();
+      clearTimeout(patience);
+      resolve();
+    };
+    const patience = setTimeout(() => {
+      stop();
+      reject(new ApiError("Readings are still on their way to Metrion; try again then.", [], 0));
+    }, PATIENCE_MILLISECONDS);
+    const stop = outbox.subscribe(look);
+    look();
+  });
 }
 
 /** The readings of a quantity that the server does not have yet. */

@@ -1,9 +1,12 @@
-import { Button, Input, Segmented, Select } from "antd";
+import { useQueryClient } from "@tanstack/react-query";
+import { App, Button, Input, Segmented, Select } from "antd";
 import { useRef, useState } from "react";
 import { Link } from "react-router";
 
-import { useAmendSheet, type Sheet } from "../api";
+import { sheetKey, useAmendSheet, type Sheet } from "../api";
+import { saved } from "../app/saved";
 import { WithSheet } from "../sheet/WithSheet";
+import { Download } from "../transfer/Download";
 import "./report.css";
 
 export function ReportPage() {
@@ -17,9 +20,9 @@ type Paper = "a4" | "us-letter";
 function ReportView({ sheet }: { sheet: Sheet }) {
   const [quantity, setQuantity] = useState(WHOLE);
   const [paper, setPaper] = useState<Paper>("a4");
-  const frame = useRef<HTMLIFrameElement>(null);
   const wanted = quantity === WHOLE ? "" : `quantity=${encodeURIComponent(quantity)}&`;
   const at = (form: string) => `/api/sheets/${sheet.id}/${form}?${wanted}paper=${paper}`;
+  const { frame, onLoad, print } = usePrinting(sheet);
   return (
     <div className="report">
       <aside className="report-side">
@@ -39,12 +42,10 @@ function ReportView({ sheet }: { sheet: Sheet }) {
           />
         </label>
         <div className="report-forms">
-          <Button type="primary" onClick={() => frame.current?.contentWindow?.print()}>
+          <Button type="primary" onClick={() => void print()}>
             Print
           </Button>
-          <Button href={at("report.pdf")} download>
-            PDF
-          </Button>
+          <Download from={at("report.pdf")}>PDF</Download>
           <Segmented<Paper>
             aria-label="paper"
             value={paper}
@@ -57,21 +58,11 @@ function ReportView({ sheet }: { sheet: Sheet }) {
         </div>
         <h2>For other programs</h2>
         <div className="report-forms">
-          <Button href={at("workbook.xlsx")} download>
-            Spreadsheet, formulas alive
-          </Button>
-          <Button href={at("table.csv")} download>
-            Table as CSV
-          </Button>
-          <Button href={at("report.md")} download>
-            Markdown
-          </Button>
-          <Button href={at("report.tex")} download>
-            Tables for LaTeX
-          </Button>
-          <Button href={at("logbook")} download>
-            Logbook file
-          </Button>
+          <Download from={at("workbook.xlsx")}>Spreadsheet, formulas alive</Download>
+          <Download from={at("table.csv")}>Table as CSV</Download>
+          <Download from={at("report.md")}>Markdown</Download>
+          <Download from={at("report.tex")}>Tables for LaTeX</Download>
+          <Download from={at("logbook")}>Logbook file</Download>
         </div>
       </aside>
       <iframe
@@ -81,9 +72,39 @@ function ReportView({ sheet }: { sheet: Sheet }) {
         title="The report"
         className="report-page"
         src={at("report")}
+        onLoad={onLoad}
       />
     </div>
   );
+}
+
+/** Prints the page in the frame once it shows what was typed last. */
+function usePrinting(sheet: Sheet) {
+  const queries = useQueryClient();
+  const { message } = App.useApp();
+  const frame = useRef<HTMLIFrameElement>(null);
+  const shown = useRef(0);
+  const wanted = useRef(false);
+  const look = () => {
+    const latest = queries.getQueryData<Sheet>(sheetKey(sheet.id))?.version;
+    if (!wanted.current || shown.current !== latest) return;
+    wanted.current = false;
+    frame.current?.contentWindow?.print();
+  };
+  const onLoad = () => {
+    shown.current = sheet.version;
+    look();
+  };
+  const print = async () => {
+    try {
+      await saved(queries);
+      wanted.current = true;
+      look();
+    } catch (problem) {
+      void message.error((problem as Error).message);
+    }
+  };
+  return { frame, onLoad, print };
 }
 
 const FIELDS = [

@@ -1,0 +1,41 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { App, Button } from "antd";
+import type { ReactNode } from "react";
+
+import { fetched } from "../api";
+import { saved } from "../app/saved";
+
+interface DownloadProps {
+  /** Where the server makes it. */
+  from: string;
+  children: ReactNode;
+}
+
+/** A button that saves what the server makes; it holds what was typed last. */
+export function Download({ from, children }: DownloadProps) {
+  const queries = useQueryClient();
+  const { message } = App.useApp();
+  const make = useMutation({
+    mutationFn: async (ready: Promise<void>) => {
+      await ready;
+      keep(await fetched(from));
+    },
+    onError: (problem) => void message.error(problem.message),
+  });
+  return (
+    // Begun before this becomes a change itself, which would wait for itself.
+    <Button loading={make.isPending} onClick={() => make.mutate(saved(queries))}>
+      {children}
+    </Button>
+  );
+}
+
+function keep({ name, content }: { name: string; content: Blob }): void {
+  const address = URL.createObjectURL(content);
+  const link = document.createElement("a");
+  link.href = address;
+  link.download = name;
+  link.click();
+  // The browser takes it up after this.
+  setTimeout(() => URL.revokeObjectURL(address), 60_000);
+}
