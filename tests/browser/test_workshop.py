@@ -122,6 +122,32 @@ def test_a_screw_is_read_and_its_negative_zero_is_found(page: Page, server: str)
     expect(page.locator("tr.reading").first).to_contain_text("4.94")
 
 
+def test_a_zero_counted_from_the_wrong_turn_is_asked_about_and_mended(
+    page: Page, server: str
+) -> None:
+    open_quantity(page, server, "bridle-line/quantities/standoff")
+    page.get_by_label("zero error, tap to change").click()
+    page.get_by_role("button", name="Look at the zero").click()
+    dialog = page.get_by_role("dialog")
+    expect(dialog.get_by_label("main reading")).to_be_focused()
+    page.keyboard.type("0 48")
+    question = dialog.get_by_role("group", name="Which zero is it?")
+    expect(question).to_contain_text("nearer to a full turn than to nothing")
+    question.get_by_role("button", name="had run past the datum line").click()
+    expect(page.get_by_test_id("zero-outcome")).to_contain_text("Zero error −0.02 mm")
+    expect(question).to_have_count(0)
+    # Kept all the same: it stays a second look on the quantity until it is mended there.
+    dialog.get_by_label("main reading").fill("0")
+    question.get_by_role("button", name="was still short of the datum line").click()
+    expect(question).to_have_count(0)
+    dialog.get_by_role("button", name="Keep this zero").click()
+    expect(dialog).to_have_count(0)
+    result = page.get_by_role("region", name="result")
+    expect(result.get_by_text("nearer to a full turn than to nothing")).to_be_visible()
+    result.get_by_role("button", name="It was −0.02 mm").click()
+    expect(result.get_by_text("nearer to a full turn than to nothing")).to_have_count(0)
+
+
 def test_inside_jaws_have_a_zero_of_their_own(page: Page, server: str) -> None:
     open_quantity(page, server)
     page.get_by_label("zero error, tap to change").click()

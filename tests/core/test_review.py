@@ -141,3 +141,79 @@ def test_the_line_that_was_seen_to_meet_another_mark() -> None:
         "m", "D", CALIPER, BUILT_IN["half-division"], (agreeing, disagreeing, plain), (ZERO,)
     )
     assert codes(measurement) == [("lines-disagree", 1)]
+
+
+THREE = [(6, 3), (6, 4), (6, 3)]
+
+
+def zeros(*checks: ZeroCheck, instrument: Instrument = CALIPER) -> list[tuple[str, dict[str, Any]]]:
+    """The zero checks that count as a mark off, with what is suggested."""
+    found = review(measured(THREE, instrument, checks=checks))
+    wrapped = [flag for flag in found if flag.code == "zero-wrapped"]
+    assert all(flag.observation is None and flag.level == "warning" for flag in wrapped)
+    return [(flag.zero_check, dict(flag.suggestion)) for flag in wrapped]
+
+
+def closed(key: str, main: str, line: int, reference: int = 0, second: bool = False) -> ZeroCheck:
+    look = Look(Fraction(main), line, second)
+    return ZeroCheck(key, "cal", look, "outside", reference=Fraction(reference))
+
+
+@pytest.mark.parametrize(
+    ("main", "line", "reference", "suggested"),
+    [
+        ("0", 0, 0, None),
+        ("0", 10, 0, None),  # just half a mark: not over it
+        ("0", 11, 0, "-1"),
+        ("0", 19, 0, "-1"),
+        ("-1", 10, 0, None),
+        ("-1", 9, 0, "0"),
+        ("1", 10, 0, "0"),  # one and a half marks are still one
+        ("1", 11, 0, None),
+        ("-2", 10, 0, "-1"),
+        ("-2", 9, 0, None),
+        ("5", 15, 5, "4"),
+        ("5", 2, 5, None),
+    ],
+)
+def test_a_zero_over_half_a_mark_off_is_taken_for_one_counted_from_the_wrong_mark(
+    main: str, line: int, reference: int, suggested: str | None
+) -> None:
+    found = zeros(closed("z", main, line, reference))
+    assert found == ([] if suggested is None else [("z", {"main": suggested})])
+
+
+def test_on_a_screw_a_turn_is_what_counts() -> None:
+    assert zeros(closed("z", "0", 47), instrument=SCREW) == [
+        ("z", {"main": "-1", "second_turn": True})
+    ]
+    assert zeros(closed("z", "0", 3, second=True), instrument=SCREW) == [
+        ("z", {"main": "0", "second_turn": False})
+    ]
+    assert zeros(closed("z", "0.5", 40), instrument=FINER) == [("z", {"main": "-0.5"})]
+
+
+def test_each_check_has_its_own_flag_in_their_order() -> None:
+    checks = closed("b", "0", 17), closed("a", "0", 1), closed("c", "-1", 2)
+    assert zeros(*checks) == [("b", {"main": "-1"}), ("c", {"main": "0"})]
+
+
+def test_the_zero_of_pairs_cancels_and_is_not_asked_about() -> None:
+    looks = (Look(Fraction(6), 3), Look(Fraction(9), 3))
+    pairs = Measurement(
+        "m", "D", CALIPER, BUILT_IN["standard"], (Observation(looks),) * 3,
+        checks=(closed("z", "0", 17),),
+    )  # fmt: skip
+    assert "zero-wrapped" not in [flag.code for flag in review(pairs)]
+
+
+def test_the_words_say_how_the_faces_would_look() -> None:
+    (flag,) = (
+        flag
+        for flag in review(measured(THREE, checks=(closed("z", "0", 17),)))
+        if flag.code == "zero-wrapped"
+    )
+    assert flag.message == (
+        "A look at the zero comes to 0.85 mm: nearer to a full mark than to nothing. "
+        "If the fine zero stood left of the main zero, it is -0.15 mm."
+    )

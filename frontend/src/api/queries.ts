@@ -195,6 +195,15 @@ export function useAddZeroCheck(sheet: string) {
   );
 }
 
+/** Changes a zero check; every quantity that it corrects follows. */
+export function useAmendZeroCheck(sheet: string) {
+  return useSheetChange(({ seen, ...change }: { seen: Seen } & Schemas["ZeroCheckPatch"]) =>
+    body(
+      client.PATCH("/api/sheets/{sheet}/zero_checks/{key}", { ...at(sheet, seen), body: change }),
+    ),
+  );
+}
+
 export function useAddQuantity(sheet: string) {
   return useSheetChange((quantity: Schemas["NewQuantity"]) =>
     body(

@@ -18,6 +18,7 @@ const FLAG = {
   observation: null,
   suggestion: {},
   suggested: "",
+  zero_check: null,
   settled: false,
   without: null,
 };

@@ -8,6 +8,7 @@ import { BudgetBars } from "./Budget";
 import { Compare, ComparedWords } from "./Compare";
 import { Others } from "./Others";
 import { Places, ReportApart } from "./Places";
+import { WrappedZero } from "./WrappedZero";
 import { WholeWorking } from "./WholeWorking";
 import { Working } from "./Working";
 
@@ -39,6 +40,8 @@ export function ResultPanel({ sheet, quantity, onLook, another }: Props) {
   const looks = quantity.flags.filter((flag) => flag.level === "warning" && !flag.settled);
   const about = looks.filter((flag) => flag.observation !== null);
   const general = quantity.flags.filter((flag) => flag.observation === null && !flag.settled);
+  // What makes every reading wrong is asked where the eye is.
+  const zeros = general.filter(({ code }) => code === "zero-wrapped");
   const short = quantity.working.filter(({ group, key }) => group === "result" && !SAID.test(key));
   return (
     <section className="result-panel" aria-label="result">
@@ -62,6 +65,9 @@ export function ResultPanel({ sheet, quantity, onLook, another }: Props) {
           "…"
         )}
       </p>
+      {zeros.map((flag) => (
+        <WrappedZero key={flag.zero_check} {...{ sheet, quantity, flag }} />
+      ))}
       {result.sentence && <Working steps={short} onFollow={setFollowed} />}
       <BudgetBars budget={quantity.budget} />
       <ComparedWords compared={quantity.compared} />
@@ -73,12 +79,14 @@ export function ResultPanel({ sheet, quantity, onLook, another }: Props) {
             </p>
           ),
       )}
-      {general.map((flag) => (
-        <p key={flag.code} className={`result-note ${flag.level}`}>
-          {show(flag.message)}
-          {flag.code === "place-effect" && <ReportApart {...{ sheet, quantity }} apart />}
-        </p>
-      ))}
+      {general
+        .filter(({ code }) => code !== "zero-wrapped")
+        .map((flag) => (
+          <p key={flag.code} className={`result-note ${flag.level}`}>
+            {show(flag.message)}
+            {flag.code === "place-effect" && <ReportApart {...{ sheet, quantity }} apart />}
+          </p>
+        ))}
       {quantity.hints.map((hint) => (
         <p key={hint.code} className="result-note warning">
           {show(hint.message)}

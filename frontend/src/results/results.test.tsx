@@ -36,6 +36,7 @@ const SLIP = {
   observation: 3,
   suggestion: {},
   suggested: "",
+  zero_check: null,
   settled: false,
   without: "(6.32 ± 0.03) mm",
 };

@@ -25,6 +25,7 @@ const SLIP: Flag = {
   observation: 1,
   suggestion: { main: "6" },
   suggested: "6",
+  zero_check: null,
   settled: false,
   without: "(6.30 ± 0.03) mm",
 };

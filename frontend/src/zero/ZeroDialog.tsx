@@ -16,6 +16,7 @@ import { figuresOf, useSheetDesk } from "../desk/useDesk";
 import { Equation, type EquationHandle } from "../equation/Equation";
 import { Strip } from "../strip";
 import { EarlierLooks } from "./EarlierLooks";
+import { WhichZero } from "./WhichZero";
 import "./zero.css";
 
 interface Props {
@@ -146,6 +147,7 @@ function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
           Keep this zero
         </Button>
       </Equation>
+      <WhichZero answer={answer} onLikely={desk.type} />
       <Finding answer={answer} />
       <EarlierLooks sheet={sheet} instrument={instrument} face={face} />
     </>

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from enum import StrEnum
 from fractions import Fraction
 
-from metrion.core.instruments import Instrument
+from metrion.core.instruments import Instrument, Kind
 from metrion.core.scales import Look
 from metrion.core.statistics import mean
 
@@ -48,3 +48,38 @@ def zero_errors(instrument: Instrument, checks: Sequence[ZeroCheck]) -> list[Fra
 def zero_error(instrument: Instrument, checks: Sequence[ZeroCheck]) -> Fraction:
     """The mean of the errors of the checks, 0 without any. Correction = minus the error."""
     return mean(zero_errors(instrument, checks)) if checks else Fraction(0)
+
+
+@dataclass(frozen=True)
+class WrappedZero:
+    """A look at the zero that reads nearer to a full mark (or turn) than to nothing.
+
+    Closed faces seldom miss by so much. It is likelier that the zero had run past and its lines
+    were counted on from the mark before, or that the mark below was noted for a zero still to come.
+
+    Attributes:
+        error: reading less reference, as it was looked at.
+        look: the look as it would be one mark (screw: one turn) nearer to nothing.
+        mended: the error which that look has.
+        reference: size of the setting piece; 0 for closed faces.
+    """
+
+    error: Fraction
+    look: Look
+    mended: Fraction
+    reference: Fraction = Fraction(0)
+
+
+def wrapped_zero(instrument: Instrument, look: Look, reference: Fraction) -> WrappedZero | None:
+    """What a look at the zero is likely mistaken for; None where it is near enough to nothing.
+
+    That is where the error is over half a mark (screw: half a pitch) and at most one and a half.
+    """
+    if instrument.kind is Kind.ANGULAR:
+        return None
+    error, mark = instrument.reading(look) - reference, instrument.scale.mark
+    if not mark < 2 * abs(error) <= 3 * mark:
+        return None
+    step = -1 if error > 0 else 1
+    nearer = instrument.scale.one_mark_on(look, step)
+    return WrappedZero(error, nearer, error + step * mark, reference)

@@ -8,6 +8,7 @@ from fractions import Fraction
 from metrion.core.instruments import Instrument
 from metrion.core.numbers import to_text
 from metrion.core.scales import Look, ScrewScale, VernierScale
+from metrion.core.zero import WrappedZero, wrapped_zero
 
 _LARGE = 5
 
@@ -21,12 +22,14 @@ class ZeroFinding:
         words: what that does to every reading.
         ways: how the reading is counted; for a negative one, by both rules.
         advice: what to do if it is large; empty if it is not.
+        wrapped: what it is likely mistaken for, if it is nearer to a full mark than to nothing.
     """
 
     error: Fraction
     words: str
     ways: tuple[str, ...]
     advice: str
+    wrapped: WrappedZero | None = None
 
 
 def zero_finding(instrument: Instrument, look: Look, reference: Fraction) -> ZeroFinding:
@@ -37,12 +40,51 @@ def zero_finding(instrument: Instrument, look: Look, reference: Fraction) -> Zer
     """
     read = instrument.reading(look)
     error = read - reference
+    wrapped = wrapped_zero(instrument, look, reference)
     return ZeroFinding(
         error,
         _words(instrument, error),
         tuple(_ways(instrument, look, read, reference)),
-        _advice(instrument, error),
+        # A tool is called faulty only after the count has been questioned.
+        "" if wrapped else _advice(instrument, error),
+        wrapped,
     )
+
+
+def nearer_to_a_mark(instrument: Instrument) -> str:
+    """What is odd about a wrapped zero."""
+    mark = "turn" if isinstance(instrument.scale, ScrewScale) else "mark"
+    return f"nearer to a full {mark} than to nothing."
+
+
+def likelier(instrument: Instrument, wrapped: WrappedZero) -> str:
+    """How the faces would look then, and what the zero error would be."""
+    side = _side(instrument, wrapped.mended, wrapped.reference)
+    return f"If {side}, it is {instrument.with_unit(wrapped.mended)}."
+
+
+def sides(instrument: Instrument, wrapped: WrappedZero) -> tuple[str, str]:
+    """The two looks that a wrapped zero can be, the likelier one first, each with its error."""
+    likely, kept = (
+        f"{_side(instrument, error, wrapped.reference)}: {instrument.with_unit(error)}"
+        for error in (wrapped.mended, wrapped.error)
+    )
+    return likely, kept
+
+
+def _side(instrument: Instrument, error: Fraction, reference: Fraction) -> str:
+    """On which side the zero stands with that error."""
+    if isinstance(instrument.scale, ScrewScale):
+        where = {-1: "had run past the datum line", 0: "stood at the datum line",
+                 1: "was still short of the datum line"}  # fmt: skip
+        return f"the thimble’s zero {where[_sign(error)]}"
+    where = {-1: "left of", 0: "at", 1: "right of"}
+    mark = to_text(reference) if reference else "the main zero"
+    return f"the fine zero stood {where[_sign(error)]} {mark}"
+
+
+def _sign(error: Fraction) -> int:
+    return (error > 0) - (error < 0)
 
 
 def look_below_zero(instrument: Instrument) -> Look:

@@ -91,6 +91,8 @@ def flag_document(flag: Flag) -> dict[str, Any]:
         document["observation"] = flag.observation
     if flag.suggestion:
         document["suggestion"] = dict(flag.suggestion)
+    if flag.zero_check:
+        document["zero_check"] = flag.zero_check
     return document
 
 

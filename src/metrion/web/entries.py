@@ -36,7 +36,7 @@ from metrion.web.schemas import (
     QuantityFields,
     ReadingPatch,
     SheetSchema,
-    ZeroCheckFields,
+    ZeroCheckPatch,
 )
 from metrion.web.settings import settings
 
@@ -92,12 +92,12 @@ def _own_convention(session: Session, found: Sheet, record: dict[str, Any]) -> l
 
 
 def amended(entry: Kept, fields: dict[str, Any]) -> Kept:
-    """An entry with changed fields; figures of a reading that change go into its history."""
+    """An entry with changed fields; figures that were read and change go into its history."""
     changed = dict(fields)
     why = changed.pop("why", "")
     record = {**entry.record, **changed}
     looks = [{n: r[n] for n in _SCALE if n in r} for r in (entry.record, record)]
-    if entry.measurement is not None and looks[0] != looks[1]:
+    if looks[0] and looks[0] != looks[1]:
         earlier = {**looks[0], "at": _now(), "why": why}
         history = entry.record.get("history")
         record["history"] = [*(history if isinstance(history, list) else []), earlier]
@@ -168,7 +168,7 @@ def add_zero_check(body: dict[str, Any], sheet: str) -> dict[str, Any]:
 class ZeroCheckResource(MethodView):
     """One zero check of a sheet."""
 
-    @blueprint.arguments(ZeroCheckFields)
+    @blueprint.arguments(ZeroCheckPatch)
     @blueprint.response(200, SheetSchema)
     def patch(self, body: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
         """Change it; everything it corrects follows. 412 if changed meanwhile."""

@@ -13,13 +13,19 @@ from metrion.core.review.series import (
     windows_disagree,
 )
 from metrion.core.review.slips import slips_and_outlier
-from metrion.core.review.zero import zero_drift, zero_other_face, zero_unchecked
+from metrion.core.review.zero import (
+    zero_drift,
+    zero_other_face,
+    zero_unchecked,
+    zero_wrapped,
+)
 
 __all__ = ["Flag", "Level", "review", "review_pairs"]
 
 _CHECKS = (
     zero_unchecked,
     zero_other_face,
+    zero_wrapped,
     zero_drift,
     few_readings,
     identical_readings,

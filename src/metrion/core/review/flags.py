@@ -33,7 +33,9 @@ class Flag:
         level: how much it matters.
         message: what was seen, in one or two sentences.
         observation: index of the observation it is about; None if it is about all.
-        suggestion: fields of the observation, as a logbook holds them, that would settle it.
+        suggestion: fields of the observation (or the zero check), as a logbook holds them, that
+            would settle it.
+        zero_check: id of the zero check it is about; empty if it is about none.
     """
 
     code: str
@@ -41,6 +43,7 @@ class Flag:
     message: str
     observation: int | None = None
     suggestion: Mapping[str, Any] = field(default_factory=dict)
+    zero_check: str = ""
 
 
 @dataclass(frozen=True)

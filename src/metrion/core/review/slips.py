@@ -9,7 +9,7 @@ from typing import Any
 from scipy.special import stdtrit
 
 from metrion.core.review.flags import Flag, Level, Series
-from metrion.core.scales import Look, ScrewScale
+from metrion.core.scales import ScrewScale
 
 _GRUBBS_LEVEL = 0.01
 _SLIP_LEAST_COUNTS = 3
@@ -72,7 +72,8 @@ def _mark_slip(series: Series, others: Others, i: int) -> Flag | None:
     if not off:
         return None
     index, above = series.counting[i], off > 0
-    look, rejoined = _one_mark(series, index, -1 if above else 1)
+    look = series.observation(index).looks[0]
+    rejoined = series.measurement.instrument.scale.one_mark_on(look, -1 if above else 1)
     text = series.measurement.instrument.main_text
     suggestion: dict[str, Any] = {"main": text(rejoined.main)}
     if look.second_turn != rejoined.second_turn:
@@ -87,15 +88,6 @@ def _mark_slip(series: Series, others: Others, i: int) -> Flag | None:
     side = "above" if above else "below"
     message = f"Reading {index + 1} stands one mark {side} the others. {question}"
     return Flag("main-mark-slip", Level.WARNING, message, index, suggestion)
-
-
-def _one_mark(series: Series, index: int, step: int) -> tuple[Look, Look]:
-    """The look as it is, and as it would be one mark (or turn) further."""
-    look = series.observation(index).looks[0]
-    scale = series.measurement.instrument.scale
-    if isinstance(scale, ScrewScale) and scale.two_turns:
-        return look, scale.look_at(scale.turn_start(look) + step * scale.pitch, look.line)
-    return look, Look(look.main + step * scale.mark, look.line, look.second_turn)
 
 
 def _unit_slip(series: Series, others: Others, i: int) -> Flag | None:

@@ -3,10 +3,13 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
+from typing import Any
 
 from metrion.core.review.flags import Flag, Level, Series
+from metrion.core.scales import ScrewScale
 from metrion.core.statistics import mean
-from metrion.core.zero import Phase, zero_errors
+from metrion.core.zero import Phase, wrapped_zero, zero_errors
+from metrion.core.zero_desk import likelier, nearer_to_a_mark
 
 
 def zero_unchecked(series: Series) -> Iterator[Flag]:
@@ -33,6 +36,28 @@ def zero_other_face(series: Series) -> Iterator[Flag]:
                 f"the {measurement.face} faces. Each pair of faces has a zero of its own.",
             )
             return
+
+
+def zero_wrapped(series: Series) -> Iterator[Flag]:
+    """A zero check that reads nearer to a full mark (or turn) than to nothing."""
+    instrument = series.measurement.instrument
+    if not series.single:
+        return
+    for check in series.measurement.checks:
+        found = wrapped_zero(instrument, check.look, check.reference)
+        if found is None:
+            continue
+        suggestion: dict[str, Any] = {"main": instrument.main_text(found.look.main)}
+        if isinstance(instrument.scale, ScrewScale) and instrument.scale.two_turns:
+            suggestion["second_turn"] = found.look.second_turn
+        yield Flag(
+            "zero-wrapped",
+            Level.WARNING,
+            f"A look at the zero comes to {series.text(found.error)}: "
+            f"{nearer_to_a_mark(instrument)} {likelier(instrument, found)}",
+            suggestion=suggestion,
+            zero_check=check.id,
+        )
 
 
 def zero_drift(series: Series) -> Iterator[Flag]:

@@ -58,6 +58,9 @@ class Scale(Protocol):
     def reading(self, look: Look) -> Fraction:
         """What the look reads."""
 
+    def one_mark_on(self, look: Look, step: int) -> Look:
+        """The look with the same line that reads one mark more (``step`` 1) or less (-1)."""
+
     def nearest(self, position: Fraction) -> Look:
         """The look with whole lines whose reading is nearest to ``position`` (lower if tied)."""
 

@@ -93,6 +93,12 @@ class ScrewScale:
         past = line * self.least_count // self.main_division * self.main_division
         return Look(turn_start + past, line)
 
+    def one_mark_on(self, look: Look, step: int) -> Look:
+        """The look with the same thimble line one turn further (1) or back (-1)."""
+        if self.two_turns:
+            return self.look_at(self.turn_start(look) + step * self.pitch, look.line)
+        return Look(look.main + step * self.pitch, look.line)
+
     def last_mark(self, look: Look) -> Fraction:
         """The last sleeve mark at or before the reading."""
         return self.reading(look) // self.main_division * self.main_division

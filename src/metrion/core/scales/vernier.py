@@ -150,6 +150,10 @@ class VernierScale:
         parts = self._parts(int(look.line))
         return [line for line in range(self.fine_divisions + 1) if self._parts(line) == parts]
 
+    def one_mark_on(self, look: Look, step: int) -> Look:
+        """The look with the same line, its main reading one mark further (1) or back (-1)."""
+        return Look(look.main + step * self.main_division, look.line)
+
     @cached_property
     def _line_of_step(self) -> dict[int, int]:
         """The first line that adds so many least counts."""

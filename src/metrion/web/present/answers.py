@@ -16,8 +16,8 @@ from metrion.core.pairing import Pairing, pairing
 from metrion.core.passed import Turn
 from metrion.core.scales import Look
 from metrion.core.typed import FineAs, typed_number
-from metrion.core.zero import ZeroCheck
-from metrion.core.zero_desk import zero_finding
+from metrion.core.zero import WrappedZero, ZeroCheck
+from metrion.core.zero_desk import nearer_to_a_mark, sides, zero_finding
 from metrion.web.present.instruments import shown
 
 _FINEST = 1_000_000
@@ -152,5 +152,17 @@ def _finding(
         "words": shown(found.words),
         "ways": [shown(way) for way in found.ways],
         "advice": found.advice,
+        "wrapped": found.wrapped and _wrapped_view(instrument, found.wrapped),
     }
     return view, ""
+
+
+def _wrapped_view(instrument: Instrument, wrapped: WrappedZero) -> dict[str, Any]:
+    likely, kept = sides(instrument, wrapped)
+    return {
+        "main": instrument.main_text(wrapped.look.main),
+        "second_turn": wrapped.look.second_turn,
+        "words": f"That is {nearer_to_a_mark(instrument)} Which is it?",
+        "likely": shown(likely),
+        "kept": shown(kept),
+    }

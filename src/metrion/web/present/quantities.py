@@ -21,6 +21,7 @@ from metrion.core.places import by_place
 from metrion.core.review import Flag, Level
 from metrion.core.rounding import round_result
 from metrion.core.schools import said_by
+from metrion.core.zero import wrapped_zero
 from metrion.formats.logbook.looks import LOOKS
 from metrion.report import working
 from metrion.report.second_looks import is_settled, main_words
@@ -240,6 +241,7 @@ def flags_view(reviewed: Reviewed, entry: Kept, readings: Sequence[Kept]) -> lis
             "observation": flag.observation,
             "suggestion": dict(flag.suggestion),
             "suggested": _suggested(measurement, flag),
+            "zero_check": flag.zero_check or None,
             "settled": _is_settled(flag, measurement, entry, readings),
             "without": _without(measurement, flag),
         }
@@ -248,8 +250,13 @@ def flags_view(reviewed: Reviewed, entry: Kept, readings: Sequence[Kept]) -> lis
 
 
 def _suggested(measurement: Measurement, flag: Flag) -> str:
-    """The main reading that would settle a flag; empty where none would."""
+    """What would settle a flag: a main reading, or a zero error; empty where nothing would."""
     instrument = measurement.instrument
+    for check in measurement.checks:
+        if check.id == flag.zero_check and (
+            wrapped := wrapped_zero(instrument, check.look, check.reference)
+        ):
+            return shown(instrument.with_unit(wrapped.mended))
     for look in (flag.suggestion, *(flag.suggestion.get(name, {}) for name in LOOKS)):
         if main := look.get("main"):
             return shown(main_words(instrument, main))

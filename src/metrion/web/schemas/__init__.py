@@ -25,6 +25,7 @@ from metrion.web.schemas.desk import (
     NeighbourSchema,
     TurnSchema,
     TypedSchema,
+    WrappedZeroSchema,
     ZeroFindingSchema,
 )
 from metrion.web.schemas.instruments import (
@@ -87,7 +88,12 @@ from metrion.web.schemas.words import (
     WordsSchema,
 )
 from metrion.web.schemas.working import SpanSchema, StepSchema
-from metrion.web.schemas.zero import NewZeroCheck, ZeroCheckFields, ZeroCheckSchema
+from metrion.web.schemas.zero import (
+    NewZeroCheck,
+    ZeroCheckFields,
+    ZeroCheckPatch,
+    ZeroCheckSchema,
+)
 
 __all__ = [
     "AnswerSchema",
@@ -170,7 +176,9 @@ __all__ = [
     "WantedSchema",
     "WishSchema",
     "WordsSchema",
+    "WrappedZeroSchema",
     "ZeroCheckFields",
+    "ZeroCheckPatch",
     "ZeroCheckSchema",
     "ZeroFindingSchema",
 ]  # fmt: skip

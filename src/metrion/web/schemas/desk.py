@@ -7,6 +7,7 @@ from marshmallow import Schema, fields, validate
 from metrion.core.observations import Arc, Sort
 from metrion.web.schemas.common import many, maybe_string, number, string
 from metrion.web.schemas.instruments import InstrumentFields
+from metrion.web.schemas.readings import FiguresSchema
 
 
 class EnteredSchema(Schema):
@@ -52,6 +53,14 @@ class DraftLookSchema(LookSchema):
     record = fields.Nested(InstrumentFields, required=True)
 
 
+class WrappedZeroSchema(FiguresSchema):
+    """What a look at the zero is likely mistaken for: the figures that it would have, and words."""
+
+    words = string()
+    likely = string()
+    kept = string()
+
+
 class ZeroFindingSchema(Schema):
     """What a look at the zero comes to."""
 
@@ -59,6 +68,7 @@ class ZeroFindingSchema(Schema):
     words = string()
     ways = fields.List(fields.String(), required=True)
     advice = string()
+    wrapped = fields.Nested(WrappedZeroSchema, required=True, allow_none=True)
 
 
 class NeighbourSchema(Schema):

@@ -47,6 +47,7 @@ class FlagSchema(Schema):
     observation = fields.Integer(required=True, allow_none=True)
     suggestion = fields.Dict(keys=fields.String(), values=fields.Raw(), required=True)
     suggested = string()
+    zero_check = maybe_string()
     settled = fields.Boolean(required=True)
     without = maybe_string()
 

@@ -36,4 +36,10 @@ class ZeroCheckFields(Schema):
     phase = fields.String(validate=validate.OneOf(["before", "after"]))
 
 
+class ZeroCheckPatch(ZeroCheckFields):
+    """A change to a zero check; ``why`` goes into its history if its figures change."""
+
+    why = fields.String(validate=validate.Length(max=500))
+
+
 NewZeroCheck = new(ZeroCheckFields, "NewZeroCheck")
