@@ -10,6 +10,9 @@ from hypothesis import strategies as st
 from metrion.core.numbers import to_text
 from metrion.core.scales import Numbering, ScrewScale, VernierScale
 
+NOTES = st.characters(exclude_categories=["Cs", "Cc"], exclude_characters="\ufffe\uffff")
+"""Characters that a text of a logbook may hold."""
+
 DIVISIONS = [Fraction(1), Fraction(1, 2), Fraction(1, 10), Fraction(1, 16), Fraction(20)]
 
 
@@ -49,7 +52,7 @@ def observations(draw: st.DrawFn, scale: VernierScale) -> dict[str, Any]:
     if draw(st.booleans()):
         record["excluded"] = draw(st.sampled_from([None, "", "a burr between the jaws"]))
     if draw(st.booleans()):
-        record["note"] = draw(st.text(st.characters(exclude_categories=["Cs"]), max_size=12))
+        record["note"] = draw(st.text(NOTES, max_size=12))
     return record
 
 

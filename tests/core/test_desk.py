@@ -6,11 +6,9 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
+from metrion.core.appearance import Appearance, FineAs, PrintedUnit
 from metrion.core.desk import consider, consider_position
 from metrion.core.drawing import (
-    Appearance,
-    PrintedUnit,
-    appearance_of,
     fine_numerals,
     line_places,
     line_worths,
@@ -20,7 +18,7 @@ from metrion.core.errors import NotExact
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.scales import Look, ScrewScale, VernierScale
 from metrion.core.scales.numerals import Numerals, usual_numerals
-from metrion.core.typed import FineAs, typed_number
+from metrion.core.typed import typed_number
 from metrion.core.zero import ZeroCheck
 from tests.strategies import verniers
 
@@ -176,7 +174,8 @@ def test_numerals_of_the_main_scale(
     unit: str, division: str, numerals: PrintedUnit, every: int, step: str
 ) -> None:
     scale = VernierScale(Fraction(division), 10, 9)
-    found = main_numerals(Instrument("i", "I", Kind.VERNIER, unit, scale), Appearance(numerals))
+    looks = Appearance(numerals)
+    found = main_numerals(Instrument("i", "I", Kind.VERNIER, unit, scale, appearance=looks))
     assert (found.every, found.step) == (every, Fraction(step))
 
 
@@ -186,8 +185,3 @@ def test_the_lines_of_an_instrument() -> None:
     assert len(line_worths(SCREW)) == 50
     assert line_places(SCREW) == []
     assert fine_numerals(CALIPER).printed(20)[20] == "10"
-
-
-@pytest.mark.parametrize("record", [{}, {"numerals": 5, "fine_as": None}, {"numerals": "ell"}])
-def test_an_appearance_nobody_knows_is_the_usual_one(record: dict[str, object]) -> None:
-    assert appearance_of(record) == Appearance()

@@ -7,9 +7,10 @@ import pytest
 
 from metrion.core.advice import advice
 from metrion.core.conventions import BUILT_IN
-from metrion.core.hints import Circumstance, hints
+from metrion.core.hints import hints
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.measurements import Measurement, reduce_measurement
+from metrion.core.noted import Approach, Noted
 from metrion.core.observations import Observation
 from metrion.core.scales import Look, VernierScale
 
@@ -21,30 +22,30 @@ def series(*lines: int, convention: str = "half-division") -> Measurement:
     return Measurement("m", "D", CALIPER, BUILT_IN[convention], observations)
 
 
-def codes(measurement: Measurement, circumstances: list[Circumstance] | None = None) -> list[str]:
-    plain = [Circumstance()] * len(measurement.observations)
-    return [hint.code for hint in hints(measurement, circumstances or plain)]
+def codes(measurement: Measurement, noted: list[Noted] | None = None) -> list[str]:
+    pairs = zip(measurement.observations, noted or (), strict=False)
+    observations = tuple(replace(one, noted=beside) for one, beside in pairs)
+    told = replace(measurement, observations=observations or measurement.observations)
+    return [hint.code for hint in hints(told)]
 
 
-OPENING, CLOSING = Circumstance(approach="opening"), Circumstance(approach="closing")
-ANE, BO = Circumstance(reader="Ane"), Circumstance(reader="Bo")
+OPENING, CLOSING = (Noted(approach=approach) for approach in Approach)
+ANE, BO, NOBODY = Noted(reader="Ane"), Noted(reader="Bo"), Noted()
 
 
 @pytest.mark.parametrize(
-    ("lines", "circumstances", "found"),
+    ("lines", "noted", "found"),
     [
         ((3, 4, 9, 8), [OPENING, OPENING, CLOSING, CLOSING], ["play"]),
         ((3, 4, 5, 4), [OPENING, OPENING, CLOSING, CLOSING], []),  # within two least counts
         ((3, 9, 11, 5), [OPENING, OPENING, CLOSING, CLOSING], []),  # within their own scatter
         ((3, 4, 9), [OPENING, OPENING, CLOSING], []),  # one alone shows nothing
         ((3, 4, 9, 8), [ANE, ANE, BO, BO], ["readers"]),
-        ((3, 4, 9, 8), [ANE, ANE, Circumstance(), Circumstance()], []),
+        ((3, 4, 9, 8), [ANE, ANE, NOBODY, NOBODY], []),
     ],
 )
-def test_groups_that_differ(
-    lines: tuple[int, ...], circumstances: list[Circumstance], found: list[str]
-) -> None:
-    assert codes(series(*lines), circumstances) == found
+def test_groups_that_differ(lines: tuple[int, ...], noted: list[Noted], found: list[str]) -> None:
+    assert codes(series(*lines), noted) == found
 
 
 def test_a_reading_that_was_set_aside_belongs_to_no_group() -> None:

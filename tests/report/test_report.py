@@ -32,7 +32,7 @@ DEMOS = [
 
 
 def report(document: dict[str, Any], **options: Any) -> Report:
-    return build_report(reduce_logbook(parse_logbook(document)), document, **options)
+    return build_report(reduce_logbook(parse_logbook(document, kept=True)), **options)
 
 
 def demo(name: str = "spare-parts", **first_reading: Any) -> dict[str, Any]:

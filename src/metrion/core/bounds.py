@@ -28,6 +28,7 @@ _TOO_LARGE = 10**12
 _LEAST = Fraction(1, 10**12)
 _LONGEST_ID = 64
 _NOT_IN_AN_ID = set("/\\?#%")
+_NOT_IN_XML = {"\ufffe", "\uffff"}
 _POWER = re.compile(r"\*\*-?([0-9]+)")
 
 
@@ -77,6 +78,26 @@ def check_id(key: str) -> None:
 
 def _barred(sign: str) -> bool:
     return sign in _NOT_IN_AN_ID or sign.isspace() or unicodedata.category(sign) == "Cc"
+
+
+def check_text(text: str, most: int) -> None:
+    """Refuse text that is too long, or holds what no output of ours can carry.
+
+    Raises:
+        OutOfBounds: for too many characters, a control character but tab and line feed, or one
+            that XML cannot hold.
+    """
+    if len(text) > most:
+        raise OutOfBounds(
+            f"{shortened(text)} has {len(text)} characters, but may have at most {most}"
+        )
+    if text.isprintable():
+        return
+    for sign in text:
+        if sign not in "\t\n" and (unicodedata.category(sign) == "Cc" or sign in _NOT_IN_XML):
+            raise OutOfBounds(
+                f"{shortened(text)} holds the character U+{ord(sign):04X}, which text here cannot"
+            )
 
 
 def check_unit(text: str) -> None:

@@ -7,6 +7,22 @@ from enum import StrEnum
 from fractions import Fraction
 from typing import Literal
 
+from metrion.core.declared import (
+    NOTHING,
+    Choice,
+    CoverageText,
+    Exact,
+    Figures,
+    Flag,
+    Id,
+    Rest,
+    Sign,
+    Text,
+    declared,
+    entry,
+    rest,
+)
+
 
 class Family(StrEnum):
     """Limits of error, or standard uncertainties."""
@@ -49,7 +65,7 @@ class Coverage:
     percentage: bool = False
 
 
-@dataclass(frozen=True)
+@entry()
 class Convention:
     """One school.
 
@@ -64,18 +80,26 @@ class Convention:
         combine: (limit) how limit and scatter are put together.
         coverage: (standard) what the standard uncertainty is multiplied by.
         estimate: whether positions between fine lines are estimated.
+        rest: what else its entry has.
     """
 
-    id: str
-    name: str
-    family: Family
-    reading_limit: Fraction
-    zero_look: bool
-    digits: Digits
-    spread: Spread = Spread.NONE
-    combine: Combine = Combine.LARGER
-    coverage: Coverage = Coverage(Fraction(1))
-    estimate: bool = False
+    id: str = declared(Id())
+    name: str = declared(Text(), required=False)
+    family: Family = declared(Choice(Family))
+    reading_limit: Fraction = declared(Exact(Sign.POSITIVE))
+    zero_look: bool = declared(Flag())
+    digits: Digits = declared(Figures())
+    spread: Spread = declared(
+        Choice(Spread), default=Spread.NONE, required=True, only=(Family.LIMIT,)
+    )
+    combine: Combine = declared(
+        Choice(Combine), default=Combine.LARGER, required=True, only=(Family.LIMIT,)
+    )
+    coverage: Coverage = declared(
+        CoverageText(), default=Coverage(Fraction(1)), required=True, only=(Family.STANDARD,)
+    )
+    estimate: bool = declared(Flag(), default=False)
+    rest: Rest = rest(default=NOTHING)
 
 
 _HALF = Fraction(1, 2)

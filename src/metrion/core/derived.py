@@ -6,7 +6,23 @@ from collections.abc import Iterator, Mapping
 from dataclasses import dataclass, replace
 from fractions import Fraction
 
+from metrion.core.beside import Beside
 from metrion.core.conventions import Convention
+from metrion.core.declared import (
+    NOTHING,
+    PROSE,
+    Entry,
+    FormulaText,
+    Id,
+    Inputs,
+    Reference,
+    Rest,
+    Text,
+    UnitText,
+    declared,
+    entry,
+    rest,
+)
 from metrion.core.formula import Formula
 from metrion.core.measurements import Measurement, measurement_parts
 from metrion.core.rounding import Rounded, round_result
@@ -23,14 +39,16 @@ class TypedValue:
         value: in ``unit``.
         uncertainty: in ``unit``, not negative.
         unit: the unit of both.
+        written: the value as it was written.
     """
 
     value: Number
     uncertainty: Fraction
     unit: Unit
+    written: str = ""
 
 
-@dataclass(frozen=True)
+@entry()
 class Derived:
     """A quantity made of others.
 
@@ -41,14 +59,20 @@ class Derived:
         unit: the unit the result is given in.
         convention: the school that states its uncertainty.
         inputs: measurement or typed value for each symbol.
+        compare: what it is to stand beside; like all that follows for the record only.
+        note: a remark.
+        rest: what else its entry has.
     """
 
-    id: str
-    name: str
-    formula: Formula
-    unit: Unit
-    convention: Convention
-    inputs: Mapping[str, Measurement | TypedValue]
+    id: str = declared(Id())
+    name: str = declared(Text(), required=False)
+    formula: Formula = declared(FormulaText())
+    unit: Unit = declared(UnitText())
+    convention: Convention = declared(Reference("conventions"))
+    inputs: Mapping[str, Measurement | TypedValue] = declared(Inputs())
+    compare: Beside | None = declared(Entry(Beside), default=None, for_the_record=True)
+    note: str = declared(Text(PROSE), default="", for_the_record=True)
+    rest: Rest = rest(default=NOTHING)
 
 
 @dataclass(frozen=True)

@@ -10,6 +10,7 @@ from dataclasses import dataclass, field, replace
 from fractions import Fraction
 from math import floor
 
+from metrion.core.appearance import FineAs
 from metrion.core.drawing import fine_numerals
 from metrion.core.errors import MetrionError, NotAMark
 from metrion.core.instruments import Instrument, Kind
@@ -17,7 +18,7 @@ from metrion.core.numbers import to_text
 from metrion.core.pairing import ZERO_CANCELS
 from metrion.core.passed import Turn, near_mark, turns
 from metrion.core.scales import Line, Look, VernierScale
-from metrion.core.typed import FineAs, typed_line, typed_main
+from metrion.core.typed import typed_line, typed_main
 from metrion.core.zero import ZeroCheck, zero_error
 
 

@@ -2,86 +2,15 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
 from dataclasses import dataclass
-from enum import StrEnum
 from fractions import Fraction
-from typing import TypeVar
 
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.scales import Look, VernierScale
 from metrion.core.scales.numerals import Numerals, usual_numerals
-from metrion.core.typed import FineAs
 
 _MM_PER = {"mm": Fraction(1), "cm": Fraction(10)}
 _MOST_MARKS_PER_NUMERAL = 100
-
-
-class PrintedUnit(StrEnum):
-    """Which unit the numerals of a metric main scale stand for."""
-
-    MM = "mm"
-    CM = "cm"
-
-
-class Side(StrEnum):
-    """On which side of a line or scale something lies."""
-
-    ABOVE = "above"
-    BELOW = "below"
-
-
-class Growth(StrEnum):
-    """Which way the numerals of a thimble grow, seen with the frame to the left."""
-
-    UP = "up"
-    DOWN = "down"
-
-
-@dataclass(frozen=True)
-class Appearance:
-    """What an instrument looks like beyond what its readings need.
-
-    Attributes:
-        numerals: the unit its main numerals stand for.
-        fine_as: what the student types for the fine reading.
-        fine_side: whether the fine scale lies below or above the main scale.
-        half_marks: whether the half marks of a sleeve lie below or above the datum line.
-        thimble_numerals: which way the numerals of the thimble grow.
-        numbered_every: fine lines from one numeral to the next; None for the usual.
-        second_edge: whether the other edge of the beam shows inches.
-    """
-
-    numerals: PrintedUnit = PrintedUnit.MM
-    fine_as: FineAs = FineAs.LINE
-    fine_side: Side = Side.BELOW
-    half_marks: Side = Side.BELOW
-    thimble_numerals: Growth = Growth.UP
-    numbered_every: int | None = None
-    second_edge: bool = False
-
-
-_Word = TypeVar("_Word", bound=StrEnum)
-
-
-def appearance_of(record: Mapping[str, object]) -> Appearance:
-    """The appearance that the optional fields of an instrument ask for; what fits none is usual."""
-    usual = Appearance()
-    every = record.get("numbered_every")
-    return Appearance(
-        _word(record, "numerals", usual.numerals),
-        _word(record, "fine_as", usual.fine_as),
-        _word(record, "fine_side", usual.fine_side),
-        _word(record, "half_marks", usual.half_marks),
-        _word(record, "thimble_numerals", usual.thimble_numerals),
-        every if type(every) is int and every > 0 else None,
-        record.get("second_edge") is True,
-    )
-
-
-def _word(record: Mapping[str, object], name: str, usual: _Word) -> _Word:
-    words = {str(word): word for word in type(usual)}
-    return words.get(str(record.get(name)), usual)
 
 
 @dataclass(frozen=True)
@@ -99,14 +28,14 @@ class MainNumerals:
     unit: str
 
 
-def fine_numerals(instrument: Instrument, appearance: Appearance | None = None) -> Numerals:
+def fine_numerals(instrument: Instrument) -> Numerals:
     """The numerals of its fine scale."""
     usual = usual_numerals(instrument.scale.fine_divisions, tenths=instrument.kind is Kind.VERNIER)
-    every = appearance.numbered_every if appearance else None
+    every = instrument.appearance.numbered_every
     return Numerals(every, usual.at(every)) if every else usual
 
 
-def main_numerals(instrument: Instrument, appearance: Appearance) -> MainNumerals:
+def main_numerals(instrument: Instrument) -> MainNumerals:
     """The numerals of its main scale: at every centimetre, tenth of an inch, degree."""
     division = instrument.scale.main_division
     if instrument.kind is Kind.ANGULAR:
@@ -114,9 +43,11 @@ def main_numerals(instrument: Instrument, appearance: Appearance) -> MainNumeral
     if instrument.unit == "in":
         return _numerals_at(Fraction(1, 10), division, Fraction(1, 10), "in")
     unit = _MM_PER[instrument.unit]
-    printed = _MM_PER[appearance.numerals]
+    printed = _MM_PER[instrument.appearance.numerals]
     distance = Fraction(1 if instrument.kind is Kind.SCREW else 10) / unit
-    return _numerals_at(distance, division, distance * unit / printed, str(appearance.numerals))
+    return _numerals_at(
+        distance, division, distance * unit / printed, str(instrument.appearance.numerals)
+    )
 
 
 def _numerals_at(distance: Fraction, division: Fraction, step: Fraction, unit: str) -> MainNumerals:

@@ -7,13 +7,14 @@ read it, and are shown beside the result only.
 from __future__ import annotations
 
 from collections import defaultdict
-from collections.abc import Callable, Iterator, Sequence
+from collections.abc import Callable, Iterator
 from dataclasses import dataclass
 from fractions import Fraction
 from itertools import pairwise
 
 from metrion.core.drawing import fine_numerals
 from metrion.core.measurements import Measurement
+from metrion.core.noted import Noted
 from metrion.core.observations import Sort
 from metrion.core.statistics import mean
 
@@ -21,19 +22,6 @@ _GROUP = 2
 _APART_LEAST_COUNTS = 2
 _TREND_READINGS = 5
 _NUMBERED_CHANCE = Fraction(1, 1000)
-
-
-@dataclass(frozen=True)
-class Circumstance:
-    """How a reading was taken, where that was noted.
-
-    Attributes:
-        approach: ``opening`` or ``closing``; empty if not noted.
-        reader: who read it; empty if not noted.
-    """
-
-    approach: str = ""
-    reader: str = ""
 
 
 @dataclass(frozen=True)
@@ -49,25 +37,21 @@ class Hint:
     message: str
 
 
-def hints(measurement: Measurement, circumstances: Sequence[Circumstance]) -> list[Hint]:
-    """All remarks about a series of single readings.
-
-    Args:
-        circumstances: one for each observation, in order.
-    """
+def hints(measurement: Measurement) -> list[Hint]:
+    """All remarks about a series of single readings."""
     if measurement.sort is not Sort.SINGLE:
         return []
     return [
-        *_play(measurement, circumstances),
-        *_readers(measurement, circumstances),
+        *_play(measurement),
+        *_readers(measurement),
         *_trend(measurement),
         *_numbered_lines(measurement),
     ]
 
 
-def _play(measurement: Measurement, circumstances: Sequence[Circumstance]) -> Iterator[Hint]:
+def _play(measurement: Measurement) -> Iterator[Hint]:
     """Readings taken from both directions that differ."""
-    found = _apart(measurement, circumstances, lambda one: one.approach)
+    found = _apart(measurement, lambda noted: noted.approach or "")
     if found:
         first, second, distance = found
         yield Hint(
@@ -77,9 +61,9 @@ def _play(measurement: Measurement, circumstances: Sequence[Circumstance]) -> It
         )
 
 
-def _readers(measurement: Measurement, circumstances: Sequence[Circumstance]) -> Iterator[Hint]:
+def _readers(measurement: Measurement) -> Iterator[Hint]:
     """Two people who differ by more than their scatter."""
-    found = _apart(measurement, circumstances, lambda one: one.reader)
+    found = _apart(measurement, lambda noted: noted.reader)
     if found:
         first, second, distance = found
         yield Hint(
@@ -90,16 +74,13 @@ def _readers(measurement: Measurement, circumstances: Sequence[Circumstance]) ->
 
 
 def _apart(
-    measurement: Measurement,
-    circumstances: Sequence[Circumstance],
-    group_of: Callable[[Circumstance], str],
+    measurement: Measurement, group_of: Callable[[Noted], str]
 ) -> tuple[str, str, str] | None:
     """Two groups, each read twice or more, whose means lie apart; their distance in words."""
     groups: dict[str, list[Fraction]] = defaultdict(list)
-    rows = zip(measurement.observations, measurement.observed, circumstances, strict=True)
-    for observation, value, circumstance in rows:
-        if observation.counts and group_of(circumstance):
-            groups[group_of(circumstance)].append(value)
+    for observation, value in zip(measurement.observations, measurement.observed, strict=True):
+        if observation.counts and (group := group_of(observation.noted)):
+            groups[group].append(value)
     groups = {name: values for name, values in groups.items() if len(values) >= _GROUP}
     if len(groups) < 2:
         return None

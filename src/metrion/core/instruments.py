@@ -2,14 +2,30 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from enum import StrEnum
 from fractions import Fraction
 
 from metrion.core.angles import angle_text, degrees_and_minutes
+from metrion.core.appearance import Appearance
+from metrion.core.declared import (
+    NOTHING,
+    Bounds,
+    Choice,
+    Exact,
+    Id,
+    Inline,
+    LengthOrAngle,
+    Rest,
+    ScaleOfKind,
+    Sign,
+    Text,
+    declared,
+    entry,
+    rest,
+)
 from metrion.core.errors import NoSuchLine, NotAMark, NotEstimable
 from metrion.core.numbers import finite_decimals, fixed, to_text
-from metrion.core.scales import Line, Look, Scale
+from metrion.core.scales import Line, Look, Scale, ScrewScale, VernierScale
 from metrion.core.scales.base import is_multiple
 
 
@@ -21,11 +37,36 @@ class Kind(StrEnum):
     ANGULAR = "angular"
 
 
-LENGTH_UNITS = ("mm", "cm", "in")
-ANGLE_UNIT = "arcmin"
+class LengthUnit(StrEnum):
+    """The units of lengths that an instrument can have."""
+
+    MM = "mm"
+    CM = "cm"
+    IN = "in"
 
 
-@dataclass(frozen=True)
+class AngleUnit(StrEnum):
+    """The unit of a divided circle."""
+
+    ARCMIN = "arcmin"
+
+
+UNITS: dict[Kind, type[StrEnum]] = {
+    Kind.VERNIER: LengthUnit,
+    Kind.SCREW: LengthUnit,
+    Kind.ANGULAR: AngleUnit,
+}
+"""The units that each kind can have."""
+
+SCALES: dict[Kind, type] = {
+    Kind.VERNIER: VernierScale,
+    Kind.SCREW: ScrewScale,
+    Kind.ANGULAR: VernierScale,
+}
+"""The scale that each kind has."""
+
+
+@entry()
 class Instrument:
     """A tool as its owner described it by looking and counting.
 
@@ -37,15 +78,23 @@ class Instrument:
         scale: main and fine scale, in that unit.
         range: lowest and highest reading it is made for, if known.
         maker_limit: the maker's limit of error, if known.
+        number: what is engraved on it to tell it from its like; for the record only.
+        appearance: what it looks like; for the record only.
+        rest: what else its entry has.
     """
 
-    id: str
-    name: str
-    kind: Kind
-    unit: str
-    scale: Scale
-    range: tuple[Fraction, Fraction] | None = None
-    maker_limit: Fraction = Fraction(0)
+    id: str = declared(Id())
+    name: str = declared(Text(), required=False)
+    kind: Kind = declared(Choice(Kind))
+    unit: str = declared(LengthOrAngle())
+    scale: Scale = declared(ScaleOfKind())
+    range: tuple[Fraction, Fraction] | None = declared(
+        Bounds(), default=None, only=(Kind.VERNIER, Kind.SCREW)
+    )
+    maker_limit: Fraction = declared(Exact(Sign.NOT_NEGATIVE), default=Fraction(0))
+    number: str = declared(Text(), default="", for_the_record=True)
+    appearance: Appearance = declared(Inline(Appearance), default=Appearance())
+    rest: Rest = rest(default=NOTHING)
 
     @property
     def least_count(self) -> Fraction:

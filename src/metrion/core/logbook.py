@@ -5,6 +5,16 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 from metrion.core.conventions import Convention
+from metrion.core.declared import (
+    NOTHING,
+    PROSE,
+    Entries,
+    Rest,
+    Text,
+    declared,
+    entry,
+    rest,
+)
 from metrion.core.derived import Derived, DerivedResult, reduce_derived
 from metrion.core.instruments import Instrument
 from metrion.core.measurements import Measurement, MeasurementResult, reduce_measurement
@@ -12,16 +22,27 @@ from metrion.core.review import Flag, review, review_pairs
 from metrion.core.zero import ZeroCheck
 
 
-@dataclass(frozen=True)
+@entry()
 class Logbook:
-    """One investigation, checked: every reference leads somewhere, every reading fits its scale."""
+    """One investigation, checked: every reference leads somewhere, every reading fits its scale.
 
-    title: str = ""
-    instruments: tuple[Instrument, ...] = ()
-    zero_checks: tuple[ZeroCheck, ...] = ()
-    conventions: tuple[Convention, ...] = ()
-    measurements: tuple[Measurement, ...] = ()
-    derived: tuple[Derived, ...] = ()
+    Attributes:
+        title: of the sheet.
+        instruments, zero_checks, conventions, measurements, derived: its entries, in order.
+        authors, date, aim: what stands at the head of its report; for the record only.
+        rest: what else the file has.
+    """
+
+    title: str = declared(Text(), default="")
+    instruments: tuple[Instrument, ...] = declared(Entries(Instrument), default=(), required=True)
+    zero_checks: tuple[ZeroCheck, ...] = declared(Entries(ZeroCheck), default=())
+    conventions: tuple[Convention, ...] = declared(Entries(Convention), default=())
+    measurements: tuple[Measurement, ...] = declared(Entries(Measurement), default=())
+    derived: tuple[Derived, ...] = declared(Entries(Derived), default=())
+    authors: str = declared(Text(PROSE), default="", for_the_record=True)
+    date: str = declared(Text(), default="", for_the_record=True)
+    aim: str = declared(Text(PROSE), default="", for_the_record=True)
+    rest: Rest = rest(default=NOTHING)
 
 
 @dataclass(frozen=True)

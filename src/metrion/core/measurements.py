@@ -6,9 +6,29 @@ from dataclasses import dataclass
 from fractions import Fraction
 from functools import cached_property
 
+from metrion.core.beside import Beside
+from metrion.core.bounds import MOST_ALIKE
 from metrion.core.conventions import Convention
+from metrion.core.declared import (
+    NOTHING,
+    PROSE,
+    Choice,
+    Codes,
+    Count,
+    Entries,
+    Entry,
+    Flag,
+    Id,
+    Reference,
+    References,
+    Rest,
+    Text,
+    declared,
+    entry,
+    rest,
+)
 from metrion.core.instruments import Instrument, Kind
-from metrion.core.observations import Arc, Observation, Sort, observed_value
+from metrion.core.observations import LOOKS, Arc, Observation, Sort, observed_value
 from metrion.core.rounding import Rounded, round_result
 from metrion.core.scales import Look
 from metrion.core.statistics import mean
@@ -22,7 +42,7 @@ from metrion.core.uncertainty import (
 from metrion.core.zero import ZeroCheck, zero_error
 
 
-@dataclass(frozen=True)
+@entry()
 class Measurement:
     """A quantity measured directly: its tool, its readings and the zero checks it uses.
 
@@ -38,19 +58,36 @@ class Measurement:
         items: how many alike lay in the stack.
         divide_by: what a pair's value is divided by besides (2 for half a sweep).
         arc: which way round sweeps are taken.
+        zero_exact: whether the zero is taken as exact; like all that follows for the record only.
+        places_apart: whether its places are reported apart.
+        pairs, windows: what its readings are to be, said before there is one.
+        compare: what it is to stand beside.
+        note: a remark.
+        looked_again: codes of flags about all of it that were settled.
+        rest: what else its entry has.
     """
 
-    id: str
-    name: str
-    instrument: Instrument
-    convention: Convention
-    observations: tuple[Observation, ...] = ()
-    checks: tuple[ZeroCheck, ...] = ()
-    symbol: str = ""
-    face: str = ""
-    items: int = 1
-    divide_by: int = 1
-    arc: Arc = Arc.SHORTER
+    id: str = declared(Id())
+    name: str = declared(Text(), required=False)
+    instrument: Instrument = declared(Reference("instruments"))
+    convention: Convention = declared(Reference("conventions"))
+    observations: tuple[Observation, ...] = declared(
+        Entries(Observation), default=(), required=True
+    )
+    checks: tuple[ZeroCheck, ...] = declared(References("zero_checks"), default=(), name="zero")
+    symbol: str = declared(Text(), default="")
+    face: str = declared(Text(), default="")
+    items: int = declared(Count(MOST_ALIKE), default=1)
+    divide_by: int = declared(Count(MOST_ALIKE), default=1)
+    arc: Arc = declared(Choice(Arc), default=Arc.SHORTER, only=(Kind.ANGULAR,))
+    zero_exact: bool = declared(Flag(), default=False, for_the_record=True)
+    places_apart: bool = declared(Flag(), default=False, for_the_record=True)
+    pairs: bool = declared(Flag(), default=False, for_the_record=True)
+    windows: bool = declared(Flag(), default=False, for_the_record=True)
+    compare: Beside | None = declared(Entry(Beside), default=None, for_the_record=True)
+    note: str = declared(Text(PROSE), default="", for_the_record=True)
+    looked_again: tuple[str, ...] = declared(Codes(), default=(), for_the_record=True)
+    rest: Rest = rest(default=NOTHING)
 
     @property
     def sort(self) -> Sort:
@@ -58,6 +95,15 @@ class Measurement:
         if self.observations:
             return self.observations[0].sort
         return Sort.PAIR if self.instrument.kind is Kind.ANGULAR else Sort.SINGLE
+
+    @property
+    def intended(self) -> Sort:
+        """The sort of its readings; before the first, the one that was chosen."""
+        if self.observations:
+            return self.sort
+        if self.windows:
+            return Sort.WINDOWS
+        return Sort.PAIR if self.pairs else self.sort
 
     @property
     def label(self) -> str:
@@ -72,7 +118,7 @@ class Measurement:
     @property
     def looks(self) -> int:
         """Looks that make one value."""
-        return {Sort.SINGLE: 1, Sort.PAIR: 2, Sort.WINDOWS: 4}[self.sort]
+        return len(LOOKS[self.sort])
 
     @property
     def effective_checks(self) -> tuple[ZeroCheck, ...]:

@@ -2,12 +2,24 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from enum import StrEnum
 from fractions import Fraction
 
 from metrion.core.angles import FULL_CIRCLE, HALF_CIRCLE
+from metrion.core.declared import (
+    NOTHING,
+    PROSE,
+    Exact,
+    Inline,
+    Looks,
+    Rest,
+    Text,
+    declared,
+    entry,
+    rest,
+)
 from metrion.core.instruments import Instrument, Kind
+from metrion.core.noted import NOTHING_NOTED, Noted
 from metrion.core.scales import Look
 
 
@@ -29,10 +41,20 @@ class Sort(StrEnum):
 WINDOWS_APART = 15
 """Arc minutes from which two opposite windows disagree by more than their circle explains."""
 
-_SORT_OF_LOOKS = {1: Sort.SINGLE, 2: Sort.PAIR, 4: Sort.WINDOWS}
+LOOKS: dict[Sort, tuple[str, ...]] = {
+    Sort.SINGLE: ("",),
+    Sort.PAIR: ("a", "b"),
+    Sort.WINDOWS: ("a", "b", "a2", "b2"),
+}
+"""The looks of each sort, by the names they have in a logbook; a single one has none."""
+
+PAIR_LOOKS = LOOKS[Sort.WINDOWS]
+"""The names that looks of pairs can have, those through a second window last."""
+
+_SORT_OF_LOOKS = {len(names): sort for sort, names in LOOKS.items()}
 
 
-@dataclass(frozen=True, slots=True)
+@entry(slots=True)
 class Observation:
     """One observation.
 
@@ -41,12 +63,16 @@ class Observation:
         place: where on the object it was taken; may be empty.
         excluded: the reason why it does not count; empty if it counts.
         meets: the main mark that the coinciding line was seen to meet, as a check.
+        noted: what is noted beside it.
+        rest: what else its entry has.
     """
 
-    looks: tuple[Look, ...]
-    place: str = ""
-    excluded: str = ""
-    meets: Fraction | None = None
+    looks: tuple[Look, ...] = declared(Looks())
+    place: str = declared(Text(), default="")
+    excluded: str = declared(Text(PROSE), default="", nullable=True)
+    meets: Fraction | None = declared(Exact(), default=None, only=(Kind.VERNIER,))
+    noted: Noted = declared(Inline(Noted), default=NOTHING_NOTED)
+    rest: Rest = rest(default=NOTHING)
 
     @property
     def sort(self) -> Sort:

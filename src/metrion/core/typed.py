@@ -4,10 +4,10 @@ from __future__ import annotations
 
 import re
 from contextlib import suppress
-from enum import StrEnum
 from fractions import Fraction
 
 from metrion.core.angles import parse_angle
+from metrion.core.appearance import FineAs
 from metrion.core.bounds import check_length, check_number
 from metrion.core.errors import DecimalDegrees, MetrionError, NoSuchLine, NotExact, OutOfBounds
 from metrion.core.instruments import Instrument, Kind
@@ -21,14 +21,6 @@ _OPEN = re.compile(r"(-?)(?:\.([0-9]+)|([0-9]+)\.)")
 _SEVERAL = re.compile(r"([0-9]{1,9}) *(?:-|–|\.\.) *([0-9]{1,9})")
 _DECIMAL_DEGREES = re.compile(r"(-?[0-9]+)[.,]([0-9]{1,2})[°′']?")
 _ANGLE = re.compile(r"(-?[0-9]+) *[°: ] *([0-9]{1,2}) *[′']?")
-
-
-class FineAs(StrEnum):
-    """What the figure in the fine blank stands for."""
-
-    LINE = "line"
-    NUMERAL = "numeral"
-    WORTH = "worth"
 
 
 class NoMiddleLine(MetrionError):

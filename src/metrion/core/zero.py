@@ -7,7 +7,22 @@ from dataclasses import dataclass
 from enum import StrEnum
 from fractions import Fraction
 
+from metrion.core.declared import (
+    NOTHING,
+    Choice,
+    Exact,
+    Id,
+    Inline,
+    Reference,
+    Rest,
+    Sign,
+    Text,
+    declared,
+    entry,
+    rest,
+)
 from metrion.core.instruments import Instrument, Kind
+from metrion.core.noted import NOTHING_NOTED, Noted
 from metrion.core.scales import Look
 from metrion.core.statistics import mean
 
@@ -19,7 +34,7 @@ class Phase(StrEnum):
     AFTER = "after"
 
 
-@dataclass(frozen=True)
+@entry()
 class ZeroCheck:
     """A look at the scales with the faces closed, or on a setting piece of known size.
 
@@ -30,14 +45,18 @@ class ZeroCheck:
         face: which pair of faces was closed; may be empty.
         phase: before or after the readings.
         reference: size of the setting piece in the instrument's unit; 0 for closed faces.
+        noted: what is noted beside it.
+        rest: what else its entry has.
     """
 
-    id: str
-    instrument: str
-    look: Look
-    face: str = ""
-    phase: Phase = Phase.BEFORE
-    reference: Fraction = Fraction(0)
+    id: str = declared(Id())
+    instrument: str = declared(Reference("instruments"))
+    look: Look = declared(Inline(Look))
+    face: str = declared(Text(), default="")
+    phase: Phase = declared(Choice(Phase), default=Phase.BEFORE)
+    reference: Fraction = declared(Exact(Sign.NOT_NEGATIVE), default=Fraction(0))
+    noted: Noted = declared(Inline(Noted), default=NOTHING_NOTED)
+    rest: Rest = rest(default=NOTHING)
 
 
 def zero_errors(instrument: Instrument, checks: Sequence[ZeroCheck]) -> list[Fraction]:

@@ -11,18 +11,17 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import Any, TypeVar
 
+from metrion.core.appearance import FineAs
 from metrion.core.drawing import fine_numerals
 from metrion.core.errors import MetrionError
 from metrion.core.instruments import Instrument
 from metrion.core.numbers import to_text
-from metrion.core.observations import Sort
+from metrion.core.observations import LOOKS, PAIR_LOOKS, Sort
 from metrion.core.scales import Line, Look, ScrewScale
-from metrion.core.typed import FineAs, typed_line, typed_main, typed_number
+from metrion.core.typed import typed_line, typed_main, typed_number
 from metrion.formats.csv_table import ReadingsTable
 from metrion.formats.faults import Fault
-from metrion.formats.logbook.looks import LOOKS
 
-_LOOKS = {Sort.SINGLE: 1, Sort.PAIR: 2, Sort.WINDOWS: 4}
 _FIRST_TURN = ("", "first", "1st", "no", "n", "false", "0", "-")
 _SECOND_TURN = ("second", "2nd", "2", "yes", "y", "true", "x")
 _TEXTS = ("place", "excluded", "note", "reader")
@@ -88,7 +87,7 @@ def roles(instrument: Instrument, sort: Sort) -> list[str]:
     The figures are ``main`` and ``fine``; ``turn`` where a sleeve cannot tell two turns apart.
     """
     names = ("main", "fine", "turn") if _two_turns(instrument) else ("main", "fine")
-    looks = range(1, _LOOKS[sort] + 1)
+    looks = range(1, len(LOOKS[sort]) + 1)
     return [*(_numbered(name, look) for look in looks for name in names), *_TEXTS]
 
 
@@ -166,7 +165,7 @@ class _RowReader:
         """A row as a reading, or what is wrong with it."""
         looks: list[Look] = []
         faults: list[Fault] = []
-        for number in range(1, _LOOKS[self.sort] + 1):
+        for number in range(1, len(LOOKS[self.sort]) + 1):
             main = self._figure(index, row, _numbered("main", number), self._main, faults)
             line = self._figure(index, row, _numbered("fine", number), self._line, faults)
             turn = self._figure(index, row, _numbered("turn", number), _turn, faults)
@@ -216,7 +215,7 @@ class _RowReader:
         figures = list(self._figures(looks))
         if len(figures) == 1:
             return figures[0]
-        return dict(zip(LOOKS, figures, strict=False))
+        return dict(zip(PAIR_LOOKS, figures, strict=False))
 
     def _figures(self, looks: Sequence[Look]) -> Iterator[dict[str, Any]]:
         for look in looks:

@@ -2,8 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Mapping, Sequence
-from typing import Any
+from collections.abc import Iterator, Sequence
 
 from metrion.core.budget import derived_budget, measurement_budget
 from metrion.core.derived import Derived, DerivedResult, shared_zeros
@@ -35,74 +34,52 @@ from metrion.report.working import derived_working, least_count_steps, working
 
 KINDS = {"vernier": "vernier caliper", "screw": "screw gauge", "angular": "divided circle"}
 
-Record = Mapping[str, Any]
 
-
-def build_report(
-    results: Results, document: Record, *, date: str = "", quantity: str | None = None
-) -> Report:
+def build_report(results: Results, *, date: str = "", quantity: str | None = None) -> Report:
     """The report of a sheet.
 
     Args:
         results: the sheet worked out.
-        document: its logbook document, for what is kept for the record only (names, aim, history,
-            notes, settled looks).
         date: the day it was written, as it is to stand there.
         quantity: id of the one quantity that is wanted; all without it.
     """
-    records = _list(document, "measurements")
+    logbook = results.logbook
     wanted = [
-        (reviewed, record)
-        for reviewed, record in zip(results.measurements, records, strict=True)
+        reviewed
+        for reviewed in results.measurements
         if quantity in (None, reviewed.result.measurement.id)
     ]
-    used = {reviewed.result.measurement.instrument.id for reviewed, _ in wanted}
-    sections = [*_aim(document), _apparatus(results, document, used)]
+    used = {reviewed.result.measurement.instrument.id for reviewed in wanted}
+    sections = [*_aim(logbook), _apparatus(logbook, used)]
     sections += _zero_section(results, used)
-    sections += _angles_section([reviewed for reviewed, _ in wanted])
-    for reviewed, record in wanted:
-        sections += _quantity_sections(reviewed, record, document, results.logbook)
+    sections += _angles_section(wanted)
+    for reviewed in wanted:
+        sections += _quantity_sections(reviewed, logbook)
     if quantity is None:
-        derived = _list(document, "derived")
-        sections += [
-            _derived_section(found, record, results.logbook)
-            for found, record in zip(results.derived, derived, strict=True)
-        ]
-    return Report(results.logbook.title or "Untitled sheet", _facts(results, document, date),
-                  tuple(sections))  # fmt: skip
+        sections += [_derived_section(found, logbook) for found in results.derived]
+    return Report(logbook.title or "Untitled sheet", _facts(results, date), tuple(sections))
 
 
-def _list(document: Record, name: str) -> list[Record]:
-    return list(document.get(name, ()))
-
-
-def _text(document: Record, name: str) -> str:
-    value = document.get(name)
-    return value if isinstance(value, str) else ""
-
-
-def _facts(results: Results, document: Record, date: str) -> tuple[tuple[str, str], ...]:
+def _facts(results: Results, date: str) -> tuple[tuple[str, str], ...]:
     conventions = {r.result.measurement.convention.name: r for r in results.measurements}
     facts = [
-        ("Names", _text(document, "authors")),
-        ("Date", _text(document, "date") or date),
+        ("Names", results.logbook.authors),
+        ("Date", results.logbook.date or date),
         ("Instruments", "; ".join(one.name for one in results.logbook.instruments)),
         ("Convention", "; ".join(conventions)),
     ]
     return tuple((name, text) for name, text in facts if text)
 
 
-def _aim(document: Record) -> Iterator[Section]:
-    if aim := _text(document, "aim"):
-        yield Section("Aim", (words(aim),))
+def _aim(logbook: Logbook) -> Iterator[Section]:
+    if logbook.aim:
+        yield Section("Aim", (words(logbook.aim),))
 
 
-def _apparatus(results: Results, document: Record, used: set[str]) -> Section:
+def _apparatus(logbook: Logbook, used: set[str]) -> Section:
     rows: list[Row] = []
     steps: list[Block] = []
-    for instrument, record in zip(
-        results.logbook.instruments, _list(document, "instruments"), strict=True
-    ):
+    for instrument in logbook.instruments:
         if instrument.id not in used:
             continue
         reach = ""
@@ -111,7 +88,7 @@ def _apparatus(results: Results, document: Record, used: set[str]) -> Section:
             reach = f"{to_text(low)} to {to_text(high)} {instrument.unit}"
         limit = number(instrument.maker_limit) if instrument.maker_limit else ""
         cells = (
-            instrument.name, KINDS[str(instrument.kind)], _text(record, "number"), reach,
+            instrument.name, KINDS[str(instrument.kind)], instrument.number, reach,
             instrument.with_unit(instrument.least_count), limit,
         )  # fmt: skip
         rows.append(Row(tuple(Cell(true_minus(text)) for text in cells)))
@@ -178,26 +155,22 @@ def to_text_of_line(check: ZeroCheck) -> str:
     return str(line) if isinstance(line, int) else to_text(line)
 
 
-def _beside(own: Measurement | Derived, record: Record, logbook: Logbook) -> Iterator[Block]:
+def _beside(own: Measurement | Derived, logbook: Logbook) -> Iterator[Block]:
     """A result beside what it was to be compared with."""
-    if found := compared(own, record.get("compare"), logbook):
+    if found := compared(own, logbook):
         head = (f"Beside {found.beside}:",) if found.beside else ()
         yield words(true_minus(" ".join((*head, *found.sentences))))
 
 
-def _quantity_sections(
-    reviewed: Reviewed, record: Record, document: Record, logbook: Logbook
-) -> Iterator[Section]:
+def _quantity_sections(reviewed: Reviewed, logbook: Logbook) -> Iterator[Section]:
     result, measurement = reviewed.result, reviewed.result.measurement
-    records = list(record.get("observations", ()))
     blocks: list[Block] = []
     if result.rounded:
         blocks.append(Result(measurement.symbol, true_minus(result.rounded.printed)))
     if measurement.observations:
-        tools = {one["id"]: one for one in _list(document, "instruments")}
-        blocks += reading_drawing(measurement, tools[measurement.instrument.id])
-        blocks.append(readings_table(measurement, records).filled())
-    blocks += second_looks(reviewed, record, records)
+        blocks += reading_drawing(measurement)
+        blocks.append(readings_table(measurement).filled())
+    blocks += second_looks(reviewed)
     yield Section(measurement.label, tuple(blocks))
     if result.uncertainty is None:
         return
@@ -210,8 +183,8 @@ def _quantity_sections(
         words(f"Convention: {measurement.convention.name}. "
               + " ".join(described(measurement.convention)))
     )  # fmt: skip
-    bars += _beside(measurement, record, logbook)
-    if record.get("places_apart") is True:
+    bars += _beside(measurement, logbook)
+    if measurement.places_apart:
         for one in by_place(measurement):
             if one.result.rounded:
                 sentence = f"{one.place or 'No place noted'}: {one.result.rounded.printed}"
@@ -219,7 +192,7 @@ def _quantity_sections(
     yield Section("Uncertainty", tuple(bars), level=3)
 
 
-def _derived_section(found: DerivedResult, record: Record, logbook: Logbook) -> Section:
+def _derived_section(found: DerivedResult, logbook: Logbook) -> Section:
     derived = found.derived
     blocks: list[Block] = []
     if found.rounded:
@@ -231,5 +204,5 @@ def _derived_section(found: DerivedResult, record: Record, logbook: Logbook) -> 
         blocks.append(Bars(budget.shares, derived.unit.text))
         blocks += [words(true_minus(sentence)) for sentence in budget.sentences]
     blocks.append(words(f"Convention: {derived.convention.name}."))
-    blocks += _beside(derived, record, logbook)
+    blocks += _beside(derived, logbook)
     return Section(derived.name or derived.id, tuple(blocks))

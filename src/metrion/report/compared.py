@@ -2,11 +2,11 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterator
 from dataclasses import dataclass
-from typing import Any
 
 from metrion.core.angles import parse_angle
+from metrion.core.beside import Beside
 from metrion.core.comparison import Comparand, compare
 from metrion.core.derived import Derived, TypedValue
 from metrion.core.errors import MetrionError
@@ -30,41 +30,39 @@ class Compared:
     sentences: tuple[str, ...]
 
 
-def compared(own: Measurement | Derived, record: Any, logbook: Logbook) -> Compared | None:
+def compared(own: Measurement | Derived, logbook: Logbook) -> Compared | None:
     """A result beside what it was to be compared with; None where nothing was.
 
-    Args:
-        record: ``compare`` of its entry. It is kept for the record only and was not checked:
-            where it makes no comparison, that is said.
+    What that is was noted for the record only: where it makes no comparison, that is said.
     """
-    if not isinstance(record, Mapping):
+    beside = own.compare
+    if beside is None:
         return None
     found: Comparand | None = None
-    if "quantity" in record or "derived" in record:
-        found = next((one for one, key in _others(logbook) if record.get(key) == one.id), None)
+    if beside.quantity or beside.derived:
+        wanted = beside.quantity, beside.derived
+        found = next((one for one, key in _others(logbook) if _key(one, key) == wanted), None)
         if found is None:
             return Compared("", ("What it was compared with is gone.",))
-    beside = _words(found, record)
+    words = _words(found, beside)
     try:
-        comparison = compare(own, found or _typed(record))
+        comparison = compare(own, found or _typed(beside))
     except MetrionError as error:
-        return Compared(beside, (f"{error}.",))
+        return Compared(words, (f"{error}.",))
     return Compared(
-        beside, comparison.sentences if comparison else ("One of the two has no value yet.",)
+        words, comparison.sentences if comparison else ("One of the two has no value yet.",)
     )
+
+
+def _key(one: Measurement | Derived, kind: str) -> tuple[str, str]:
+    return (one.id, "") if kind == "quantity" else ("", one.id)
 
 
 def comparable(own: Measurement | Derived, logbook: Logbook) -> Iterator[tuple[str, str, str]]:
     """What else of a sheet a result can stand beside: where it is kept, its id, and its name."""
     for other, key in _others(logbook):
         if other is not own and _unit(other).dimension == _unit(own).dimension:
-            yield key, other.id, _words(other, {})
-
-
-def text_of(record: Mapping[str, Any], name: str) -> str:
-    """A figure as it was typed; empty where there is none."""
-    value = record.get(name)
-    return value if isinstance(value, str) else ""
+            yield key, other.id, _words(other, Beside())
 
 
 def _others(logbook: Logbook) -> Iterator[tuple[Measurement | Derived, str]]:
@@ -78,20 +76,19 @@ def _unit(given: Measurement | Derived) -> Unit:
     return parse_unit(given.instrument.unit) if isinstance(given, Measurement) else given.unit
 
 
-def _words(found: Comparand | None, record: Mapping[str, Any]) -> str:
+def _words(found: Comparand | None, beside: Beside) -> str:
     if isinstance(found, Measurement):
         return found.label
     if isinstance(found, Derived):
         return found.name or found.id
-    value, uncertainty, unit = (text_of(record, name) for name in ("value", "uncertainty", "unit"))
-    return f"({value} ± {uncertainty}){unit_after(unit)}"
+    return f"({beside.value} ± {beside.uncertainty}){unit_after(beside.unit)}"
 
 
-def _typed(record: Mapping[str, Any]) -> TypedValue:
-    value, unit = text_of(record, "value"), parse_unit(text_of(record, "unit"))
-    angle = unit.is_angle and ":" in value
+def _typed(beside: Beside) -> TypedValue:
+    unit = parse_unit(beside.unit)
+    angle = unit.is_angle and ":" in beside.value
     return TypedValue(
-        parse_angle(value) / unit.factor if angle else typed_number(value),
-        abs(typed_number(text_of(record, "uncertainty"))),
+        parse_angle(beside.value) / unit.factor if angle else typed_number(beside.value),
+        abs(typed_number(beside.uncertainty)),
         unit,
     )

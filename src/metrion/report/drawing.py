@@ -10,7 +10,7 @@ from fractions import Fraction
 from html import escape
 from math import ceil, cos, floor, pi, sin
 
-from metrion.core.drawing import Appearance, fine_numerals, line_places, main_numerals
+from metrion.core.drawing import fine_numerals, line_places, main_numerals
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.numbers import to_text
 from metrion.core.scales import Look, ScrewScale, VernierScale
@@ -21,14 +21,14 @@ _MAIN, _FINE, _QUIET = "#24419A", "#8A4B00", "#444444"
 _FONT = 'font-family="sans-serif" font-size="12" text-anchor="middle"'
 
 
-def drawn_reading(instrument: Instrument, look: Look, appearance: Appearance) -> str:
+def drawn_reading(instrument: Instrument, look: Look) -> str:
     """A reading as SVG."""
     scale = instrument.scale
     pieces: Iterator[str] = iter(())
     if isinstance(scale, ScrewScale):
         pieces = _screw(instrument, scale, look)
     elif isinstance(scale, VernierScale):
-        pieces = _vernier(instrument, scale, look, appearance)
+        pieces = _vernier(instrument, scale, look)
     title = escape(f"{instrument.name} at {instrument.with_unit(instrument.reading(look))}")
     return (
         f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {WIDTH} {HEIGHT}" '
@@ -55,9 +55,7 @@ def _plate(x: float, y: float, width: float, height: float, fill: str) -> str:
     )
 
 
-def _vernier(
-    instrument: Instrument, scale: VernierScale, look: Look, appearance: Appearance
-) -> Iterator[str]:
+def _vernier(instrument: Instrument, scale: VernierScale, look: Look) -> Iterator[str]:
     """Main scale above, fine scale below, framed on the fine scale."""
     read, division = instrument.reading(look), scale.main_division
     places = line_places(instrument)
@@ -70,7 +68,7 @@ def _vernier(
 
     yield _plate(0, 12, WIDTH, _EDGE - 12, "#F1F4F4")
     yield _plate(x(read) - 8, _EDGE, float(longest) * per_unit + 16, 50, "#F7F2EA")
-    numerals = main_numerals(instrument, appearance)
+    numerals = main_numerals(instrument)
     last = floor((low + Fraction(WIDTH) / Fraction(per_unit)) / division)
     for mark in range(ceil(low / division), last + 1):
         numbered = mark % numerals.every == 0
@@ -78,7 +76,7 @@ def _vernier(
         if numbered:
             number = to_text(mark // numerals.every * numerals.step)
             yield _text(x(mark * division), 34, number.replace("-", "−"), _MAIN)
-    printed = fine_numerals(instrument, appearance).printed(scale.last_line)
+    printed = fine_numerals(instrument).printed(scale.last_line)
     for line, place in enumerate(places):
         numbered = line in printed
         yield _line(x(read + place), _EDGE, _EDGE + (22 if numbered else 14), "black")

@@ -2,25 +2,21 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Mapping, Sequence
+from collections.abc import Iterator, Sequence
 from fractions import Fraction
-from typing import Any
 
-from metrion.core.drawing import appearance_of
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.logbook import Reviewed
 from metrion.core.measurements import Measurement
+from metrion.core.noted import Earlier, Noted
 from metrion.core.numbers import to_text
 from metrion.core.observations import Sort
 from metrion.core.review import Level
 from metrion.core.scales import Look
-from metrion.formats.logbook.looks import LOOKS
 from metrion.report.blocks import Block, Cell, Column, Picture, Row, Table, words
 from metrion.report.drawing import drawn_reading
 from metrion.report.lines import Tint, true_minus
-from metrion.report.second_looks import earlier_figures, main_words, what_became
-
-Record = Mapping[str, Any]
+from metrion.report.second_looks import main_words, what_became
 
 _POSITIONS = {
     Sort.PAIR: ("first position", "second position"),
@@ -28,7 +24,7 @@ _POSITIONS = {
 }
 
 
-def reading_drawing(measurement: Measurement, instrument: Record) -> Iterator[Picture]:
+def reading_drawing(measurement: Measurement) -> Iterator[Picture]:
     """The first reading that counts, drawn."""
     for index, observation in enumerate(measurement.observations):
         if observation.counts:
@@ -36,12 +32,12 @@ def reading_drawing(measurement: Measurement, instrument: Record) -> Iterator[Pi
             read = measurement.instrument.with_unit(measurement.instrument.reading(look))
             position = "" if observation.sort is Sort.SINGLE else ", first position"
             caption = f"Reading {index + 1}{position}: {true_minus(read)}"
-            svg = drawn_reading(measurement.instrument, look, appearance_of(instrument))
+            svg = drawn_reading(measurement.instrument, look)
             yield Picture(svg, caption)
             return
 
 
-def readings_table(measurement: Measurement, records: Sequence[Record]) -> Table:
+def readings_table(measurement: Measurement) -> Table:
     """The textbook table: main, line, line × least count, read, corrected."""
     unit = measurement.instrument.unit
     after = "" if measurement.instrument.kind is Kind.ANGULAR else f" / {unit}"
@@ -62,42 +58,40 @@ def readings_table(measurement: Measurement, records: Sequence[Record]) -> Table
             *(Column(f"{name}{after}", Tint.MAIN, figures=True) for name in positions),
             Column(f"between{after}", Tint.RESULT, figures=True),
         )  # fmt: skip
-    rows = tuple(_row(measurement, i, record) for i, record in enumerate(records))
+    rows = tuple(_row(measurement, i) for i in range(len(measurement.observations)))
     return Table(columns, rows)
 
 
-def _row(measurement: Measurement, index: int, record: Record) -> Row:
+def _row(measurement: Measurement, index: int) -> Row:
     observation, instrument = measurement.observations[index], measurement.instrument
     corrected = true_minus(instrument.value_text(measurement.corrected[index]))
-    earlier = earlier_figures(record)
+    history = observation.noted.history
     if observation.sort is Sort.SINGLE:
-        before = earlier[0] if earlier else {}
+        before = history[0].looks[0] if history else ("", "")
         figures = _single(measurement, observation.looks[0], before)
     else:
-        before = {}
         figures = [Cell(_position(measurement, look)) for look in observation.looks]
     head = (Cell(str(index + 1)), Cell(observation.place))
-    notes = [*_changes(instrument, earlier), *_remarks(record)]
+    notes = [*_changes(instrument, history), *_remarks(observation.noted)]
     if observation.excluded:
         notes.insert(0, f"set aside: {observation.excluded}")
     return Row((*head, *figures, Cell(corrected)), not observation.counts, tuple(notes))
 
 
-def _single(measurement: Measurement, look: Look, before: Record) -> list[Cell]:
+def _single(measurement: Measurement, look: Look, before: tuple[str, str]) -> list[Cell]:
     instrument = measurement.instrument
     worth = instrument.reading(Look(Fraction(0), look.line))
     main, line = instrument.mark_text(look.main), to_text(Fraction(look.line))
     return [
-        Cell(true_minus(main), _changed(before, "main", instrument.main_text(look.main))),
-        Cell(line, _changed(before, "fine", line)),
+        Cell(true_minus(main), _changed(before[0], instrument.main_text(look.main))),
+        Cell(line, _changed(before[1], line)),
         Cell(true_minus(instrument.value_text(worth))),
         Cell(true_minus(instrument.value_text(instrument.reading(look)))),
     ]
 
 
-def _changed(before: Record, figure: str, now: str) -> str:
-    """The figure before it was changed; empty where it is the same."""
-    was = str(before.get(figure, now))
+def _changed(was: str, now: str) -> str:
+    """The figure before it was changed; empty where it is the same, or was not noted."""
     return "" if was == now else true_minus(was)
 
 
@@ -108,32 +102,27 @@ def _position(measurement: Measurement, look: Look) -> str:
     return true_minus(f"{main}, line {line}: {read}")
 
 
-def _changes(instrument: Instrument, earlier: Sequence[Record]) -> Iterator[str]:
-    for one in earlier:
-        looks = [one[name] for name in LOOKS if isinstance(one.get(name), dict)] or [one]
+def _changes(instrument: Instrument, history: Sequence[Earlier]) -> Iterator[str]:
+    for one in history:
         figures = "; ".join(
-            f"{main_words(instrument, str(look.get('main', '')))}, line {look.get('fine', '')}"
-            for look in looks
+            f"{main_words(instrument, main)}, line {line}" for main, line in one.looks
         )
-        why = str(one.get("why") or "changed")
-        at = str(one.get("at") or "")
-        yield true_minus(f"{why}; it was {figures}") + (f" ({at})" if at else "")
+        at = f" ({one.at})" if one.at else ""
+        yield true_minus(f"{one.why or 'changed'}; it was {figures}") + at
 
 
-def _remarks(record: Record) -> Iterator[str]:
-    names = {"reader": "read by ", "approach": "approached by ", "note": ""}
-    for name, before in names.items():
-        value = record.get(name)
-        if isinstance(value, str) and value:
-            yield f"{before}{value}"
+def _remarks(noted: Noted) -> Iterator[str]:
+    if noted.reader:
+        yield f"read by {noted.reader}"
+    if noted.approach:
+        yield f"approached by {noted.approach}"
+    if noted.note:
+        yield noted.note
 
 
-def second_looks(
-    reviewed: Reviewed, record: Record, observations: Sequence[Record]
-) -> Iterator[Block]:
+def second_looks(reviewed: Reviewed) -> Iterator[Block]:
     """What deserved a second look, and what was done about it."""
-    measurement = reviewed.result.measurement
     for flag in reviewed.looks:
         if flag.level is Level.WARNING:
-            done = what_became(flag, measurement, record, observations) or "still open"
+            done = what_became(flag, reviewed.result.measurement)
             yield words(f"Second look: {true_minus(flag.message)} ({done})")

@@ -21,7 +21,7 @@ from metrion.report.render import pdf_file, pdf_of_many
 from metrion.report.render.pdf import Paper
 from metrion.store import Damaged
 from metrion.store.arrivals import Arrival, Decision, arrival, take, unpacked
-from metrion.store.documents import filed, sheet_document
+from metrion.store.documents import filed
 from metrion.store.models import Sheet
 from metrion.store.sheets import all_sheets
 from metrion.web.damage import contained
@@ -122,8 +122,7 @@ def _report(session: Session, sheet: Sheet) -> Report:
     date = datetime.now(UTC).date().isoformat()
     try:
         with contained():
-            results = notebook().worked(session, sheet).results
-            return build_report(results, sheet_document(session, sheet), date=date)
+            return build_report(notebook().worked(session, sheet).results, date=date)
     except Damaged as damage:
         return _told(sheet.title or "Untitled sheet", damage)
 

@@ -17,7 +17,7 @@ from flask.views import MethodView
 from flask_smorest import Blueprint
 from sqlalchemy.orm import Session
 
-from metrion.formats.logbook.looks import LOOKS
+from metrion.core.observations import PAIR_LOOKS
 from metrion.store.commands import Change
 from metrion.store.documents import entries
 from metrion.store.models import Sheet
@@ -42,7 +42,7 @@ from metrion.web.settings import settings
 
 blueprint = Blueprint("entries", __name__, url_prefix="/api/sheets/<sheet>")
 
-_SCALE = ("main", "fine", "second_turn", *LOOKS)
+_SCALE = ("main", "fine", "second_turn", *PAIR_LOOKS)
 
 
 def seen_version() -> int:
@@ -109,7 +109,7 @@ def amended(entry: Kept, fields: dict[str, Any]) -> Kept:
 def _given(record: dict[str, Any]) -> dict[str, Any]:
     """A record without the fields that are null, those of its looks included."""
     return {
-        name: _given(value) if name in LOOKS else value
+        name: _given(value) if name in PAIR_LOOKS else value
         for name, value in record.items()
         if value is not None
     }

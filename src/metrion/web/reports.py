@@ -18,7 +18,6 @@ from metrion.report.build import build_report
 from metrion.report.render import html_page, latex_tables, markdown_text, pdf_file
 from metrion.report.render.pdf import Paper
 from metrion.store import NotHere
-from metrion.store.documents import sheet_document
 from metrion.store.sheets import find_sheet
 from metrion.web.damage import contained
 from metrion.web.notebook import Worked, notebook
@@ -31,10 +30,10 @@ def _report(sheet: str, quantity: str | None) -> tuple[Report, str]:
     """The report, and a name for its file. 404 for a sheet or quantity that is not here."""
     with notebook().store.reading() as session:
         found = find_sheet(session, sheet)
-        worked, document = notebook().worked(session, found), sheet_document(session, found)
+        worked = notebook().worked(session, found)
     _chosen(worked, quantity)
     date = datetime.now(UTC).date().isoformat()
-    report = build_report(worked.results, document, date=date, quantity=quantity)
+    report = build_report(worked.results, date=date, quantity=quantity)
     return report, file_name(worked.title)
 
 

@@ -11,9 +11,9 @@ from flask import request
 from flask_smorest import Blueprint
 from sqlalchemy.orm import Session
 
+from metrion.core.appearance import FineAs
 from metrion.core.measurements import Measurement
 from metrion.core.observations import Sort
-from metrion.core.typed import FineAs
 from metrion.formats.csv_table import ReadingsTable, of_quantity, read_table
 from metrion.formats.faults import Fault, Refused
 from metrion.formats.readings_table import (
@@ -29,7 +29,6 @@ from metrion.store.sheets import find_entry, new_entry
 from metrion.web.notebook import notebook
 from metrion.web.present import sheet_view
 from metrion.web.present.instruments import shown
-from metrion.web.present.quantities import sort_of
 from metrion.web.schemas import ColumnsSchema, SheetSchema, TableSchema
 
 blueprint = Blueprint(
@@ -45,7 +44,7 @@ def _quantity(sheet: str, key: str) -> tuple[Measurement, Sort]:
     for reviewed, entry in pairs:
         if entry.id == key:
             measurement = reviewed.result.measurement
-            return measurement, Sort(sort_of(measurement, entry))
+            return measurement, measurement.intended
     raise NotHere("quantity", key)
 
 

@@ -12,6 +12,7 @@ from metrion.core.review.series import (
     place_effect,
     windows_disagree,
 )
+from metrion.core.review.settled import Settlement, settled
 from metrion.core.review.slips import slips_and_outlier
 from metrion.core.review.zero import (
     zero_drift,
@@ -20,7 +21,7 @@ from metrion.core.review.zero import (
     zero_wrapped,
 )
 
-__all__ = ["Flag", "Level", "review", "review_pairs"]
+__all__ = ["Flag", "Level", "Settlement", "review", "review_pairs", "settled"]
 
 _CHECKS = (
     zero_unchecked,

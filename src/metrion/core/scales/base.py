@@ -2,15 +2,22 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from fractions import Fraction
 from typing import Protocol
+
+from metrion.core.declared import (
+    FineLine,
+    Flag,
+    MainMark,
+    declared,
+    entry,
+)
 
 Line = int | Fraction
 """A fine line: an ``int`` where a line meets, a ``Fraction`` where one estimated between lines."""
 
 
-@dataclass(frozen=True, slots=True)
+@entry(slots=True)
 class Look:
     """One look at the scales: what the eye saw, before any arithmetic.
 
@@ -21,9 +28,9 @@ class Look:
             in the second turn past the mark.
     """
 
-    main: Fraction
-    line: Line
-    second_turn: bool = False
+    main: Fraction = declared(MainMark())
+    line: Line = declared(FineLine(), name="fine")
+    second_turn: bool = declared(Flag(), default=False, only=("screw",))
 
 
 class Scale(Protocol):

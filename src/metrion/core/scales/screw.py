@@ -2,16 +2,23 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from fractions import Fraction
 from math import ceil
 
+from metrion.core.bounds import MOST_FINE_DIVISIONS
+from metrion.core.declared import (
+    Count,
+    Exact,
+    Sign,
+    declared,
+    entry,
+)
 from metrion.core.errors import UnreadableSleeve
 from metrion.core.numbers import to_text
 from metrion.core.scales.base import Line, Look, is_multiple
 
 
-@dataclass(frozen=True)
+@entry()
 class ScrewScale:
     """A screw with its sleeve and thimble.
 
@@ -25,9 +32,9 @@ class ScrewScale:
         UnreadableSleeve: for any other distance of the sleeve marks.
     """
 
-    pitch: Fraction
-    fine_divisions: int
-    main_division: Fraction
+    pitch: Fraction = declared(Exact(Sign.POSITIVE))
+    fine_divisions: int = declared(Count(MOST_FINE_DIVISIONS))
+    main_division: Fraction = declared(Exact(Sign.POSITIVE))
 
     def __post_init__(self) -> None:
         if not (self.two_turns or is_multiple(self.pitch, self.main_division)):

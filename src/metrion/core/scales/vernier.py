@@ -2,12 +2,20 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from enum import StrEnum
 from fractions import Fraction
 from functools import cached_property
 from math import ceil, gcd
 
+from metrion.core.bounds import MOST_FINE_DIVISIONS, MOST_SPAN
+from metrion.core.declared import (
+    Choice,
+    Count,
+    Exact,
+    Sign,
+    declared,
+    entry,
+)
 from metrion.core.errors import UselessScale
 from metrion.core.scales.base import Line, Look
 
@@ -29,7 +37,7 @@ class Pattern(StrEnum):
     SCRAMBLED = "scrambled"
 
 
-@dataclass(frozen=True)
+@entry()
 class VernierScale:
     """A fine scale that slides along a main scale.
 
@@ -40,10 +48,10 @@ class VernierScale:
         numbering: whether the fine lines are numbered with or against the main scale.
     """
 
-    main_division: Fraction
-    fine_divisions: int
-    span: int
-    numbering: Numbering = Numbering.WITH
+    main_division: Fraction = declared(Exact(Sign.POSITIVE))
+    fine_divisions: int = declared(Count(MOST_FINE_DIVISIONS))
+    span: int = declared(Count(MOST_SPAN))
+    numbering: Numbering = declared(Choice(Numbering), default=Numbering.WITH)
 
     def refuse_useless(self) -> None:
         """Raise `UselessScale` if every line coincides at once: it can be drawn, but not read."""

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping
 
 from metrion.core.bounds import check_unit
+from metrion.core.declared import Sign
 from metrion.core.derived import Derived, TypedValue
 from metrion.core.errors import FormulaError, UnitError
 from metrion.core.formula import (
@@ -17,6 +18,7 @@ from metrion.core.formula import (
 )
 from metrion.core.measurements import Measurement
 from metrion.core.units import Dimension, Number, Unit, parse_unit
+from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.known import Known, look_up
 
@@ -25,7 +27,7 @@ _Input = Measurement | TypedValue
 
 def parse_derived(fields: Fields, known: Known) -> Derived | None:
     """A derived quantity, or None with its faults noted."""
-    name = fields.text("name")
+    given = read_fields(Derived, fields)
     convention = known.convention(fields)
     unit = _unit(fields)
     formula = fields.parsed("formula", parse_formula, "a formula", required=True)
@@ -35,11 +37,18 @@ def parse_derived(fields: Fields, known: Known) -> Derived | None:
     holder = fields.object("inputs")
     inputs = _inputs(holder, known) if holder else {}
     resolved = _resolved(fields, formula, inputs, unit) if formula and holder else None
-    key = fields.record.get("id")
-    given = {symbol: value for symbol, value in inputs.items() if value is not None}
-    if convention is None or unit is None or resolved is None or not isinstance(key, str):
+    if convention is None or unit is None or resolved is None or "id" not in given:
         return None
-    return Derived(key, name or key, resolved, unit, convention, given)
+    return Derived(
+        **{
+            **given,
+            "name": given.get("name") or given["id"],
+            "formula": resolved,
+            "unit": unit,
+            "convention": convention,
+            "inputs": {symbol: value for symbol, value in inputs.items() if value is not None},
+        }
+    )
 
 
 def _unit(fields: Fields) -> Unit | None:
@@ -74,7 +83,7 @@ def _inputs(holder: Fields, known: Known) -> dict[str, _Input | None]:
 
 def _typed(fields: Fields) -> TypedValue | None:
     unit = _unit(fields)
-    uncertainty = fields.not_negative("uncertainty", required=True)
+    uncertainty = fields.exact("uncertainty", Sign.NOT_NEGATIVE, required=True)
 
     def parse(text: str) -> Number:
         if unit and unit.is_angle and ":" in text:
@@ -84,7 +93,7 @@ def _typed(fields: Fields) -> TypedValue | None:
     value = fields.parsed("value", parse, 'a number in quotes, like "12.35"', required=True)
     if unit is None or uncertainty is None or value is None:
         return None
-    return TypedValue(value, uncertainty, unit)
+    return TypedValue(value, uncertainty, unit, fields.record["value"])
 
 
 def _resolved(

@@ -8,8 +8,9 @@ from fractions import Fraction
 from typing import Any, TypeVar
 
 from metrion.core.angles import parse_angle
-from metrion.core.bounds import check_id, check_length, check_number
-from metrion.core.errors import MetrionError
+from metrion.core.bounds import check_id, check_length, check_number, check_text
+from metrion.core.declared import NAME, Sign
+from metrion.core.errors import MetrionError, OutOfBounds
 from metrion.core.numbers import parse_exact
 from metrion.formats.faults import Fault, Faults, child
 
@@ -50,12 +51,20 @@ class Fields:
             return None
         return value
 
-    def text(self, name: str, *, required: bool = False) -> str | None:
-        """A text; a required one may not be empty."""
+    def text(self, name: str, most: int = NAME, *, required: bool = False) -> str | None:
+        """A text of at most so many characters; a required one may not be empty."""
         value: str | None = self._given(name, str, "text", required)
+        if value is None:
+            return None
         if required and value == "":
             self.fault(name, f"{name} is empty; it must be text that is not")
             return None
+        if not self.faults.kept:
+            try:
+                check_text(value, most)
+            except OutOfBounds as error:
+                self.fault(name, str(error))
+                return None
         return value
 
     def flag(self, name: str, *, required: bool = False) -> bool | None:
@@ -81,10 +90,19 @@ class Fields:
 
     def id(self) -> str | None:
         """The required id of an entry."""
-        key = self.text("id", required=True)
+        key: str | None = self._given("id", str, "text", required=True)
+        if key == "":
+            self.fault("id", "id is empty; it must be text that is not")
+            return None
         if key is not None and not self.faults.kept:
             self.checked("id", lambda: check_id(key))
         return key
+
+    @property
+    def key(self) -> str | None:
+        """The id of an entry, if it has one."""
+        key = self.record.get("id")
+        return key if isinstance(key, str) and key else None
 
     def checked(self, name: str, check: Callable[[], None]) -> bool:
         """Whether a check of the core passes; its error is noted as the fault."""
@@ -111,16 +129,16 @@ class Fields:
         record = self._given(name, dict, "an object", required=True)
         return None if record is None else Fields(record, child(self.pointer, name), self.faults)
 
-    def texts(self, name: str) -> list[tuple[str, str]]:
+    def texts(self, name: str, what: str) -> list[tuple[str, str]]:
         """An optional list of texts, each with its own pointer's last part."""
-        members = self._given(name, list, "a list of ids", required=False) or []
+        members = self._given(name, list, "a list", required=False) or []
         found = []
         for index, member in enumerate(members):
             if isinstance(member, str):
                 found.append((f"{name}/{index}", member))
             else:
                 place = f"{self.pointer}/{name}/{index}"
-                self.faults.append(Fault(place, f"{_shown(member)} must be the id of a zero check"))
+                self.faults.append(Fault(place, f"{_shown(member)} must be {what}"))
         return found
 
     def choice(self, name: str, options: type[_Enum], *, required: bool = False) -> _Enum | None:
@@ -147,10 +165,17 @@ class Fields:
             self.fault(name, str(error))
             return None
 
-    def exact(self, name: str, *, required: bool = False) -> Fraction | None:
+    def exact(self, name: str, sign: Sign = Sign.ANY, *, required: bool = False) -> Fraction | None:
         """An exact number, written as a text."""
         what = 'a number in quotes, like "12.35"'
-        return self.parsed(name, self.read_number, what, required=required)
+        value = self.parsed(name, self.read_number, what, required=required)
+        if value is not None and sign is Sign.POSITIVE and value <= 0:
+            self.fault(name, f"{name} is {self.record[name]}, but must be above 0")
+            return None
+        if value is not None and sign is Sign.NOT_NEGATIVE and value < 0:
+            self.fault(name, f"{name} is {self.record[name]}, but must not be negative")
+            return None
+        return value
 
     def read_number(self, text: str) -> Fraction:
         """The number a text says. Raises `MetrionError` if it is none, or out of bounds."""
@@ -166,22 +191,6 @@ class Fields:
         check_length(text)
         value = parse(text)
         check_number(text, value)
-        return value
-
-    def positive(self, name: str, *, required: bool = False) -> Fraction | None:
-        """An exact number above 0."""
-        value = self.exact(name, required=required)
-        if value is not None and value <= 0:
-            self.fault(name, f"{name} is {self.record[name]}, but must be above 0")
-            return None
-        return value
-
-    def not_negative(self, name: str, *, required: bool = False) -> Fraction | None:
-        """An exact number of 0 or more."""
-        value = self.exact(name, required=required)
-        if value is not None and value < 0:
-            self.fault(name, f"{name} is {self.record[name]}, but must not be negative")
-            return None
         return value
 
 

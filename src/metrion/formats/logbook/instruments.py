@@ -2,24 +2,14 @@
 
 from __future__ import annotations
 
-from enum import StrEnum
 from fractions import Fraction
+from typing import Any
 
-from metrion.core.bounds import MOST_FINE_DIVISIONS, MOST_SPAN
-from metrion.core.errors import NotExact, OutOfBounds, UnreadableSleeve, UselessScale
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.scales import Numbering, Scale, ScrewScale, VernierScale
+from metrion.core.errors import UnreadableSleeve, UselessScale
+from metrion.core.instruments import SCALES, UNITS, Instrument, Kind
+from metrion.core.scales import Scale, ScrewScale, VernierScale
+from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.fields import Fields
-
-
-class _LengthUnit(StrEnum):
-    MM = "mm"
-    CM = "cm"
-    IN = "in"
-
-
-class _AngleUnit(StrEnum):
-    ARCMIN = "arcmin"
 
 
 def parse_instrument(fields: Fields, *, drawn: bool = False) -> Instrument | None:
@@ -28,68 +18,40 @@ def parse_instrument(fields: Fields, *, drawn: bool = False) -> Instrument | Non
     Args:
         drawn: whether it is only to be drawn, so that a useless fine scale is no fault.
     """
-    name = fields.text("name")
     kind = fields.choice("kind", Kind, required=True)
-    limit = fields.not_negative("maker_limit")
     if kind is None:
-        fields.count("fine_divisions", MOST_FINE_DIVISIONS, required=True)
-        fields.positive("main_division", required=True)
         return None
-    units = _AngleUnit if kind is Kind.ANGULAR else _LengthUnit
-    unit = fields.choice("unit", units, required=True)
-    scale = _screw(fields) if kind is Kind.SCREW else _vernier(fields, drawn)
-    bounds = None if kind is Kind.ANGULAR else _range(fields)
-    key = fields.record.get("id")
-    if unit is None or scale is None or not isinstance(key, str):
+    given = read_fields(Instrument, fields, kind)
+    unit = fields.choice("unit", UNITS[kind], required=True)
+    found = given.pop("scale")
+    scale = _screw(fields, found) if SCALES[kind] is ScrewScale else _vernier(fields, found, drawn)
+    if unit is None or scale is None or "id" not in given:
         return None
-    return Instrument(key, name or key, kind, str(unit), scale, bounds, limit or Fraction(0))
+    given["name"] = given.get("name") or given["id"]
+    return Instrument(**given, unit=str(unit), scale=scale)
 
 
-def _vernier(fields: Fields, drawn: bool) -> Scale | None:
-    division = fields.positive("main_division", required=True)
-    lines = fields.count("fine_divisions", MOST_FINE_DIVISIONS, required=True)
-    span = fields.count("span", MOST_SPAN, required=True)
-    numbering = fields.choice("numbering", Numbering) or Numbering.WITH
-    if lines is None or span is None:
+def _vernier(fields: Fields, found: dict[str, Any], drawn: bool) -> Scale | None:
+    if not {"fine_divisions", "span"} <= found.keys():
         return None
+    # Whether the fine scale is useless does not hang on the size of the main division.
+    scale = VernierScale(**{"main_division": Fraction(1), **found})
     try:
-        # Whether the fine scale is useless does not hang on the size of the main division.
-        scale = VernierScale(division or Fraction(1), lines, span, numbering)
         if not drawn:
             scale.refuse_useless()
     except UselessScale as error:
         fields.fault("span", str(error))
         return None
-    return scale if division else None
+    return scale if "main_division" in found else None
 
 
-def _screw(fields: Fields) -> Scale | None:
-    pitch = fields.positive("pitch", required=True)
-    lines = fields.count("fine_divisions", MOST_FINE_DIVISIONS, required=True)
-    division = fields.positive("main_division", required=True)
-    if pitch is None or division is None:
+def _screw(fields: Fields, found: dict[str, Any]) -> Scale | None:
+    if not {"pitch", "main_division"} <= found.keys():
         return None
     try:
-        scale = ScrewScale(pitch, lines or 1, division)
+        # Whether the sleeve fits the pitch does not hang on the thimble.
+        scale = ScrewScale(**{"fine_divisions": 1, **found})
     except UnreadableSleeve as error:
         fields.fault("main_division", str(error))
         return None
-    return scale if lines else None
-
-
-def _range(fields: Fields) -> tuple[Fraction, Fraction] | None:
-    if "range" not in fields:
-        return None
-    given = fields.record["range"]
-    try:
-        if isinstance(given, list) and len(given) == 2 and all(isinstance(n, str) for n in given):
-            low, high = map(fields.read_number, given)
-            if low < high:
-                return low, high
-    except OutOfBounds as error:
-        fields.fault("range", str(error))
-        return None
-    except NotExact:
-        pass
-    fields.fault("range", 'range must be two numbers, the lower first, like ["0", "150"]')
-    return None
+    return scale if "fine_divisions" in found else None

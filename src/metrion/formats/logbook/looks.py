@@ -13,9 +13,6 @@ from metrion.formats.logbook.fields import Fields
 
 _DECIMAL = re.compile(r"-?[0-9]{1,300}(\.[0-9]{1,300})?")
 
-LOOKS = ("a", "b", "a2", "b2")
-"""The looks of a pair, the last two through a second window."""
-
 
 def parse_look(fields: Fields, instrument: Instrument | None, *, estimates: bool) -> Look | None:
     """A look, or None with its faults noted.

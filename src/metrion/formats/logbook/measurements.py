@@ -2,16 +2,16 @@
 
 from __future__ import annotations
 
-from metrion.core.bounds import MOST_ALIKE
 from metrion.core.conventions import Convention
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.measurements import Measurement
-from metrion.core.observations import Arc, Observation, Sort
+from metrion.core.observations import LOOKS, Observation, Sort
 from metrion.core.scales import Look
 from metrion.core.zero import ZeroCheck
+from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.known import Known
-from metrion.formats.logbook.looks import LOOKS, parse_look
+from metrion.formats.logbook.looks import parse_look
 
 _Read = tuple[int, Sort, Observation | None]
 """Of one observation: where it stands in the list, its sort, and itself if it is whole."""
@@ -19,40 +19,34 @@ _Read = tuple[int, Sort, Observation | None]
 
 def parse_measurement(fields: Fields, known: Known) -> Measurement | None:
     """A measurement, or None with its faults noted."""
-    name, symbol, face = (fields.text(key) for key in ("name", "symbol", "face"))
     instrument = known.instrument(fields)
+    given = read_fields(Measurement, fields, instrument.kind if instrument else "")
     convention = known.convention(fields)
     checks = _checks(fields, known, instrument)
-    items = fields.count("items", MOST_ALIKE)
-    angular = instrument is not None and instrument.kind is Kind.ANGULAR
-    arc = fields.choice("arc", Arc) if angular else None
     observations = [
         _observation(item, instrument, convention)
         for item in fields.objects("observations", required=True)
     ]
-    divide_by = _divide_by(fields, _checked_sort(fields, observations, instrument))
-    key = fields.record.get("id")
-    if instrument is None or convention is None or not isinstance(key, str):
+    divides = _may_divide(fields, _checked_sort(fields, observations, instrument))
+    if instrument is None or convention is None or "id" not in given:
         return None
     return Measurement(
-        key,
-        name or "",
-        instrument,
-        convention,
-        tuple(observation for _, _, observation in observations if observation),
-        checks,
-        symbol or "",
-        face or "",
-        items or 1,
-        divide_by,
-        arc or Arc.SHORTER,
+        **{
+            "name": "",
+            **given,
+            "divide_by": given.get("divide_by", 1) if divides else 1,
+            "instrument": instrument,
+            "convention": convention,
+            "checks": checks,
+            "observations": tuple(one for _, _, one in observations if one),
+        }
     )
 
 
 def _checks(fields: Fields, known: Known, instrument: Instrument | None) -> tuple[ZeroCheck, ...]:
     found: dict[str, ZeroCheck] = {}
     seen: set[str] = set()
-    for place, key in fields.texts("zero"):
+    for place, key in fields.texts("zero", "the id of a zero check"):
         check = known.zero_checks.get(key)
         pointer = Fields(fields.record, f"{fields.pointer}/zero", fields.faults)
         index = place.partition("/")[2]
@@ -76,35 +70,29 @@ def _observation(
     fields: Fields, instrument: Instrument | None, convention: Convention | None
 ) -> _Read:
     index = int(fields.pointer.rpartition("/")[2])
-    slots = _slots(fields, instrument)
-    place = fields.text("place")
-    # null is as good as an empty text here, and only here
-    excluded = None if fields.record.get("excluded") is None else fields.text("excluded")
+    sort = _sort(fields, instrument)
+    kind = str(instrument.kind) if instrument else ""
+    # What stands beside a pair alone has no meaning there.
+    given = read_fields(Observation, fields, kind if sort is Sort.SINGLE else "")
     # Without a known convention, estimates get the benefit of the doubt.
     estimates = convention is None or convention.estimate
-    sort = {1: Sort.SINGLE, 2: Sort.PAIR, 4: Sort.WINDOWS}[len(slots)]
-    meets = None
-    if sort is Sort.SINGLE and instrument and instrument.kind is Kind.VERNIER:
-        meets = fields.exact("meets")
     looks: list[Look] = []
-    for slot in slots:
-        holder = fields.object(slot) if slot else fields
+    for name in LOOKS[sort]:
+        holder = fields.object(name) if name else fields
         look = parse_look(holder, instrument, estimates=estimates) if holder else None
         if look:
             looks.append(look)
-    if len(looks) < len(slots):
+    if len(looks) < len(LOOKS[sort]):
         return index, sort, None
-    return index, sort, Observation(tuple(looks), place or "", excluded or "", meets)
+    return index, sort, Observation(tuple(looks), **given)
 
 
-def _slots(fields: Fields, instrument: Instrument | None) -> tuple[str, ...]:
-    """Where the looks of an observation stand; one with ``a`` or ``b`` is a pair."""
+def _sort(fields: Fields, instrument: Instrument | None) -> Sort:
+    """One with ``a`` or ``b`` is a pair; on a circle a second window may come with it."""
     if "a" not in fields and "b" not in fields:
-        return ("",)
+        return Sort.SINGLE
     circle = instrument is not None and instrument.kind is Kind.ANGULAR
-    if circle and ("a2" in fields or "b2" in fields):
-        return LOOKS
-    return ("a", "b")
+    return Sort.WINDOWS if circle and ("a2" in fields or "b2" in fields) else Sort.PAIR
 
 
 def _checked_sort(
@@ -132,8 +120,8 @@ def _note(measurement: Fields, index: int, message: str) -> None:
     Fields({}, pointer, measurement.faults).fault(str(index), message)
 
 
-def _divide_by(fields: Fields, sort: Sort | None) -> int:
+def _may_divide(fields: Fields, sort: Sort | None) -> bool:
     if "divide_by" in fields and sort is Sort.SINGLE:
         fields.fault("divide_by", "divide_by goes with pairs only; a stack has items")
-        return 1
-    return fields.count("divide_by", MOST_ALIKE) or 1
+        return False
+    return True

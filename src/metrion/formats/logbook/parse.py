@@ -6,10 +6,12 @@ from collections.abc import Callable
 from typing import Any, TypeVar
 
 from metrion.core.conventions import Convention
+from metrion.core.declared import NOTHING
 from metrion.core.instruments import Instrument
 from metrion.core.logbook import Logbook
 from metrion.formats.faults import Fault, Faults, Refused
 from metrion.formats.logbook.conventions import parse_convention
+from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.derived import parse_derived
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.instruments import parse_instrument
@@ -19,6 +21,7 @@ from metrion.formats.logbook.zero_checks import parse_zero_check
 from metrion.formats.strict_json import read_json
 
 _Value = TypeVar("_Value")
+_HEAD = ("format", "version")
 
 
 def read_logbook(content: bytes) -> Logbook:
@@ -54,10 +57,20 @@ def parse_logbook(document: Any, *, kept: bool = False) -> Logbook:
         fields, "measurements", known.measurements, lambda item: parse_measurement(item, known)
     )
     derived = _section(fields, "derived", {}, lambda item: parse_derived(item, known))
-    title = fields.text("title")
+    head = read_fields(Logbook, fields)
     if faults:
         raise Refused(faults)
-    return Logbook(title or "", instruments, checks, conventions, measurements, derived)
+    return Logbook(
+        **{
+            **head,
+            "instruments": instruments,
+            "zero_checks": checks,
+            "conventions": conventions,
+            "measurements": measurements,
+            "derived": derived,
+            "rest": {n: v for n, v in head.get("rest", NOTHING).items() if n not in _HEAD},
+        }
+    )
 
 
 def read_drawn_instrument(record: dict[str, Any], *, kept: bool = False) -> Instrument:
@@ -87,7 +100,6 @@ def parse_own_convention(record: dict[str, Any], *, kept: bool = False) -> Conve
     """
     faults = Faults(kept=kept)
     fields = Fields(record, "", faults)
-    fields.id()
     convention = parse_convention(fields)
     if faults or convention is None:
         raise Refused(faults)
@@ -113,8 +125,8 @@ def _section(
     """Parse a list of things with ids; note each under its id, also one with faults (as None)."""
     found = []
     for item in fields.objects(name, required=required):
-        key = item.id()
         value = parse(item)
+        key = item.key
         if key is not None and key in known:
             item.fault("id", f'the id "{key}" is used twice; every id stands once in its list')
         elif key is not None:

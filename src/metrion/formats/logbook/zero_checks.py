@@ -2,9 +2,8 @@
 
 from __future__ import annotations
 
-from fractions import Fraction
-
-from metrion.core.zero import Phase, ZeroCheck
+from metrion.core.zero import ZeroCheck
+from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.known import Known
 from metrion.formats.logbook.looks import parse_look
@@ -13,13 +12,8 @@ from metrion.formats.logbook.looks import parse_look
 def parse_zero_check(fields: Fields, known: Known) -> ZeroCheck | None:
     """A zero check, or None with its faults noted."""
     instrument = known.instrument(fields)
-    face = fields.text("face")
-    phase = fields.choice("phase", Phase)
-    reference = fields.not_negative("reference")
+    given = read_fields(ZeroCheck, fields, instrument.kind if instrument else "")
     look = parse_look(fields, instrument, estimates=True)
-    key = fields.record.get("id")
-    if instrument is None or look is None or not isinstance(key, str):
+    if instrument is None or look is None or "id" not in given:
         return None
-    return ZeroCheck(
-        key, instrument.id, look, face or "", phase or Phase.BEFORE, reference or Fraction(0)
-    )
+    return ZeroCheck(**given, instrument=instrument.id, look=look)

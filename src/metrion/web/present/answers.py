@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from fractions import Fraction
 from typing import Any
 
+from metrion.core.appearance import FineAs
 from metrion.core.desk import Answer, consider, consider_position
 from metrion.core.drawing import fine_numerals
 from metrion.core.errors import MetrionError
@@ -15,7 +16,7 @@ from metrion.core.observations import Arc, Sort
 from metrion.core.pairing import Pairing, pairing
 from metrion.core.passed import Turn
 from metrion.core.scales import Look
-from metrion.core.typed import FineAs, typed_number
+from metrion.core.typed import typed_number
 from metrion.core.zero import WrappedZero, ZeroCheck
 from metrion.core.zero_desk import nearer_to_a_mark, sides, zero_finding
 from metrion.web.present.instruments import shown

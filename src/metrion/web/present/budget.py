@@ -10,7 +10,7 @@ from metrion.core.logbook import Logbook
 from metrion.core.measurements import Measurement
 from metrion.core.notation import printed_unit
 from metrion.core.rounding import two_figures
-from metrion.report import comparable, compared, text_of
+from metrion.report import comparable, compared
 from metrion.web.present.instruments import shown
 
 
@@ -31,19 +31,18 @@ def budget_view(budget: Budget, unit: str) -> dict[str, Any]:
     }
 
 
-def comparison_view(
-    own: Measurement | Derived, record: Any, logbook: Logbook
-) -> dict[str, Any] | None:
+def comparison_view(own: Measurement | Derived, logbook: Logbook) -> dict[str, Any] | None:
     """A result beside what it was to be compared with; None where nothing was."""
-    found = compared(own, record, logbook)
-    if found is None:
+    found = compared(own, logbook)
+    beside = own.compare
+    if found is None or beside is None:
         return None
     return {
-        "quantity": text_of(record, "quantity") or None,
-        "derived": text_of(record, "derived") or None,
-        "value": text_of(record, "value"),
-        "uncertainty": text_of(record, "uncertainty"),
-        "unit": printed_unit(text_of(record, "unit")),
+        "quantity": beside.quantity or None,
+        "derived": beside.derived or None,
+        "value": beside.value,
+        "uncertainty": beside.uncertainty,
+        "unit": printed_unit(beside.unit),
         "with": shown(found.beside),
         "sentences": [shown(words) for words in found.sentences],
     }

@@ -9,12 +9,11 @@ from metrion.core.derived import DerivedResult, TypedValue, shared_zeros
 from metrion.core.logbook import Logbook
 from metrion.core.measurements import Measurement
 from metrion.core.notation import printed_formula, printed_unit, unit_after
+from metrion.core.numbers import to_text
 from metrion.report import derived_working
 from metrion.store.records import Kept
 from metrion.web.present.budget import budget_view, comparable_view, comparison_view
 from metrion.web.present.instruments import shown, steps_view
-
-_TYPED = ("value", "uncertainty", "unit")
 
 
 def derived_view(found: DerivedResult, entry: Kept, logbook: Logbook) -> dict[str, Any]:
@@ -31,25 +30,27 @@ def derived_view(found: DerivedResult, entry: Kept, logbook: Logbook) -> dict[st
         "unit": printed_unit(derived.unit.text),
         "convention": derived.convention.id,
         "convention_name": derived.convention.name,
-        "inputs": [
-            _input_view(symbol, given, entry.record["inputs"][symbol])
-            for symbol, given in derived.inputs.items()
-        ],
+        "inputs": [_input_view(symbol, given) for symbol, given in derived.inputs.items()],
         "sentence": shown(found.rounded.printed) if found.rounded else None,
         "relative_percent": percent,
         "working": steps_view(derived_working(found)),
         "budget": budget_view(derived_budget(found), derived.unit.text),
-        "compared": comparison_view(derived, entry.record.get("compare"), logbook),
+        "compared": comparison_view(derived, logbook),
         "comparable": comparable_view(derived, logbook),
         "shared_zeros": [shared.words for shared in shared_zeros(derived)],
     }
 
 
-def _input_view(symbol: str, given: Measurement | TypedValue, record: Any) -> dict[str, Any]:
+def _input_view(symbol: str, given: Measurement | TypedValue) -> dict[str, Any]:
     if isinstance(given, Measurement):
-        typed: dict[str, Any] = dict.fromkeys(_TYPED)
+        typed = dict.fromkeys(("value", "uncertainty", "unit"))
         return {"symbol": symbol, "quantity": given.id, **typed, "words": given.label}
-    typed = {name: record[name] for name in _TYPED}
-    words = f"({typed['value']} ± {typed['uncertainty']}){unit_after(typed['unit'])}"
-    view = {**typed, "unit": printed_unit(typed["unit"])}
-    return {"symbol": symbol, "quantity": None, **view, "words": shown(words)}
+    unit, uncertainty = given.unit.text, to_text(given.uncertainty)
+    return {
+        "symbol": symbol,
+        "quantity": None,
+        "value": given.written,
+        "uncertainty": uncertainty,
+        "unit": printed_unit(unit),
+        "words": shown(f"({given.written} ± {uncertainty}){unit_after(unit)}"),
+    }

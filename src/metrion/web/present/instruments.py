@@ -8,7 +8,6 @@ from fractions import Fraction
 from typing import Any
 
 from metrion.core.drawing import (
-    appearance_of,
     fine_numerals,
     line_places,
     line_worths,
@@ -57,8 +56,9 @@ def steps_view(steps: Iterable[Step]) -> list[dict[str, Any]]:
 
 def instrument_view(instrument: Instrument, entry: Kept) -> dict[str, Any]:
     """An instrument: as described, its least count with both routes, and its lines to draw."""
-    record = entry.record
-    appearance = appearance_of(record)
+    appearance, scale = instrument.appearance, instrument.scale
+    vernier = scale if isinstance(scale, VernierScale) else None
+    screw = scale if isinstance(scale, ScrewScale) else None
     document = instrument_document(instrument)
     below = look_below_zero(instrument)
     return {
@@ -69,11 +69,11 @@ def instrument_view(instrument: Instrument, entry: Kept) -> dict[str, Any]:
         "unit": instrument.unit,
         "main_division": to_text(instrument.scale.main_division),
         "fine_divisions": instrument.scale.fine_divisions,
-        "span": record.get("span"),
-        "pitch": record.get("pitch"),
-        "numbering": record.get("numbering"),
+        "span": vernier and vernier.span,
+        "pitch": screw and to_text(screw.pitch),
+        "numbering": vernier and str(vernier.numbering),
         "range": list(map(to_text, instrument.range)) if instrument.range else None,
-        "maker_limit": record.get("maker_limit"),
+        "maker_limit": to_text(instrument.maker_limit) if instrument.maker_limit else None,
         "fine_as": str(appearance.fine_as),
         "appearance": asdict(appearance),
         "least_count": document["least_count"],
@@ -81,7 +81,7 @@ def instrument_view(instrument: Instrument, entry: Kept) -> dict[str, Any]:
         "pattern": document["pattern"],
         "derivation": steps_view(least_count_steps(instrument)),
         "notes": notes_view(instrument),
-        "lines": lines_view(instrument, record),
+        "lines": lines_view(instrument),
         "below_main": instrument.main_text(below.main),
         "below_second_turn": below.second_turn,
     }
@@ -107,12 +107,11 @@ def slide_view(instrument: Instrument) -> list[dict[str, Any]]:
     ]
 
 
-def lines_view(instrument: Instrument, record: dict[str, Any]) -> dict[str, Any]:
+def lines_view(instrument: Instrument) -> dict[str, Any]:
     """Where the lines lie, for the page to draw: floats, in the unit of the instrument."""
-    appearance = appearance_of(record)
-    main = main_numerals(instrument, appearance)
+    main = main_numerals(instrument)
     scale = instrument.scale
-    fine = fine_numerals(instrument, appearance).printed(scale.last_line)
+    fine = fine_numerals(instrument).printed(scale.last_line)
     screw = scale if isinstance(scale, ScrewScale) else None
     vernier = scale if isinstance(scale, VernierScale) else None
     return {
@@ -149,5 +148,5 @@ def zero_check_view(check: ZeroCheck, instrument: Instrument, entry: Kept) -> di
         "error": float(error),
         "error_text": shown(instrument.value_text(error)),
         "correction_text": shown(instrument.value_text(-error)),
-        "at": entry.record.get("at"),
+        "at": check.noted.at or None,
     }

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Sequence
+from collections.abc import Sequence
 from dataclasses import replace
 from fractions import Fraction
 from typing import Any
@@ -11,20 +11,20 @@ from metrion.core.advice import advice
 from metrion.core.budget import measurement_budget
 from metrion.core.conventions import Convention
 from metrion.core.desk import zero_words
-from metrion.core.hints import Circumstance, hints
+from metrion.core.hints import hints
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.logbook import Logbook, Reviewed
 from metrion.core.measurements import Measurement, MeasurementResult, reduce_measurement
+from metrion.core.noted import Earlier
 from metrion.core.numbers import to_text
-from metrion.core.observations import Observation, Sort
+from metrion.core.observations import PAIR_LOOKS, Observation
 from metrion.core.places import by_place
-from metrion.core.review import Flag, Level
+from metrion.core.review import Flag, Level, settled
 from metrion.core.rounding import round_result
 from metrion.core.schools import said_by
 from metrion.core.zero import wrapped_zero
-from metrion.formats.logbook.looks import LOOKS
 from metrion.report import working
-from metrion.report.second_looks import is_settled, main_words
+from metrion.report.second_looks import main_words
 from metrion.store.records import Kept
 from metrion.web.present.budget import budget_view, comparable_view, comparison_view
 from metrion.web.present.instruments import shown, steps_view
@@ -50,10 +50,10 @@ def quantity_view(
         "face": measurement.face,
         "items": measurement.items,
         "divide_by": measurement.divide_by,
-        "sort": sort_of(measurement, entry),
+        "sort": str(measurement.intended),
         "arc": str(measurement.arc),
         "zero": [check.id for check in measurement.checks],
-        "zero_exact": entry.record.get("zero_exact") is True,
+        "zero_exact": measurement.zero_exact,
         "zero_error": float(measurement.zero_error),
         "zero_text": shown(instrument.value_text(measurement.zero_error)),
         "zero_words": zero_words(instrument, measurement.effective_checks),
@@ -66,24 +66,15 @@ def quantity_view(
         "result": result_view(result),
         "working": steps_view(working(result)),
         "budget": budget_view(measurement_budget(result), instrument.unit),
-        "compared": comparison_view(measurement, entry.record.get("compare"), logbook),
+        "compared": comparison_view(measurement, logbook),
         "comparable": comparable_view(measurement, logbook),
-        "flags": flags_view(reviewed, entry, readings),
+        "flags": flags_view(reviewed),
         "others": others_view(measurement, conventions),
         "places": places_view(measurement),
-        "places_apart": _is_apart(entry),
-        "hints": hints_view(measurement, readings),
+        "places_apart": measurement.places_apart,
+        "hints": hints_view(measurement),
         "advice": shown(advice(result)),
     }
-
-
-def sort_of(measurement: Measurement, entry: Kept) -> str:
-    """How many looks make a reading; before the first reading, as it was chosen."""
-    if measurement.observations:
-        return str(measurement.sort)
-    if entry.record.get("windows") is True:
-        return str(Sort.WINDOWS)
-    return str(Sort.PAIR if entry.record.get("pairs") is True else measurement.sort)
 
 
 def others_view(
@@ -101,11 +92,6 @@ def others_view(
     ]
 
 
-def _is_apart(entry: Kept) -> bool:
-    """Whether the student reports the places apart."""
-    return entry.record.get("places_apart") is True
-
-
 def places_view(measurement: Measurement) -> list[dict[str, Any]]:
     """The result of each place, where there are several."""
     found = by_place(measurement)
@@ -121,20 +107,9 @@ def places_view(measurement: Measurement) -> list[dict[str, Any]]:
     ]
 
 
-def hints_view(measurement: Measurement, readings: Sequence[Kept]) -> list[dict[str, str]]:
+def hints_view(measurement: Measurement) -> list[dict[str, str]]:
     """Remarks that use how a reading was approached and who read it."""
-    circumstances = [
-        Circumstance(_noted(entry.record, "approach"), _noted(entry.record, "reader"))
-        for entry in readings
-    ]
-    found = hints(measurement, circumstances)
-    return [{"code": hint.code, "message": shown(hint.message)} for hint in found]
-
-
-def _noted(record: dict[str, Any], name: str) -> str:
-    """A field that is kept for the record only: text, or nothing."""
-    value = record.get(name)
-    return value if isinstance(value, str) else ""
+    return [{"code": hint.code, "message": shown(hint.message)} for hint in hints(measurement)]
 
 
 def reading_view(measurement: Measurement, index: int, entry: Kept) -> dict[str, Any]:
@@ -145,9 +120,9 @@ def reading_view(measurement: Measurement, index: int, entry: Kept) -> dict[str,
         "id": entry.id,
         "version": entry.version,
         "place": observation.place,
-        "approach": _noted(entry.record, "approach"),
-        "reader": _noted(entry.record, "reader"),
-        "note": _noted(entry.record, "note"),
+        "approach": observation.noted.approach or "",
+        "reader": observation.noted.reader,
+        "note": observation.noted.note,
         "meets": to_text(observation.meets) if observation.meets is not None else "",
         "excluded": observation.excluded,
         "main": " / ".join(shown(instrument.mark_text(look.main)) for look in observation.looks),
@@ -157,8 +132,8 @@ def reading_view(measurement: Measurement, index: int, entry: Kept) -> dict[str,
         "read": shown(instrument.value_text(measurement.observed[index])),
         "corrected": _with_decimals(measurement, corrected),
         "value": float(corrected),
-        "at": entry.record.get("at"),
-        "history": _history(instrument, entry.record),
+        "at": observation.noted.at or None,
+        "history": [_earlier_view(instrument, one) for one in observation.noted.history],
     }
 
 
@@ -166,27 +141,14 @@ def _with_decimals(measurement: Measurement, value: Fraction) -> str:
     return shown(measurement.instrument.value_text(value))
 
 
-def _history(instrument: Instrument, record: dict[str, Any]) -> list[dict[str, str]]:
-    """Earlier figures; entries that other programs wrote in another form are passed over."""
-    history = record.get("history")
-    if not isinstance(history, list):
-        return []
-    return [
-        {
-            "main": shown(_each(earlier, "main", lambda main: main_words(instrument, main))),
-            "line": _each(earlier, "fine", str),
-            "at": str(earlier.get("at", "")),
-            "why": str(earlier.get("why", "")),
-        }
-        for earlier in history
-        if isinstance(earlier, dict)
-    ]
-
-
-def _each(earlier: dict[str, Any], figure: str, words: Callable[[str], str]) -> str:
-    """A figure of each look, as the rows show it: ``6 / 12``."""
-    looks = [earlier[name] for name in LOOKS if isinstance(earlier.get(name), dict)] or [earlier]
-    return " / ".join(words(str(look.get(figure, ""))) for look in looks)
+def _earlier_view(instrument: Instrument, earlier: Earlier) -> dict[str, str]:
+    """Figures a reading had before, those of a pair as the rows show them: ``6 / 12``."""
+    return {
+        "main": shown(" / ".join(main_words(instrument, main) for main, _ in earlier.looks)),
+        "line": " / ".join(line for _, line in earlier.looks),
+        "at": earlier.at,
+        "why": earlier.why,
+    }
 
 
 def result_view(result: MeasurementResult) -> dict[str, Any]:
@@ -230,7 +192,7 @@ def _in_degrees(result: MeasurementResult) -> str | None:
     return shown(f"{rounded.value}° ± {rounded.uncertainty}°")
 
 
-def flags_view(reviewed: Reviewed, entry: Kept, readings: Sequence[Kept]) -> list[dict[str, Any]]:
+def flags_view(reviewed: Reviewed) -> list[dict[str, Any]]:
     """Every flag, with what the result would be without the reading it is about."""
     measurement = reviewed.result.measurement
     return [
@@ -242,7 +204,7 @@ def flags_view(reviewed: Reviewed, entry: Kept, readings: Sequence[Kept]) -> lis
             "suggestion": dict(flag.suggestion),
             "suggested": _suggested(measurement, flag),
             "zero_check": flag.zero_check or None,
-            "settled": _is_settled(flag, measurement, entry, readings),
+            "settled": settled(flag, measurement) is not None,
             "without": _without(measurement, flag),
         }
         for flag in reviewed.looks
@@ -257,26 +219,19 @@ def _suggested(measurement: Measurement, flag: Flag) -> str:
             wrapped := wrapped_zero(instrument, check.look, check.reference)
         ):
             return shown(instrument.with_unit(wrapped.mended))
-    for look in (flag.suggestion, *(flag.suggestion.get(name, {}) for name in LOOKS)):
+    for look in (flag.suggestion, *(flag.suggestion.get(name, {}) for name in PAIR_LOOKS)):
         if main := look.get("main"):
             return shown(main_words(instrument, main))
     return ""
 
 
-def open_looks(reviewed: Reviewed, entry: Kept, readings: Sequence[Kept]) -> int:
+def open_looks(reviewed: Reviewed) -> int:
     """How many warnings are neither settled nor about something set aside."""
     measurement = reviewed.result.measurement
     return sum(
-        flag.level is Level.WARNING and not _is_settled(flag, measurement, entry, readings)
+        flag.level is Level.WARNING and settled(flag, measurement) is None
         for flag in reviewed.looks
     )
-
-
-def _is_settled(
-    flag: Flag, measurement: Measurement, entry: Kept, readings: Sequence[Kept]
-) -> bool:
-    """Whether the student looked again, took the zero as exact, or set the reading aside."""
-    return is_settled(flag, measurement, entry.record, [one.record for one in readings])
 
 
 def _without(measurement: Measurement, flag: Flag) -> str | None:

@@ -24,7 +24,9 @@ def sheet_view(worked: Worked) -> dict[str, Any]:
     conventions = offered(logbook)
     return {
         **_head(worked),
-        **{name: _text(worked.extra, name) for name in ("authors", "date", "aim")},
+        "authors": logbook.authors,
+        "date": logbook.date,
+        "aim": logbook.aim,
         "undo": worked.undo,
         "redo": worked.redo,
         "instruments": [
@@ -60,7 +62,6 @@ def offered(logbook: Logbook) -> list[Convention]:
 @contained()
 def sheet_summary(worked: Worked) -> dict[str, Any]:
     """A sheet as the notebook lists it: its result sentences and its open second looks."""
-    readings = _readings(worked)
     pairs = list(zip(worked.results.measurements, worked.entries["measurements"], strict=True))
     return {
         **_head(worked),
@@ -69,7 +70,7 @@ def sheet_summary(worked: Worked) -> dict[str, Any]:
                 "id": entry.id,
                 "name": reviewed.result.measurement.label,
                 "symbol": reviewed.result.measurement.symbol,
-                "open_looks": open_looks(reviewed, entry, readings[entry.id]),
+                "open_looks": open_looks(reviewed),
                 **result_view(reviewed.result),
             }
             for reviewed, entry in pairs
@@ -86,11 +87,6 @@ def _head(worked: Worked) -> dict[str, Any]:
         "version": worked.version,
         "changed_at": worked.changed_at,
     }
-
-
-def _text(extra: dict[str, Any], name: str) -> str:
-    value = extra.get(name)
-    return value if isinstance(value, str) else ""
 
 
 def _readings(worked: Worked) -> dict[str, list[Kept]]:

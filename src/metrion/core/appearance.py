@@ -1,0 +1,70 @@
+"""What an instrument looks like, and how its owner reads it, beyond what its readings need."""
+
+from __future__ import annotations
+
+from enum import StrEnum
+
+from metrion.core.bounds import MOST_FINE_DIVISIONS
+from metrion.core.declared import (
+    Choice,
+    Count,
+    Flag,
+    declared,
+    entry,
+)
+
+
+class PrintedUnit(StrEnum):
+    """Which unit the numerals of a metric main scale stand for."""
+
+    MM = "mm"
+    CM = "cm"
+
+
+class FineAs(StrEnum):
+    """What the figure in the fine blank stands for."""
+
+    LINE = "line"
+    NUMERAL = "numeral"
+    WORTH = "worth"
+
+
+class Side(StrEnum):
+    """On which side of a line or scale something lies."""
+
+    ABOVE = "above"
+    BELOW = "below"
+
+
+class Growth(StrEnum):
+    """Which way the numerals of a thimble grow, seen with the frame to the left."""
+
+    UP = "up"
+    DOWN = "down"
+
+
+@entry()
+class Appearance:
+    """What an instrument looks like beyond what its readings need; for the record only.
+
+    Attributes:
+        numerals: the unit its main numerals stand for.
+        fine_as: what the student types for the fine reading.
+        fine_side: whether the fine scale lies below or above the main scale.
+        half_marks: whether the half marks of a sleeve lie below or above the datum line.
+        thimble_numerals: which way the numerals of the thimble grow.
+        numbered_every: fine lines from one numeral to the next; None for the usual.
+        second_edge: whether the other edge of the beam shows inches.
+    """
+
+    numerals: PrintedUnit = declared(
+        Choice(PrintedUnit), default=PrintedUnit.MM, for_the_record=True
+    )
+    fine_as: FineAs = declared(Choice(FineAs), default=FineAs.LINE, for_the_record=True)
+    fine_side: Side = declared(Choice(Side), default=Side.BELOW, for_the_record=True)
+    half_marks: Side = declared(Choice(Side), default=Side.BELOW, for_the_record=True)
+    thimble_numerals: Growth = declared(Choice(Growth), default=Growth.UP, for_the_record=True)
+    numbered_every: int | None = declared(
+        Count(MOST_FINE_DIVISIONS), default=None, for_the_record=True
+    )
+    second_edge: bool = declared(Flag(), default=False, for_the_record=True)

@@ -1,0 +1,67 @@
+"""What is noted beside a look, for the record only: how, when and by whom it was taken."""
+
+from __future__ import annotations
+
+from enum import StrEnum
+
+from metrion.core.declared import (
+    NOTHING,
+    PROSE,
+    Choice,
+    Codes,
+    Entries,
+    LooseLooks,
+    Rest,
+    Text,
+    declared,
+    entry,
+    rest,
+)
+
+
+class Approach(StrEnum):
+    """From which side the faces came to touch."""
+
+    OPENING = "opening"
+    CLOSING = "closing"
+
+
+@entry()
+class Earlier:
+    """Figures as they were before they were changed.
+
+    Attributes:
+        looks: main reading and fine line of each look, as they were written.
+        at: when they were changed.
+        why: the reason that was given.
+        rest: what else is noted of it.
+    """
+
+    looks: tuple[tuple[str, str], ...] = declared(LooseLooks(), default=())
+    at: str = declared(Text(), default="", for_the_record=True)
+    why: str = declared(Text(PROSE), default="", for_the_record=True)
+    rest: Rest = rest(default=NOTHING)
+
+
+@entry()
+class Noted:
+    """What is noted beside a look.
+
+    Attributes:
+        at: when it was taken (ISO 8601, UTC).
+        note: a remark.
+        reader: who read it.
+        approach: from which side; None if that was not noted.
+        history: the figures it had before, the first ones first.
+        looked_again: codes of flags about it that were settled.
+    """
+
+    at: str = declared(Text(), default="", for_the_record=True)
+    note: str = declared(Text(PROSE), default="", for_the_record=True)
+    reader: str = declared(Text(), default="", for_the_record=True)
+    approach: Approach | None = declared(Choice(Approach), default=None, for_the_record=True)
+    history: tuple[Earlier, ...] = declared(Entries(Earlier), default=(), for_the_record=True)
+    looked_again: tuple[str, ...] = declared(Codes(), default=(), for_the_record=True)
+
+
+NOTHING_NOTED = Noted()

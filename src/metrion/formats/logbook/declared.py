@@ -1,0 +1,230 @@
+"""Reading what core has declared: the plain fields of a value, and what is kept for the record.
+
+Fields that hang on other entries (references, marks and lines of an instrument, formulas) are left
+to who knows those; their names are known here all the same.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass
+from functools import cache
+from typing import Any, TypeVar
+
+from metrion.core.declared import (
+    Bounds,
+    Choice,
+    Codes,
+    Count,
+    CoverageText,
+    Entries,
+    Entry,
+    Exact,
+    Field,
+    Figures,
+    Flag,
+    Holds,
+    Id,
+    Inline,
+    Looks,
+    LooseLooks,
+    ScaleOfKind,
+    Text,
+    fields_of,
+)
+from metrion.core.instruments import SCALES, Kind
+from metrion.core.observations import PAIR_LOOKS
+from metrion.core.scales import Look
+from metrion.formats.faults import Faults
+from metrion.formats.logbook.fields import Fields
+from metrion.formats.logbook.texts import read_bounds, read_coverage, read_figures
+
+
+@dataclass(frozen=True)
+class _Place:
+    """Where a name of a record goes: its declaration, and the inline value it belongs to."""
+
+    field: Field
+    holder: str
+    read: _Reader | None
+
+
+@dataclass(frozen=True)
+class _Plan:
+    """How to read a value of one kind: where each name goes, what must be there, what is inline."""
+
+    places: Mapping[str, _Place]
+    required: tuple[_Place, ...]
+    inline: Mapping[str, type]
+    loose: str
+
+
+def read_fields(value: type, fields: Fields, kind: str = "") -> dict[str, Any]:
+    """The plain fields of an object by attribute; those with faults, and absent ones, left out.
+
+    Inline values of plain fields are whole; that of a scale is a dictionary of its attributes.
+    ``rest`` holds what is not known, or has no meaning for ``kind``.
+    """
+    plan = _plan(value, kind)
+    parts: dict[str, dict[str, Any]] = {"": {}}
+    rest: dict[str, Any] = {}
+    for name, given in fields.record.items():
+        place = plan.places.get(name)
+        if place is None:
+            rest[name] = given
+        elif place.read is not None and not (given is None and place.field.nullable):
+            found = _tried(place, place.read, fields)
+            if found is not None:
+                parts.setdefault(place.holder, {})[place.field.attribute] = found
+            elif place.field.for_the_record:
+                rest[name] = given
+    for place in plan.required:
+        if place.read and place.field.name not in fields.record:
+            place.read(place.field.holds, fields, place.field.name, True)
+    return _put_together(plan, parts, rest, fields)
+
+
+def _put_together(
+    plan: _Plan, parts: dict[str, dict[str, Any]], rest: dict[str, Any], fields: Fields
+) -> dict[str, Any]:
+    found = parts.pop("")
+    for holder, inline in plan.inline.items():
+        if inline is dict or holder in parts:
+            found[holder] = inline(**parts.get(holder, {}))
+    if plan.loose:
+        found[plan.loose] = _loose_looks(fields.record)
+    if rest:
+        found["rest"] = rest
+    return found
+
+
+def _tried(place: _Place, read: _Reader, fields: Fields) -> Any:
+    """What a field holds; of one for the record, only text that is out of bounds is a fault."""
+    name, holds = place.field.name, place.field.holds
+    as_text = isinstance(holds, Text) and isinstance(fields.record[name], str)
+    if as_text or not place.field.for_the_record:
+        return read(holds, fields, name, place.field.required)
+    apart = Fields(fields.record, fields.pointer, Faults(kept=fields.faults.kept))
+    found = read(holds, apart, name, False)
+    return None if apart.faults else found
+
+
+@cache
+def _plan(value: type, kind: str) -> _Plan:
+    places: dict[str, _Place] = {}
+    inline: dict[str, type] = {}
+    loose = ""
+    for field in fields_of(value):
+        holds = field.holds
+        if not field.means_something(kind):
+            continue
+        if isinstance(holds, ScaleOfKind):
+            inline[field.attribute] = dict
+            places |= _inside(SCALES[Kind(kind)], kind, field.attribute)
+        elif isinstance(holds, Inline) and holds.value is not Look:
+            inline[field.attribute] = holds.value
+            places |= _inside(holds.value, kind, field.attribute)
+        elif isinstance(holds, Inline | Looks | LooseLooks):
+            loose = field.attribute if isinstance(holds, LooseLooks) else loose
+            names = [*PAIR_LOOKS, *_inside(Look, kind or Kind.SCREW, "")]
+            places |= {name: _Place(field, "", None) for name in names}
+        else:
+            places[field.name] = _Place(field, "", _reader_of(field))
+    required = tuple(place for place in places.values() if place.field.required)
+    return _Plan(places, required, inline, loose)
+
+
+def _inside(value: type, kind: str, holder: str) -> dict[str, _Place]:
+    meant = [field for field in fields_of(value) if field.means_something(kind)]
+    return {field.name: _Place(field, holder, _reader_of(field)) for field in meant}
+
+
+def _reader_of(field: Field) -> _Reader | None:
+    """What reads a field; None for what hangs on other entries."""
+    if isinstance(field.holds, Entry | Entries) and not field.for_the_record:
+        return None
+    return _READERS.get(type(field.holds))
+
+
+def _loose_looks(record: Mapping[str, Any]) -> tuple[tuple[str, str], ...]:
+    looks = [record[name] for name in PAIR_LOOKS if isinstance(record.get(name), dict)] or [record]
+    return tuple((str(look.get("main", "")), str(look.get("fine", ""))) for look in looks)
+
+
+_Reader = Callable[[Any, Fields, str, bool], Any]
+"""From a declaration, an object, a name and whether it is required, to the value."""
+
+_READERS: dict[type[Holds], _Reader] = {}
+_Held = TypeVar("_Held", bound=Holds)
+
+
+def _reads(
+    held: type[_Held],
+) -> Callable[[Callable[[_Held, Fields, str, bool], Any]], _Reader]:
+    def note(read: Callable[[_Held, Fields, str, bool], Any]) -> _Reader:
+        _READERS[held] = read
+        return read
+
+    return note
+
+
+@_reads(Id)
+def _id(_: Id, fields: Fields, name: str, required: bool) -> Any:
+    return fields.id()
+
+
+@_reads(Text)
+def _text(text: Text, fields: Fields, name: str, required: bool) -> Any:
+    return fields.text(name, text.most, required=required)
+
+
+@_reads(Flag)
+def _flag(_: Flag, fields: Fields, name: str, required: bool) -> Any:
+    return fields.flag(name, required=required)
+
+
+@_reads(Count)
+def _count(count: Count, fields: Fields, name: str, required: bool) -> Any:
+    return fields.count(name, count.most, required=required)
+
+
+@_reads(Exact)
+def _exact(exact: Exact, fields: Fields, name: str, required: bool) -> Any:
+    return fields.exact(name, exact.sign, required=required)
+
+
+@_reads(Choice)
+def _choice(choice: Choice, fields: Fields, name: str, required: bool) -> Any:
+    return fields.choice(name, choice.options, required=required)
+
+
+@_reads(Figures)
+def _figures(_: Figures, fields: Fields, name: str, required: bool) -> Any:
+    return read_figures(fields, name)
+
+
+@_reads(CoverageText)
+def _coverage(_: CoverageText, fields: Fields, name: str, required: bool) -> Any:
+    return read_coverage(fields, name)
+
+
+@_reads(Bounds)
+def _bounds(_: Bounds, fields: Fields, name: str, required: bool) -> Any:
+    return read_bounds(fields, name)
+
+
+@_reads(Codes)
+def _codes(_: Codes, fields: Fields, name: str, required: bool) -> Any:
+    return tuple(text for _, text in fields.texts(name, "text"))
+
+
+@_reads(Entry)
+def _entry(entry: Entry, fields: Fields, name: str, required: bool) -> Any:
+    holder = fields.object(name)
+    return None if holder is None else entry.value(**read_fields(entry.value, holder))
+
+
+@_reads(Entries)
+def _entries(entries: Entries, fields: Fields, name: str, required: bool) -> Any:
+    value = entries.value
+    return tuple(value(**read_fields(value, one)) for one in fields.objects(name))
