@@ -11,6 +11,7 @@ from jsonschema import Draft202012Validator
 from metrion.demo import demo_file
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_logbook
+from scripts.write_schema import text
 from tests.strategies import logbooks
 
 ROOT = Path(__file__).parents[2]
@@ -23,6 +24,10 @@ REFERENCE = sorted(
 
 def test_the_schema_is_one() -> None:
     Draft202012Validator.check_schema(SCHEMA)
+
+
+def test_the_published_schema_is_what_the_reader_goes_by() -> None:
+    assert json.loads(text()) == SCHEMA, "run scripts/write_schema.py"
 
 
 @pytest.mark.parametrize("path", REFERENCE, ids=lambda path: path.stem)
@@ -55,6 +60,11 @@ def test_what_can_be_read_is_valid(document: dict[str, Any]) -> None:
         (("measurements", 0, "observations", 0, "fine"), 3.5),
         (("measurements", 0, "observations", 0, "main"), 6),
         (("measurements", 0, "convention"), ""),
+        (("instruments", 0, "fine_divisions"), 1_001),
+        (("instruments", 0, "id"), "a/b"),
+        (("measurements", 0, "name"), "x" * 201),
+        (("measurements", 0, "observations", 0, "note"), "x" * 4_001),
+        (("measurements", 0, "observations", 0, "place"), None),
     ],
 )
 def test_what_a_schema_can_see_is_refused_by_both(path: tuple[Any, ...], value: Any) -> None:

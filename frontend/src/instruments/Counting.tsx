@@ -64,7 +64,7 @@ function SlidingSentence({ draft, set }: SentenceProps) {
       <Select
         aria-label="numbered"
         value={draft.numbering ?? "with"}
-        onChange={(numbering: string) => set({ numbering })}
+        onChange={(numbering: "with" | "against") => set({ numbering })}
         options={[
           { value: "with", label: "with the main scale" },
           { value: "against", label: "against the main scale" },

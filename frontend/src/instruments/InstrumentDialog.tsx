@@ -153,7 +153,7 @@ function Describe({ sheet, picked, onAdded, onBack }: DescribeProps) {
         <Form.Item label="What you call it" htmlFor="tool-name">
           <Input
             id="tool-name"
-            value={record.name}
+            value={record.name ?? ""}
             maxLength={200}
             onChange={(event) => set({ name: event.target.value })}
           />

@@ -37,7 +37,7 @@ export function WorkshopPage() {
       <div className="page-head">
         <h1>Instruments</h1>
         <Segmented<Kind>
-          value={(draft.kind as Kind | undefined) ?? "vernier"}
+          value={draft.kind ?? "vernier"}
           onChange={(kind) => take({ ...STARTS[kind], name: draft.name ?? "" }, null)}
           options={[
             { value: "vernier", label: "caliper" },
@@ -54,7 +54,7 @@ export function WorkshopPage() {
         <Skeleton active />
       )}
       {draft.kind === "screw" && <PitchSheet draft={draft} onChange={setDraft} />}
-      <PartsDrawing kind={(draft.kind as Kind | undefined) ?? "vernier"} />
+      <PartsDrawing kind={draft.kind ?? "vernier"} />
       <ToolShelf tools={tools ?? []} onTake={take} />
     </div>
   );

@@ -4,7 +4,7 @@ import { useState } from "react";
 import type { Compared, Schemas } from "../api";
 import { useShow } from "../app/settings";
 
-export type Comparand = Schemas["ComparandFields"];
+export type Comparand = Schemas["BesideFields"];
 type Comparable = Schemas["Comparable"];
 
 interface Props {

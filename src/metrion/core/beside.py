@@ -6,6 +6,7 @@ from metrion.core.declared import (
     NOTHING,
     Rest,
     Text,
+    WrittenUnit,
     declared,
     entry,
     rest,
@@ -27,5 +28,5 @@ class Beside:
     derived: str = declared(Text(), default="", for_the_record=True)
     value: str = declared(Text(), default="", for_the_record=True)
     uncertainty: str = declared(Text(), default="", for_the_record=True)
-    unit: str = declared(Text(), default="", for_the_record=True)
+    unit: str = declared(WrittenUnit(), default="", for_the_record=True)
     rest: Rest = rest(default=NOTHING)

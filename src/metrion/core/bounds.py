@@ -22,11 +22,11 @@ LARGEST_EXPONENT = 9
 LONGEST_FORMULA = 500
 DEEPEST_BRACKETS = 32
 
-_LONGEST_NUMBER = 40
+LONGEST_NUMBER = 40
 _LONGEST_PART = 12
 _TOO_LARGE = 10**12
 _LEAST = Fraction(1, 10**12)
-_LONGEST_ID = 64
+LONGEST_ID = 64
 _NOT_IN_AN_ID = set("/\\?#%")
 _NOT_IN_XML = {"\ufffe", "\uffff"}
 _POWER = re.compile(r"\*\*-?([0-9]+)")
@@ -58,17 +58,17 @@ def check_number(text: str, value: Fraction) -> None:
 
 def check_length(text: str) -> None:
     """Refuse the text of a number that is too long to be one. Raises `OutOfBounds`."""
-    if len(text) > _LONGEST_NUMBER:
+    if len(text) > LONGEST_NUMBER:
         raise OutOfBounds(
             f"{shortened(text)} has {len(text)} characters, but a number has at most "
-            f"{_LONGEST_NUMBER}"
+            f"{LONGEST_NUMBER}"
         )
 
 
 def check_id(key: str) -> None:
     """Refuse an id that could not stand in an address. Raises `OutOfBounds`."""
-    if not 1 <= len(key) <= _LONGEST_ID:
-        raise OutOfBounds(f"an id has 1 to {_LONGEST_ID} characters, and this one {len(key)}")
+    if not 1 <= len(key) <= LONGEST_ID:
+        raise OutOfBounds(f"an id has 1 to {LONGEST_ID} characters, and this one {len(key)}")
     if key in (".", "..") or any(map(_barred, key)):
         raise OutOfBounds(
             f'"{key}" cannot be an id: no blanks, no control characters, none of / \\ ? # %, '

@@ -8,6 +8,8 @@ file, and what the API takes. Whoever adds a field adds it to its dataclass.
 from __future__ import annotations
 
 import dataclasses
+import inspect
+import re
 from collections.abc import Callable, Iterator, Mapping
 from dataclasses import MISSING, dataclass
 from enum import Enum, StrEnum
@@ -42,6 +44,11 @@ class Text(Holds):
     """Text of at most so many characters."""
 
     most: int = NAME
+
+
+@dataclass(frozen=True)
+class WrittenUnit(Text):
+    """A unit as it was written, without being checked."""
 
 
 @dataclass(frozen=True)
@@ -232,6 +239,19 @@ _Value = TypeVar("_Value")
 def entry(*, slots: bool = False) -> Callable[[type[_Value]], type[_Value]]:
     """A frozen dataclass whose fields are declared."""
     return dataclasses.dataclass(frozen=True, slots=slots)
+
+
+@cache
+def meanings_of(value: type) -> Mapping[str, str]:
+    """What each attribute of a value means: the sentences that its docstring has for it."""
+    _, _, listed = (inspect.getdoc(value) or "").partition("Attributes:\n")
+    found: dict[str, str] = {}
+    for names, words in _ATTRIBUTE.findall(listed):
+        found |= dict.fromkeys(names.split(", "), " ".join(words.split()))
+    return found
+
+
+_ATTRIBUTE = re.compile(r"^ {4}(\w+(?:, \w+)*): (.+(?:\n {8}.+)*)", re.MULTILINE)
 
 
 @cache

@@ -30,6 +30,7 @@ from metrion.core.declared import (
     LooseLooks,
     ScaleOfKind,
     Text,
+    WrittenUnit,
     fields_of,
 )
 from metrion.core.instruments import SCALES, Kind
@@ -176,6 +177,9 @@ def _id(_: Id, fields: Fields, name: str, required: bool) -> Any:
 @_reads(Text)
 def _text(text: Text, fields: Fields, name: str, required: bool) -> Any:
     return fields.text(name, text.most, required=required)
+
+
+_READERS[WrittenUnit] = _text
 
 
 @_reads(Flag)

@@ -50,18 +50,14 @@ from metrion.web.schemas.planner import PlanSchema, WishSchema
 from metrion.web.schemas.quantities import NewQuantity, QuantityFields, QuantitySchema
 from metrion.web.schemas.readings import (
     EarlierSchema,
-    FiguresSchema,
     FlagSchema,
     HintSchema,
     NewReading,
-    QuantityReading,
-    ReadingFields,
     ReadingPatch,
     ReadingSchema,
 )
 from metrion.web.schemas.results import (
     BudgetSchema,
-    ComparandFields,
     ComparedSchema,
     PlaceSchema,
     ResultSchema,
@@ -90,7 +86,6 @@ from metrion.web.schemas.words import (
 from metrion.web.schemas.working import SpanSchema, StepSchema
 from metrion.web.schemas.zero import (
     NewZeroCheck,
-    ZeroCheckFields,
     ZeroCheckPatch,
     ZeroCheckSchema,
 )
@@ -104,7 +99,6 @@ __all__ = [
     "BudgetSchema",
     "CareSchema",
     "ColumnsSchema",
-    "ComparandFields",
     "ComparedSchema",
     "ConceptSchema",
     "ConventionFields",
@@ -121,7 +115,6 @@ __all__ = [
     "FaceSchema",
     "FaultSchema",
     "FigureSchema",
-    "FiguresSchema",
     "FineFigureSchema",
     "FlagSchema",
     "HintSchema",
@@ -148,9 +141,7 @@ __all__ = [
     "PlaceSchema",
     "PlanSchema",
     "QuantityFields",
-    "QuantityReading",
     "QuantitySchema",
-    "ReadingFields",
     "ReadingPatch",
     "ReadingSchema",
     "RecipeSchema",
@@ -177,7 +168,6 @@ __all__ = [
     "WishSchema",
     "WordsSchema",
     "WrappedZeroSchema",
-    "ZeroCheckFields",
     "ZeroCheckPatch",
     "ZeroCheckSchema",
     "ZeroFindingSchema",

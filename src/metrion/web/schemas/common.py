@@ -45,8 +45,3 @@ class Typed(fields.String):
 
 def many(schema: type[Schema]) -> fields.List[Any]:
     return fields.List(fields.Nested(schema), required=True)
-
-
-def new(schema: type[Schema], name: str) -> type[Schema]:
-    """The schema for a new entry: the client makes the id, so that sending twice adds once."""
-    return type(name, (schema,), {"id": fields.String(validate=ID)})

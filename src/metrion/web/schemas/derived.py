@@ -2,22 +2,17 @@
 
 from __future__ import annotations
 
-from typing import Any
+from marshmallow import Schema, fields
 
-from marshmallow import Schema, fields, validate
-
-from metrion.core.notation import typed_formula, typed_unit
-from metrion.core.typed import typed_exact
-from metrion.web.schemas.common import NAME, Typed, many, maybe_string, new, string
+from metrion.core.derived import Derived
+from metrion.web.schemas.common import many, maybe_string, string
+from metrion.web.schemas.declared import NEW_ID, taken
 from metrion.web.schemas.results import (
     BudgetSchema,
     ComparableSchema,
-    ComparandFields,
     ComparedSchema,
 )
 from metrion.web.schemas.working import StepSchema
-
-_PLAIN = {"value": typed_exact, "uncertainty": typed_exact, "unit": typed_unit}
 
 
 class DerivedInputSchema(Schema):
@@ -51,27 +46,9 @@ class DerivedSchema(Schema):
     shared_zeros = fields.List(fields.String(), required=True)
 
 
-class InputField(fields.Raw):
-    """The id of a quantity, or an object of value, uncertainty and unit as people type them."""
-
-    def _deserialize(self, value: Any, *given: Any, **more: Any) -> Any:
-        if not isinstance(value, dict):
-            return value
-        return {
-            name: _PLAIN.get(name, str)(one) if isinstance(one, str) else one
-            for name, one in value.items()
-        }
-
-
-class DerivedFields(Schema):
-    """A derived quantity; an input is the id of a quantity or value, uncertainty and unit."""
-
-    name = fields.String(validate=NAME)
-    formula = Typed(typed_formula, validate=validate.Length(max=1000))
-    unit = Typed(typed_unit, validate=validate.Length(max=100))
-    convention = fields.String()
-    inputs = fields.Dict(keys=fields.String(), values=InputField())
-    compare = fields.Nested(ComparandFields, allow_none=True)
+_ABOUT = "A derived quantity; an input is the id of a quantity or value, uncertainty and unit."
+DerivedFields = taken(Derived, "DerivedFields", _ABOUT)
+NewDerived = taken(Derived, "NewDerived", _ABOUT, also=NEW_ID)
 
 
 class BlankSchema(Schema):
@@ -90,6 +67,3 @@ class RecipeSchema(Schema):
     formula = string()
     unit = string()
     blanks = many(BlankSchema)
-
-
-NewDerived = new(DerivedFields, "NewDerived")

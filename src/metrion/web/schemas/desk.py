@@ -5,9 +5,10 @@ from __future__ import annotations
 from marshmallow import Schema, fields, validate
 
 from metrion.core.observations import Arc, Sort
+from metrion.core.scales import Look
 from metrion.web.schemas.common import many, maybe_string, number, string
+from metrion.web.schemas.declared import taken
 from metrion.web.schemas.instruments import InstrumentFields
-from metrion.web.schemas.readings import FiguresSchema
 
 
 class EnteredSchema(Schema):
@@ -53,12 +54,12 @@ class DraftLookSchema(LookSchema):
     record = fields.Nested(InstrumentFields, required=True)
 
 
-class WrappedZeroSchema(FiguresSchema):
-    """What a look at the zero is likely mistaken for: the figures that it would have, and words."""
-
-    words = string()
-    likely = string()
-    kept = string()
+WrappedZeroSchema = taken(
+    Look,
+    "WrappedZero",
+    "What a look at the zero is likely mistaken for: the figures that it would have, and words.",
+    also={"words": string(), "likely": string(), "kept": string()},
+)
 
 
 class ZeroFindingSchema(Schema):

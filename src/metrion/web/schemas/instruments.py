@@ -4,7 +4,9 @@ from __future__ import annotations
 
 from marshmallow import Schema, fields, validate
 
-from metrion.web.schemas.common import NAME, many, maybe_string, new, number, string
+from metrion.core.instruments import Instrument
+from metrion.web.schemas.common import many, maybe_string, number, string
+from metrion.web.schemas.declared import NEW_ID, taken
 from metrion.web.schemas.working import StepSchema
 
 
@@ -103,29 +105,10 @@ class ToolSchema(InstrumentSchema):
     record = fields.Dict(keys=fields.String(), values=fields.Raw(), required=True)
 
 
-class InstrumentFields(Schema):
-    """An instrument as the student describes it; what its numbers must be is the core's to say."""
-
-    name = fields.String(validate=NAME)
-    kind = fields.String()
-    unit = fields.String()
-    main_division = fields.String()
-    pitch = fields.String()
-    fine_divisions = fields.Integer(strict=True)
-    span = fields.Integer(strict=True)
-    numbering = fields.String()
-    range = fields.List(fields.String(), allow_none=True)
-    maker_limit = fields.String(allow_none=True)
-    number = fields.String(allow_none=True, validate=validate.Length(max=100))
-    numerals = fields.String(validate=validate.OneOf(["mm", "cm"]))
-    fine_as = fields.String(validate=validate.OneOf(["line", "numeral", "worth"]))
-    fine_side = fields.String(validate=validate.OneOf(["above", "below"]))
-    half_marks = fields.String(validate=validate.OneOf(["above", "below"]))
-    thimble_numerals = fields.String(validate=validate.OneOf(["up", "down"]))
-    numbered_every = fields.Integer(
-        strict=True, allow_none=True, validate=validate.Range(min=1, max=1000)
-    )
-    second_edge = fields.Boolean()
+_ABOUT = "An instrument as the student describes it."
+InstrumentFields = taken(Instrument, "InstrumentFields", _ABOUT)
+NewTool = taken(Instrument, "NewTool", _ABOUT, also=NEW_ID)
+NewInstrument = taken(Instrument, "NewInstrument", _ABOUT, also=NEW_ID)
 
 
 class PatternSchema(Schema):
@@ -165,7 +148,3 @@ class PitchSchema(Schema):
     usual = maybe_string()
     least_count = string()
     warnings = fields.List(fields.String(), required=True)
-
-
-NewTool = new(InstrumentFields, "NewTool")
-NewInstrument = new(InstrumentFields, "NewInstrument")

@@ -4,13 +4,14 @@ from __future__ import annotations
 
 from marshmallow import Schema, fields, validate
 
+from metrion.core.measurements import Measurement
 from metrion.core.observations import Arc, Sort
-from metrion.web.schemas.common import NAME, many, new, number, string
+from metrion.web.schemas.common import many, number, string
+from metrion.web.schemas.declared import NEW_ID, taken
 from metrion.web.schemas.readings import FlagSchema, HintSchema, ReadingSchema
 from metrion.web.schemas.results import (
     BudgetSchema,
     ComparableSchema,
-    ComparandFields,
     ComparedSchema,
     PlaceSchema,
     ResultSchema,
@@ -55,24 +56,5 @@ class QuantitySchema(Schema):
     advice = string()
 
 
-class QuantityFields(Schema):
-    """A quantity; a null takes a field away."""
-
-    name = fields.String(validate=NAME)
-    symbol = fields.String(validate=validate.Length(max=20))
-    instrument = fields.String()
-    face = fields.String(allow_none=True)
-    items = fields.Integer(strict=True)
-    zero = fields.List(fields.String())
-    zero_exact = fields.Boolean(allow_none=True)
-    pairs = fields.Boolean(allow_none=True)
-    windows = fields.Boolean(allow_none=True)
-    divide_by = fields.Integer(strict=True, allow_none=True)
-    arc = fields.String(allow_none=True, validate=validate.OneOf(list(Arc)))
-    places_apart = fields.Boolean(allow_none=True)
-    convention = fields.String()
-    compare = fields.Nested(ComparandFields, allow_none=True)
-    looked_again = fields.List(fields.String())
-
-
-NewQuantity = new(QuantityFields, "NewQuantity")
+NewQuantity = taken(Measurement, "NewQuantity", "A new quantity, without readings.", also=NEW_ID)
+QuantityFields = taken(Measurement, "QuantityFields", "A change to a quantity.")

@@ -4,7 +4,9 @@ from __future__ import annotations
 
 from marshmallow import Schema, fields, validate
 
-from metrion.web.schemas.common import many, maybe_string, new, number, string
+from metrion.core.observations import Observation
+from metrion.web.schemas.common import many, maybe_string, number, string
+from metrion.web.schemas.declared import NEW_ID, WHY, taken
 
 
 class EarlierSchema(Schema):
@@ -59,40 +61,9 @@ class HintSchema(Schema):
     message = string()
 
 
-class FiguresSchema(Schema):
-    """One look at the scales, as it would stand in a logbook file."""
-
-    main = fields.String()
-    fine = fields.Raw(metadata={"type": ["integer", "string"]})
-    second_turn = fields.Boolean(allow_none=True)
-
-
-class ReadingFields(FiguresSchema):
-    """A reading: its one look, or those of a pair, ``a2`` and ``b2`` through a second window."""
-
-    a = fields.Nested(FiguresSchema)
-    b = fields.Nested(FiguresSchema)
-    a2 = fields.Nested(FiguresSchema)
-    b2 = fields.Nested(FiguresSchema)
-    place = fields.String(allow_none=True, validate=validate.Length(max=100))
-    excluded = fields.String(allow_none=True, validate=validate.Length(max=500))
-    note = fields.String(allow_none=True, validate=validate.Length(max=1000))
-    approach = fields.String(allow_none=True, validate=validate.OneOf(["opening", "closing"]))
-    reader = fields.String(allow_none=True, validate=validate.Length(max=100))
-    meets = fields.String(allow_none=True)
-    looked_again = fields.List(fields.String())
-
-
-class ReadingPatch(ReadingFields):
-    """A change to a reading; ``why`` goes into its history if its figures change."""
-
-    why = fields.String(validate=validate.Length(max=500))
-
-
-class QuantityReading(ReadingFields):
-    """A reading with the quantity it is one of."""
-
-    quantity = string()
-
-
-NewReading = new(QuantityReading, "NewReading")
+_OF_QUANTITY = {"quantity": string()}
+NewReading = taken(
+    Observation, "NewReading", "A reading of a quantity, of one look or several by their names.",
+    also={**NEW_ID, **_OF_QUANTITY},
+)  # fmt: skip
+ReadingPatch = taken(Observation, "ReadingPatch", "A change to a reading.", also=WHY)

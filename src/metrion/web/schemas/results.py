@@ -4,8 +4,7 @@ from __future__ import annotations
 
 from marshmallow import Schema, fields, validate
 
-from metrion.core.notation import typed_unit
-from metrion.web.schemas.common import Typed, many, maybe_string, number, string
+from metrion.web.schemas.common import many, maybe_string, number, string
 
 
 class ResultSchema(Schema):
@@ -52,16 +51,6 @@ class BudgetSchema(Schema):
 
     shares = many(ShareSchema)
     sentences = fields.List(fields.String(), required=True)
-
-
-class ComparandFields(Schema):
-    """What stands beside a result: a quantity, a derived one, or value, uncertainty and unit."""
-
-    quantity = fields.String()
-    derived = fields.String()
-    value = fields.String(validate=validate.Length(max=100))
-    uncertainty = fields.String(validate=validate.Length(max=100))
-    unit = Typed(typed_unit, validate=validate.Length(max=100))
 
 
 class ComparableSchema(Schema):

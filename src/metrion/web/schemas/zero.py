@@ -4,7 +4,9 @@ from __future__ import annotations
 
 from marshmallow import Schema, fields, validate
 
-from metrion.web.schemas.common import maybe_string, new, number, string
+from metrion.core.zero import ZeroCheck
+from metrion.web.schemas.common import maybe_string, number, string
+from metrion.web.schemas.declared import NEW_ID, WHY, taken
 
 
 class ZeroCheckSchema(Schema):
@@ -24,22 +26,6 @@ class ZeroCheckSchema(Schema):
     at = maybe_string()
 
 
-class ZeroCheckFields(Schema):
-    """A zero check; ``main`` and ``fine`` as they would stand in a logbook file."""
-
-    instrument = fields.String()
-    face = fields.String(allow_none=True)
-    main = fields.String()
-    fine = fields.Raw(metadata={"type": ["integer", "string"]})
-    second_turn = fields.Boolean(allow_none=True)
-    reference = fields.String(allow_none=True)
-    phase = fields.String(validate=validate.OneOf(["before", "after"]))
-
-
-class ZeroCheckPatch(ZeroCheckFields):
-    """A change to a zero check; ``why`` goes into its history if its figures change."""
-
-    why = fields.String(validate=validate.Length(max=500))
-
-
-NewZeroCheck = new(ZeroCheckFields, "NewZeroCheck")
+_ABOUT = "A zero check; ``main`` and ``fine`` as they would stand in a logbook file."
+NewZeroCheck = taken(ZeroCheck, "NewZeroCheck", _ABOUT, also=NEW_ID)
+ZeroCheckPatch = taken(ZeroCheck, "ZeroCheckPatch", "A change to a zero check.", also=WHY)

@@ -1,0 +1,142 @@
+"""What the API takes of an entry, made from what core declares of it."""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Collection, Iterator, Mapping
+from functools import cache
+from types import MappingProxyType
+from typing import Any
+
+from marshmallow import Schema, fields, validate
+
+from metrion.core import declared as d
+from metrion.core.bounds import LONGEST_FORMULA
+from metrion.core.instruments import SCALES
+from metrion.core.notation import typed_formula, typed_unit
+from metrion.core.observations import PAIR_LOOKS
+from metrion.core.scales import Look
+from metrion.core.typed import typed_exact
+from metrion.web.schemas.common import ID, Typed
+
+KEPT_BY_THE_SERVER = frozenset({"id", "at", "history", "observations"})
+"""Fields that are not a client's to say."""
+
+
+def taken(
+    value: type,
+    name: str,
+    about: str,
+    *,
+    without: Collection[str] = (),
+    whole: bool = False,
+    also: Mapping[str, fields.Field[Any]] = MappingProxyType({}),
+) -> type[Schema]:
+    """The schema of what a client may say of an entry; a null takes a field away.
+
+    Args:
+        value: the entry as core declares it.
+        name: of the schema, as the description of the API has it.
+        about: what it stands for.
+        without: further fields that are not the client's to say.
+        whole: whether an entry is always told as a whole, so that what it needs must be there.
+        also: what else may be said.
+    """
+    left_out = KEPT_BY_THE_SERVER | set(without)
+    wanted: dict[str, fields.Field[Any]] = {
+        field.name: _taken(field, whole)
+        for field in _all_fields(value)
+        if field.name not in left_out
+    }
+    if value is not Look and any(isinstance(f.holds, d.Looks) for f in d.fields_of(value)):
+        wanted |= {key: fields.Nested(FiguresSchema) for key in PAIR_LOOKS}
+    return type(name, (Schema,), {"__doc__": about, **wanted, **also})
+
+
+def _all_fields(value: type) -> Iterator[d.Field]:
+    """The fields of a value with those that stand inline, of whatever kind it is."""
+    for field in d.fields_of(value):
+        if isinstance(field.holds, d.Inline):
+            yield from _all_fields(field.holds.value)
+        elif isinstance(field.holds, d.Looks):
+            yield from _all_fields(Look)
+        elif isinstance(field.holds, d.ScaleOfKind):
+            for scale in dict.fromkeys(SCALES.values()):
+                yield from _all_fields(scale)
+        else:
+            yield field
+
+
+def _taken(field: d.Field, whole: bool) -> fields.Field[Any]:
+    make = _FIELDS[type(field.holds)]
+    needed = whole and field.required and not field.only
+    return make(field.holds, {"required": needed, "allow_none": not field.required})
+
+
+class InputField(fields.Raw):
+    """The id of a quantity, or an object of value, uncertainty and unit as people type them."""
+
+    def _deserialize(self, value: Any, *given: Any, **more: Any) -> Any:
+        if not isinstance(value, dict):
+            return value
+        return {
+            name: _PLAIN.get(name, str)(one) if isinstance(one, str) else one
+            for name, one in value.items()
+        }
+
+
+_PLAIN = {"value": typed_exact, "uncertainty": typed_exact, "unit": typed_unit}
+_More = dict[str, Any]
+
+
+def _text(most: int, more: _More) -> fields.String:
+    return fields.String(validate=validate.Length(max=most), **more)
+
+
+def _either(kinds: list[str], more: _More) -> fields.Raw:
+    return fields.Raw(metadata={"type": kinds}, **more)
+
+
+@cache
+def _inner(value: type) -> type[Schema]:
+    """The schema of a value noted within another one."""
+    return taken(value, f"{value.__name__}Fields", (value.__doc__ or "").partition("\n")[0])
+
+
+_FIELDS: dict[type[d.Holds], Callable[[Any, _More], fields.Field[Any]]] = {
+    d.Id: lambda _, more: fields.String(validate=ID, **more),
+    d.Text: lambda text, more: _text(text.most, more),
+    d.WrittenUnit: lambda unit, more: Typed(
+        typed_unit, validate=validate.Length(max=unit.most), **more
+    ),
+    d.Flag: lambda _, more: fields.Boolean(**more),
+    d.Count: lambda _, more: fields.Integer(strict=True, **more),
+    d.Exact: lambda _, more: fields.String(**more),
+    d.Choice: lambda choice, more: fields.String(
+        validate=validate.OneOf(list(choice.options)), **more
+    ),
+    d.Figures: lambda _, more: _either(["integer", "string"], more),
+    d.CoverageText: lambda _, more: fields.String(**more),
+    d.Bounds: lambda _, more: fields.List(fields.String(), **more),
+    d.MainMark: lambda _, more: fields.String(**more),
+    d.FineLine: lambda _, more: _either(["integer", "string"], more),
+    d.LengthOrAngle: lambda _, more: fields.String(**more),
+    d.UnitText: lambda _, more: Typed(typed_unit, validate=validate.Length(max=100), **more),
+    d.FormulaText: lambda _, more: Typed(
+        typed_formula, validate=validate.Length(max=LONGEST_FORMULA), **more
+    ),
+    d.Inputs: lambda _, more: fields.Dict(keys=fields.String(), values=InputField(), **more),
+    d.Reference: lambda _, more: fields.String(**more),
+    d.References: lambda _, more: fields.List(fields.String(), **more),
+    d.Codes: lambda _, more: fields.List(fields.String(), **more),
+    d.Entry: lambda inner, more: fields.Nested(_inner(inner.value), **more),
+}
+
+
+FiguresSchema: type[Schema] = taken(
+    Look, "Figures", "One look at the scales, as it would stand in a logbook."
+)
+NEW_ID = {"id": fields.String(validate=ID)}
+"""The id that a client makes for a new entry, so that sending twice adds once."""
+
+WHY = {"why": fields.String(validate=validate.Length(max=d.PROSE))}
+"""The reason of a change; it goes into the history of figures that change."""
