@@ -3,7 +3,6 @@
 import json
 import shutil
 import sqlite3
-from collections.abc import Iterator
 from pathlib import Path
 from tempfile import TemporaryDirectory
 from typing import Any
@@ -39,13 +38,6 @@ DOCUMENT: dict[str, Any] = {
     "derived": [],
     "written_by": {"name": "somebody else"},
 }  # fmt: skip
-
-
-@pytest.fixture
-def store(tmp_path: Path) -> Iterator[Store]:
-    opened = Store(tmp_path)
-    yield opened
-    opened.close()
 
 
 @pytest.fixture
@@ -201,7 +193,7 @@ def test_a_database_is_made_from_nothing_and_opened_again(tmp_path: Path) -> Non
     with sqlite3.connect(path) as connection:
         tables = {row[0] for row in connection.execute("SELECT name FROM sqlite_master")}
     connection.close()
-    assert {"sheets", "observations", "commands", "changes", "settings"} <= tables
+    assert {"sheets", "entries", "commands", "changes", "settings", "tools"} <= tables
     Store(tmp_path / "new" / "folder").close()
 
 

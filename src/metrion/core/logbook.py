@@ -13,6 +13,7 @@ from metrion.core.declared import (
     Text,
     declared,
     entry,
+    fields_of,
     rest,
 )
 from metrion.core.derived import Derived, DerivedResult, reduce_derived
@@ -43,6 +44,10 @@ class Logbook:
     date: str = declared(Text(), default="", for_the_record=True)
     aim: str = declared(Text(PROSE), default="", for_the_record=True)
     rest: Rest = rest(default=NOTHING)
+
+
+SECTIONS = tuple(one.name for one in fields_of(Logbook) if isinstance(one.holds, Entries))
+"""The lists of entries that a logbook has, in its order; each refers to earlier ones only."""
 
 
 @dataclass(frozen=True)

@@ -11,6 +11,7 @@ from sqlalchemy.orm import Session
 
 from metrion.core.bounds import check_id
 from metrion.core.errors import OutOfBounds
+from metrion.core.logbook import SECTIONS as IN_A_FILE
 from metrion.formats.archive import Filed, is_archive, read_archive
 from metrion.formats.faults import Fault, Refused
 from metrion.formats.logbook import parse_logbook
@@ -18,11 +19,9 @@ from metrion.formats.strict_json import read_json, write_json
 from metrion.store.commands import Change, carry_out
 from metrion.store.documents import entries, sheet_document
 from metrion.store.errors import Stale
-from metrion.store.models import SECTIONS, Sheet
-from metrion.store.records import HEAD, head_of, kept
+from metrion.store.models import EntryRow, Sheet
+from metrion.store.records import HEAD, SECTIONS, head_of, kept
 from metrion.store.sheets import entries_of, find_sheet, head_record, new_id, take_in
-
-_SECTIONS = ("instruments", "zero_checks", "conventions", "measurements", "derived")
 
 
 class Standing(StrEnum):
@@ -111,7 +110,7 @@ def _alike(session: Session, title: str, key: str) -> list[Sheet]:
 
 def _canonical(document: dict[str, Any]) -> str:
     """A document as text that is the same wherever it means the same to us."""
-    whole = {"title": "", **{section: [] for section in _SECTIONS}, **document}
+    whole = {"title": "", **{section: [] for section in IN_A_FILE}, **document}
     return write_json(dict(sorted(whole.items())), indent=None)
 
 
@@ -147,12 +146,12 @@ def _replace(session: Session, sheet: Sheet, document: dict[str, Any]) -> Sheet:
     """Everything in a sheet as a file has it: one command, which undo takes back."""
     coming = {(section, entry.id): entry for section, entry in entries_of(document)}
     changes = []
-    for section in reversed(list(SECTIONS)):
+    for section in reversed(SECTIONS):
         for before in entries(session, sheet, section):
             if (section, before.id) not in coming:
                 changes.append(Change(section, before, None))
     for (section, key), after in coming.items():
-        row = session.get(SECTIONS[section], (sheet.id, key))
+        row = session.get(EntryRow, (sheet.id, section, key))
         changes.append(Change(section, kept(row) if row else None, after))
     parse_logbook(document)
     head = head_of(sheet)

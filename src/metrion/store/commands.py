@@ -14,8 +14,8 @@ from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_logbook
 from metrion.store.documents import sheet_document
 from metrion.store.errors import NothingToRedo, NothingToUndo
-from metrion.store.models import SECTIONS, ChangeRow, CommandRow, Entry, Sheet, State
-from metrion.store.records import HEAD, Kept, fill, fill_head, kept, new_row
+from metrion.store.models import ChangeRow, CommandRow, EntryRow, Sheet, State
+from metrion.store.records import HEAD, OBSERVATIONS, Kept, fill_head, new_row
 
 
 @dataclass(frozen=True)
@@ -124,7 +124,7 @@ def _apply(
             assert target is not None
             fill_head(sheet, target.record)
             continue
-        row = session.get(SECTIONS[section], (sheet.id, entry_id))
+        row = session.get(EntryRow, (sheet.id, section, entry_id))
         _bring_to(session, sheet, section, row, target)
         session.flush()
     sheet.version += 1
@@ -150,8 +150,8 @@ def _is_new(pointer: str, document: dict[str, Any], new: Sequence[Change]) -> bo
     """Whether what a pointer leads to was brought by one of the changes."""
     section, index, *path = pointer.split("/")[1:]
     record = document[section][int(index)]
-    if path[0] == "observations" and len(path) > 1:
-        record, path = record["observations"][int(path[1])], path[2:]
+    if path[0] == OBSERVATIONS and len(path) > 1:
+        record, path = record[OBSERVATIONS][int(path[1])], path[2:]
     for change in new:
         if change.after and change.after.record == record:
             before = change.before.record if change.before else {}
@@ -160,7 +160,7 @@ def _is_new(pointer: str, document: dict[str, Any], new: Sequence[Change]) -> bo
 
 
 def _bring_to(
-    session: Session, sheet: Sheet, section: str, row: Entry | None, target: Kept | None
+    session: Session, sheet: Sheet, section: str, row: EntryRow | None, target: Kept | None
 ) -> None:
     if target is None:
         if row is not None:
@@ -170,5 +170,5 @@ def _bring_to(
     else:
         row.position = target.position
         # Also going back is a step forward: a version is never used for two states.
-        row.version = kept(row).version + 1
-        fill(row, target.record)
+        row.version += 1
+        row.record = target.record

@@ -8,33 +8,32 @@ from typing import Any
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
+from metrion.core.logbook import SECTIONS as IN_A_FILE
 from metrion.formats.archive import Filed
 from metrion.formats.logbook import FORMAT, VERSION
 from metrion.formats.strict_json import write_json
 from metrion.store.errors import NotHere
-from metrion.store.models import SECTIONS, Sheet
-from metrion.store.records import Kept, kept
-
-_IN_FILE = ("instruments", "zero_checks", "conventions", "measurements", "derived")
+from metrion.store.models import EntryRow, Sheet
+from metrion.store.records import OBSERVATIONS, Kept, kept
 
 
 def entries(session: Session, sheet: Sheet, section: str) -> list[Kept]:
     """The entries of one section, in order."""
-    table = SECTIONS[section]
-    found = select(table).where(table.sheet_id == sheet.id).order_by(table.position, table.id)
+    own = EntryRow.sheet_id == sheet.id, EntryRow.section == section
+    found = select(EntryRow).where(*own).order_by(EntryRow.position, EntryRow.id)
     return [kept(row) for row in session.scalars(found)]
 
 
 def sheet_document(session: Session, sheet: Sheet) -> dict[str, Any]:
     """The ``metrion-logbook`` document of a sheet."""
     observations: dict[str, list[dict[str, Any]]] = defaultdict(list)
-    for entry in entries(session, sheet, "observations"):
+    for entry in entries(session, sheet, OBSERVATIONS):
         observations[entry.measurement or ""].append(entry.record)
     document: dict[str, Any] = {"format": FORMAT, "version": VERSION, "title": sheet.title}
-    for section in _IN_FILE:
+    for section in IN_A_FILE:
         document[section] = [entry.record for entry in entries(session, sheet, section)]
     for measurement in document["measurements"]:
-        measurement["observations"] = observations[measurement["id"]]
+        measurement[OBSERVATIONS] = observations[measurement["id"]]
     return document | sheet.extra
 
 

@@ -1,4 +1,4 @@
-"""Tables. The columns of an entry bear the names its fields have in a logbook file."""
+"""Tables. What an entry holds stands in its record, as a logbook file has it."""
 
 from __future__ import annotations
 
@@ -6,10 +6,10 @@ from datetime import datetime
 from enum import StrEnum
 from typing import Any, ClassVar
 
-from sqlalchemy import ForeignKey, ForeignKeyConstraint, Text, UniqueConstraint
+from sqlalchemy import ForeignKey, Index, Text, UniqueConstraint
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 
-from metrion.store.types import ExactText, JsonText, UtcTime
+from metrion.store.types import JsonText, UtcTime
 
 
 class Base(DeclarativeBase):
@@ -32,134 +32,25 @@ class Sheet(Base):
     extra: Mapped[dict[str, Any]]
 
 
-class Entry(Base):
-    """What the entries of a sheet have in common.
+class EntryRow(Base):
+    """An entry of a sheet as it was written: what the eye saw, and all that was noted of it.
 
-    ``extra`` keeps the fields that have no column of their own, or whose value a column cannot
-    hold (a field without meaning for the kind is not checked, so it may be anything).
+    ``record`` is the text of the JSON object that a logbook file holds for it; what is in it, the
+    reader of such files says. ``measurement`` is that of an observation, None for other entries.
     """
 
-    __abstract__ = True
+    __tablename__ = "entries"
+    __table_args__ = (Index("in_order", "sheet_id", "section", "position"),)
 
     sheet_id: Mapped[str] = mapped_column(
         ForeignKey("sheets.id", ondelete="CASCADE"), primary_key=True
     )
+    section: Mapped[str] = mapped_column(primary_key=True)
     id: Mapped[str] = mapped_column(primary_key=True)
     position: Mapped[int]
     version: Mapped[int]
-    extra: Mapped[dict[str, Any]]
-
-
-def _of_instrument() -> ForeignKeyConstraint:
-    return ForeignKeyConstraint(
-        ["sheet_id", "instrument"],
-        ["instruments.sheet_id", "instruments.id"],
-        deferrable=True,
-        initially="DEFERRED",
-    )
-
-
-class InstrumentRow(Entry):
-    """An instrument as described."""
-
-    __tablename__ = "instruments"
-
-    name: Mapped[str | None]
-    kind: Mapped[str | None]
-    unit: Mapped[str | None]
-    main_division: Mapped[str | None] = mapped_column(ExactText)
-    pitch: Mapped[str | None] = mapped_column(ExactText)
-    fine_divisions: Mapped[int | None]
-    span: Mapped[int | None]
-    numbering: Mapped[str | None]
-    range: Mapped[Any | None] = mapped_column(JsonText)
-    maker_limit: Mapped[str | None] = mapped_column(ExactText)
-
-
-class ZeroCheckRow(Entry):
-    """A zero check as it was seen."""
-
-    __tablename__ = "zero_checks"
-    __table_args__ = (_of_instrument(),)
-
-    instrument: Mapped[str | None]
-    face: Mapped[str | None]
-    main: Mapped[str | None] = mapped_column(ExactText)
-    fine: Mapped[Any | None] = mapped_column(JsonText)
-    second_turn: Mapped[bool | None]
-    reference: Mapped[str | None] = mapped_column(ExactText)
-    phase: Mapped[str | None]
-
-
-class ConventionRow(Entry):
-    """A convention of one's own."""
-
-    __tablename__ = "conventions"
-
-    name: Mapped[str | None]
-    family: Mapped[str | None]
-    reading_limit: Mapped[str | None] = mapped_column(ExactText)
-    zero_look: Mapped[bool | None]
-    spread: Mapped[str | None]
-    combine: Mapped[str | None]
-    coverage: Mapped[str | None]
-    digits: Mapped[Any | None] = mapped_column(JsonText)
-    estimate: Mapped[bool | None]
-
-
-class MeasurementRow(Entry):
-    """A quantity measured directly."""
-
-    __tablename__ = "measurements"
-    __table_args__ = (_of_instrument(),)
-
-    name: Mapped[str | None]
-    symbol: Mapped[str | None]
-    instrument: Mapped[str | None]
-    face: Mapped[str | None]
-    items: Mapped[int | None]
-    divide_by: Mapped[int | None]
-    arc: Mapped[str | None]
-    zero: Mapped[Any | None] = mapped_column(JsonText)
-    convention: Mapped[str | None]
-
-
-class ObservationRow(Entry):
-    """An observation as it was read; ``a`` to ``b2`` hold the looks of a pair."""
-
-    __tablename__ = "observations"
-    __table_args__ = (
-        ForeignKeyConstraint(
-            ["sheet_id", "measurement"],
-            ["measurements.sheet_id", "measurements.id"],
-            deferrable=True,
-            initially="DEFERRED",
-        ),
-    )
-
-    measurement: Mapped[str]
-    main: Mapped[str | None] = mapped_column(ExactText)
-    fine: Mapped[Any | None] = mapped_column(JsonText)
-    second_turn: Mapped[bool | None]
-    meets: Mapped[str | None] = mapped_column(ExactText)
-    a: Mapped[Any | None] = mapped_column(JsonText)
-    b: Mapped[Any | None] = mapped_column(JsonText)
-    a2: Mapped[Any | None] = mapped_column(JsonText)
-    b2: Mapped[Any | None] = mapped_column(JsonText)
-    place: Mapped[str | None]
-    excluded: Mapped[str | None]
-
-
-class DerivedRow(Entry):
-    """A quantity made of others."""
-
-    __tablename__ = "derived"
-
-    name: Mapped[str | None]
-    formula: Mapped[str | None]
-    unit: Mapped[str | None]
-    convention: Mapped[str | None]
-    inputs: Mapped[Any | None] = mapped_column(JsonText)
+    measurement: Mapped[str | None]
+    record: Mapped[dict[str, Any]]
 
 
 class State(StrEnum):
@@ -215,14 +106,3 @@ class SettingRow(Base):
 
     name: Mapped[str] = mapped_column(primary_key=True)
     value: Mapped[Any] = mapped_column(JsonText)
-
-
-SECTIONS: dict[str, type[Entry]] = {
-    "instruments": InstrumentRow,
-    "zero_checks": ZeroCheckRow,
-    "conventions": ConventionRow,
-    "measurements": MeasurementRow,
-    "observations": ObservationRow,
-    "derived": DerivedRow,
-}
-"""The tables of entries, in an order in which each refers to earlier ones only."""

@@ -10,17 +10,18 @@ from uuid import uuid4
 from sqlalchemy import func, select
 from sqlalchemy.orm import Session
 
+from metrion.core.logbook import SECTIONS as IN_A_FILE
 from metrion.formats.logbook import parse_logbook
 from metrion.store.errors import NotHere, Stale, TakenId
-from metrion.store.models import SECTIONS, Sheet
-from metrion.store.records import Kept, fill_head, kept, new_row
+from metrion.store.models import EntryRow, Sheet
+from metrion.store.records import OBSERVATIONS, SECTIONS, Kept, fill_head, kept, new_row
 
 _NAMES = {
     "instruments": "instrument",
     "zero_checks": "zero check",
     "conventions": "convention",
     "measurements": "quantity",
-    "observations": "reading",
+    OBSERVATIONS: "reading",
     "derived": "derived quantity",
 }
 _NOT_KEPT = {"format", "version", *SECTIONS}
@@ -67,16 +68,13 @@ def head_record(document: dict[str, Any]) -> dict[str, Any]:
 
 def entries_of(document: dict[str, Any]) -> Iterator[tuple[str, Kept]]:
     """The entries of a logbook document by section; observations get ids of their own."""
-    for section in SECTIONS:
+    for section in IN_A_FILE:
         for position, given in enumerate(document.get(section, ())):
-            record = {k: v for k, v in given.items() if k != "observations"}
-            if section != "measurements":
-                record = given
+            record = {name: value for name, value in given.items() if name != OBSERVATIONS}
             yield section, Kept(given["id"], record, position, 1)
-        if section == "measurements":
-            for measurement in document.get(section, ()):
-                for position, record in enumerate(measurement["observations"]):
-                    yield "observations", Kept(new_id(), record, position, 1, measurement["id"])
+    for measurement in document.get("measurements", ()):
+        for position, record in enumerate(measurement[OBSERVATIONS]):
+            yield OBSERVATIONS, Kept(new_id(), record, position, 1, measurement["id"])
 
 
 def all_sheets(session: Session, *, deleted: bool = False) -> Sequence[Sheet]:
@@ -103,7 +101,7 @@ def find_entry(
         NotHere: if there is none.
         Stale: if ``version`` is given and is not the one it has.
     """
-    row = session.get(SECTIONS[section], (sheet.id, key))
+    row = session.get(EntryRow, (sheet.id, section, key))
     if row is None:
         raise NotHere(_NAMES[section], key)
     if version is not None and version != row.version:
@@ -113,8 +111,8 @@ def find_entry(
 
 def next_position(session: Session, sheet: Sheet, section: str) -> int:
     """The position behind all entries of a section."""
-    table = SECTIONS[section]
-    last = session.scalar(select(func.max(table.position)).where(table.sheet_id == sheet.id))
+    own = EntryRow.sheet_id == sheet.id, EntryRow.section == section
+    last = session.scalar(select(func.max(EntryRow.position)).where(*own))
     return 0 if last is None else last + 1
 
 
@@ -129,8 +127,8 @@ def new_entry(
 ) -> Kept:
     """An entry to be added behind the others of its section. Raises `TakenId`."""
     key = key or new_id()
-    if session.get(SECTIONS[section], (sheet.id, key)):
+    if session.get(EntryRow, (sheet.id, section, key)):
         raise TakenId(_NAMES[section], key)
-    if section != "observations":
+    if section != OBSERVATIONS:
         record = {"id": key, **record}
     return Kept(key, record, next_position(session, sheet, section), 1, measurement)

@@ -1,4 +1,4 @@
-"""Column types: exact numbers as the text that was written, JSON as it came, times in UTC."""
+"""Column types: JSON as it came, times in UTC."""
 
 from __future__ import annotations
 
@@ -9,34 +9,6 @@ from typing import Any
 from sqlalchemy import Text
 from sqlalchemy.engine import Dialect
 from sqlalchemy.types import TypeDecorator
-
-from metrion.core.angles import parse_angle
-from metrion.core.errors import MetrionError
-from metrion.core.numbers import parse_exact
-
-
-def is_exact(text: object) -> bool:
-    """Whether a value is the text of an exact number or an angle."""
-    if not isinstance(text, str):
-        return False
-    try:
-        parse_angle(text) if ":" in text else parse_exact(text)
-    except MetrionError:
-        return False
-    return True
-
-
-class ExactText(TypeDecorator[str]):
-    """A number of a scale, kept as the text that was read; never a binary float."""
-
-    impl = Text
-    cache_ok = True
-
-    def process_bind_param(self, value: str | None, dialect: Dialect) -> str | None:
-        """Refuse what is no exact number (a `ValueError`: the caller should have checked)."""
-        if value is not None and not is_exact(value):
-            raise ValueError(f"{value!r} is no exact number")
-        return value
 
 
 class JsonText(TypeDecorator[Any]):

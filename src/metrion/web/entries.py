@@ -21,7 +21,7 @@ from metrion.core.observations import PAIR_LOOKS
 from metrion.store.commands import Change
 from metrion.store.documents import entries
 from metrion.store.models import Sheet
-from metrion.store.records import Kept
+from metrion.store.records import OBSERVATIONS, Kept
 from metrion.store.sheets import find_entry, new_entry
 from metrion.web.notebook import notebook
 from metrion.web.present import sheet_view
@@ -121,8 +121,8 @@ def _remove(sheet: str, section: str, key: str, title: str) -> dict[str, Any]:
 
     def build(session: Session, found: Sheet) -> Sequence[Change]:
         entry = find_entry(session, found, section, key, version)
-        readings = entries(session, found, "observations") if section == "measurements" else []
-        gone = [Change("observations", r, None) for r in readings if r.measurement == key]
+        readings = entries(session, found, OBSERVATIONS) if section == "measurements" else []
+        gone = [Change(OBSERVATIONS, r, None) for r in readings if r.measurement == key]
         return [*gone, Change(section, entry, None)]
 
     return sheet_view(notebook().change(sheet, title, build))
@@ -236,7 +236,7 @@ class DerivedResource(MethodView):
 def add_reading(body: dict[str, Any], sheet: str) -> dict[str, Any]:
     """A new reading of the quantity that ``quantity`` names. 422 if the scale cannot show it."""
     quantity = body.pop("quantity")
-    return _add(sheet, "observations", {**body, "at": _now()}, "record the reading", quantity)
+    return _add(sheet, OBSERVATIONS, {**body, "at": _now()}, "record the reading", quantity)
 
 
 @blueprint.route("/readings/<key>")
@@ -249,9 +249,9 @@ class ReadingResource(MethodView):
         """Change it; figures that change stay in its history. 412 if changed meanwhile."""
         titles = {"excluded": "set the reading aside", "looked_again": "settle the second look"}
         named = [title for name, title in titles.items() if body.get(name)]
-        return _amend(sheet, "observations", key, body, (*named, "change the reading")[0])
+        return _amend(sheet, OBSERVATIONS, key, body, (*named, "change the reading")[0])
 
     @blueprint.response(200, SheetSchema)
     def delete(self, sheet: str, key: str) -> dict[str, Any]:
         """Take it away; for a reading that was made, setting aside is the honest way."""
-        return _remove(sheet, "observations", key, "remove the reading")
+        return _remove(sheet, OBSERVATIONS, key, "remove the reading")

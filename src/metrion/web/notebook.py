@@ -20,8 +20,8 @@ from metrion.formats.logbook import parse_logbook, parse_own_convention
 from metrion.store import Store
 from metrion.store.commands import Change, carry_out, undoable, was_done
 from metrion.store.documents import entries, sheet_document
-from metrion.store.models import SECTIONS, SettingRow, Sheet
-from metrion.store.records import Kept
+from metrion.store.models import SettingRow, Sheet
+from metrion.store.records import SECTIONS, Kept
 from metrion.store.sheets import find_sheet, new_id
 from metrion.web.damage import contained
 

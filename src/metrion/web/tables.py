@@ -25,6 +25,7 @@ from metrion.formats.readings_table import (
 from metrion.store import NotHere
 from metrion.store.commands import Change
 from metrion.store.models import Sheet
+from metrion.store.records import OBSERVATIONS
 from metrion.store.sheets import find_entry, new_entry
 from metrion.web.notebook import notebook
 from metrion.web.present import sheet_view
@@ -108,9 +109,9 @@ def take_table(given: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
         changes = []
         for place, reading in enumerate(readings):
             record = {**reading.record, "at": at}
-            kept = new_entry(session, entry, "observations", record, measurement=key)
+            kept = new_entry(session, entry, OBSERVATIONS, record, measurement=key)
             behind = replace(kept, position=kept.position + place)
-            changes.append(Change("observations", None, behind))
+            changes.append(Change(OBSERVATIONS, None, behind))
         return changes
 
     return sheet_view(notebook().change(sheet, "take in a table", build))

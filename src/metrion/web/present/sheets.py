@@ -7,7 +7,7 @@ from typing import Any
 
 from metrion.core.conventions import BUILT_IN, Convention
 from metrion.core.logbook import Logbook
-from metrion.store.records import Kept
+from metrion.store.records import OBSERVATIONS, Kept
 from metrion.web.damage import contained
 from metrion.web.notebook import Worked, notebook
 from metrion.web.present.derived import derived_view
@@ -91,6 +91,6 @@ def _head(worked: Worked) -> dict[str, Any]:
 
 def _readings(worked: Worked) -> dict[str, list[Kept]]:
     found: dict[str, list[Kept]] = defaultdict(list)
-    for entry in worked.entries["observations"]:
+    for entry in worked.entries[OBSERVATIONS]:
         found[entry.measurement or ""].append(entry)
     return found
