@@ -3,6 +3,7 @@
 import json
 import shutil
 import sqlite3
+import threading
 from pathlib import Path
 from tempfile import TemporaryDirectory
 from typing import Any
@@ -181,9 +182,28 @@ def test_an_id_is_given_once(store: Store, sheet: str) -> None:
 
 def test_two_writers_wait_for_each_other(store: Store, sheet: str) -> None:
     other = Store(store.path.parent)
-    change(store, sheet, "k1", added(store, sheet, main="7", fine=1))
-    change(other, sheet, "k2", added(other, sheet, main="8", fine=1))
+    first_is_in, order = threading.Event(), []
+    late = added(other, sheet, main="8", fine=1)
+
+    def second() -> None:
+        first_is_in.wait()
+        with other.writing() as session:
+            found = find_sheet(session, sheet)
+            order.append("second in")
+            carry_out(session, found, "k2", "a change", [late])
+
+    waiting = threading.Thread(target=second)
+    waiting.start()
+    soon = added(store, sheet, main="7", fine=1)
+    with store.writing() as session:
+        found = find_sheet(session, sheet)
+        first_is_in.set()
+        waiting.join(timeout=0.5)
+        carry_out(session, found, "k1", "a change", [soon])
+        order.append("first out")
+    waiting.join()
     other.close()
+    assert order == ["first out", "second in"]
     assert len(document(store, sheet)["measurements"][0]["observations"]) == 4
 
 

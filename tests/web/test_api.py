@@ -66,9 +66,14 @@ def test_a_reading_is_recorded_and_changes_the_result(client: FlaskClient) -> No
 
 
 def test_the_same_entry_sent_twice_arrives_once(client: FlaskClient) -> None:
-    for _ in range(2):
+    sent = [
         client.post(f"{SHEET}/readings", json=READING, headers={"Idempotency-Key": "k"})
+        for _ in range(2)
+    ]
+    assert [answer.status_code for answer in sent] == [201, 201]
     assert len(spreader(sheet_of(client))["readings"]) == 5
+    assert client.post(f"{SHEET}/undo").status_code == 200
+    assert len(spreader(sheet_of(client))["readings"]) == 4
 
 
 def test_an_impossible_reading_is_refused_and_nothing_changes(client: FlaskClient) -> None:

@@ -10,8 +10,9 @@ from fractions import Fraction
 from html import escape
 from math import ceil, cos, floor, pi, sin
 
+from metrion.core.appearance import Growth, Side
 from metrion.core.drawing import fine_numerals, line_places, main_numerals
-from metrion.core.instruments import Instrument, Kind
+from metrion.core.instruments import Instrument
 from metrion.core.numbers import to_text
 from metrion.core.scales import Look, ScrewScale, VernierScale
 
@@ -92,43 +93,52 @@ def _vernier(instrument: Instrument, scale: VernierScale, look: Look) -> Iterato
 
 def _screw(instrument: Instrument, scale: ScrewScale, look: Look) -> Iterator[str]:
     """Sleeve with its datum line to the left, the thimble's edge rolled out to the right."""
-    read, division = instrument.reading(look), scale.main_division
-    per_unit = 200 / float(6 * division)
     edge = 300.0
-
-    def x(position: Fraction) -> float:
-        return edge - float(read - position) * per_unit
-
     yield _plate(40, 34, edge - 40, 76, "#F1F4F4")
     yield f'<line x1="40" x2="{edge + 40}" y1="{_DATUM}" y2="{_DATUM}" stroke="black"/>'
-    for mark in range(max(0, ceil((read - 7 * division) / division)), floor(read / division) + 1):
-        whole = (mark * division) % 1 == 0
-        side = -1 if whole else 1
-        passed = mark * division == scale.last_mark(look)
-        yield _line(
-            x(mark * division), _DATUM, _DATUM + side * 18, _MAIN if passed else "black",
-            3 if passed else 1,
-        )  # fmt: skip
-        if whole:
-            yield _text(x(mark * division), _DATUM - 24, to_text(mark * division), _MAIN)
+    yield from _sleeve(instrument, scale, look, edge)
     yield _plate(edge, 14, 90, 112, "#F7F2EA")
-    turn = 2 * pi / scale.fine_divisions
+    yield from _thimble(instrument, scale, look, edge)
+    read = instrument.with_unit(instrument.reading(look)).replace("-", "−")
+    yield _text(edge + 200, _DATUM + 4, f"reads {read}", _QUIET)
+
+
+def _sleeve(instrument: Instrument, scale: ScrewScale, look: Look, edge: float) -> Iterator[str]:
+    """The marks that have been passed; numbered ones on one side, the others where they lie."""
+    read, division = instrument.reading(look), scale.main_division
+    per_unit = 200 / float(6 * division)
+    numerals = main_numerals(instrument)
+    halves_above = instrument.appearance.half_marks is Side.ABOVE
+    lowest = floor(instrument.range[0] / division) if instrument.range else 0
+    first = max(min(lowest, 0), ceil((read - 7 * division) / division))
+    for mark in range(first, floor(read / division) + 1):
+        x = edge - float(read - mark * division) * per_unit
+        numbered = mark % numerals.every == 0
+        side = -1 if numbered is not halves_above else 1
+        passed = mark * division == scale.last_mark(look)
+        stroke, width = (_MAIN, 3) if passed else ("black", 1)
+        yield _line(x, _DATUM, _DATUM + side * 18, stroke, width)
+        if numbered:
+            number = to_text(mark // numerals.every * numerals.step).replace("-", "−")
+            yield _text(x, _DATUM - 24 if side < 0 else _DATUM + 32, number, _MAIN)
+
+
+def _thimble(instrument: Instrument, scale: ScrewScale, look: Look, edge: float) -> Iterator[str]:
+    """The lines around the datum line; they crowd towards the edges of the drum."""
+    lines, at = scale.fine_divisions, float(look.line)
+    up = 1 if instrument.appearance.thimble_numerals is Growth.UP else -1
     numerals = fine_numerals(instrument).printed(scale.last_line)
-    at = float(look.line)
-    for line in range(scale.fine_divisions):
-        angle = (line - at + scale.fine_divisions / 2) % scale.fine_divisions
-        angle = (angle - scale.fine_divisions / 2) * turn
+    for line in range(lines):
+        angle = ((line - at + lines / 2) % lines - lines / 2) * 2 * pi / lines
         if cos(angle) < 0.3:
             continue
-        y = _DATUM - 54 * sin(angle)
+        y = _DATUM - up * 54 * sin(angle)
         here, numbered = line == look.line, line in numerals
-        stroke = _FINE if here else "black"
+        stroke, width = (_FINE, 3) if here else ("black", 1)
         length = 34 if numbered or here else 18
         yield (
             f'<line x1="{edge}" x2="{edge + length}" y1="{y:.2f}" y2="{y:.2f}" '
-            f'stroke="{stroke}" stroke-width="{3 if here else 1}"/>'
+            f'stroke="{stroke}" stroke-width="{width}"/>'
         )
         if numbered:
             yield _text(edge + 56, y + 4, numerals[line], _FINE)
-    unit = instrument.unit if instrument.kind is Kind.SCREW else ""
-    yield _text(edge + 200, _DATUM + 4, f"reads {instrument.value_text(read)} {unit}", _QUIET)
