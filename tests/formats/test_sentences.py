@@ -86,3 +86,28 @@ def test_a_useless_scale_can_be_drawn_but_not_filed() -> None:
     assert read_drawn_instrument(record).least_count == 1
     with pytest.raises(Refused):
         parse_logbook({"format": "metrion-logbook", "version": 1, "instruments": [record]})
+
+
+@pytest.mark.parametrize(
+    ("where", "value"),
+    [("/instruments/0/span", 40), ("/instruments/0/main_division", "0"),
+     ("/instruments/0/unit", "ft"), ("/instruments/0/maker_limit", "-1"),
+     ("/measurements/0/convention", "x")],
+)  # fmt: skip
+def test_no_fault_hides_those_of_what_hangs_on_it(where: str, value: Any) -> None:
+    document = changed(
+        (where, value),
+        ("/zero_checks/0/main", "six"),
+        ("/measurements/0/zero", ["z2"]),
+        ("/measurements/0/observations/0/main", "6:00"),
+        ("/measurements/0/observations/1/fine", GONE),
+        ("/measurements/0/divide_by", 2),
+        ("/derived/0/unit", "g"),
+    )
+    with pytest.raises(Refused) as refused:
+        parse_logbook(document)
+    assert sorted(fault.pointer for fault in refused.value.faults) == sorted([
+        where, "/zero_checks/0/main", "/measurements/0/zero/0",
+        "/measurements/0/observations/0/main", "/measurements/0/observations/1/fine",
+        "/measurements/0/divide_by", "/derived/0/unit",
+    ])  # fmt: skip

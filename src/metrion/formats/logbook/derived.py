@@ -17,7 +17,7 @@ from metrion.core.formula import (
     resolve,
 )
 from metrion.core.measurements import Measurement
-from metrion.core.units import Dimension, Number, Unit, parse_unit
+from metrion.core.units import Number, Unit, parse_unit
 from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.known import Known, look_up
@@ -36,7 +36,8 @@ def parse_derived(fields: Fields, known: Known) -> Derived | None:
         formula = sound if fields.checked("formula", lambda: check_bounds(sound)) else None
     holder = fields.object("inputs")
     inputs = _inputs(holder, known) if holder else {}
-    resolved = _resolved(fields, formula, inputs, unit) if formula and holder else None
+    units = _units(holder, inputs, known) if holder else {}
+    resolved = _resolved(fields, formula, units, unit) if formula and holder else None
     if convention is None or unit is None or resolved is None or "id" not in given:
         return None
     return Derived(
@@ -96,20 +97,31 @@ def _typed(fields: Fields) -> TypedValue | None:
     return TypedValue(value, uncertainty, unit, fields.record["value"])
 
 
+def _units(
+    holder: Fields, inputs: Mapping[str, _Input | None], known: Known
+) -> dict[str, Unit | None]:
+    """The unit of each input, also of a measurement that has faults of its own."""
+    found: dict[str, Unit | None] = {}
+    for symbol, given in inputs.items():
+        if isinstance(given, TypedValue):
+            found[symbol] = given.unit
+        else:
+            key = holder.record[symbol]
+            sketch = known.measured.get(key) if isinstance(key, str) else None
+            found[symbol] = parse_unit(sketch.unit) if sketch else None
+    return found
+
+
 def _resolved(
-    fields: Fields, formula: Formula, inputs: Mapping[str, _Input | None], unit: Unit | None
+    fields: Fields, formula: Formula, units: Mapping[str, Unit | None], unit: Unit | None
 ) -> Formula | None:
-    if unknown := sorted(formula.names - inputs.keys()):
+    if unknown := sorted(formula.names - units.keys()):
         fields.fault("formula", f"the formula names {', '.join(unknown)}, which is no input")
         return None
-    dimensions: dict[str, Dimension] = {}
-    for symbol in formula.names:
-        given = inputs[symbol]
-        if given is None:
-            return None
-        dimensions[symbol] = (
-            given.unit if isinstance(given, TypedValue) else parse_unit(given.instrument.unit)
-        ).dimension
+    used = {symbol: units[symbol] for symbol in formula.names}
+    dimensions = {symbol: one.dimension for symbol, one in used.items() if one is not None}
+    if len(dimensions) < len(used):
+        return None
     try:
         resolved, dimension = resolve(formula, dimensions)
     except (FormulaError, UnitError) as error:

@@ -10,9 +10,10 @@ from metrion.core.instruments import SCALES, UNITS, Instrument, Kind
 from metrion.core.scales import Scale, ScrewScale, VernierScale
 from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.fields import Fields
+from metrion.formats.logbook.known import Known, Sketch
 
 
-def parse_instrument(fields: Fields, *, drawn: bool = False) -> Instrument | None:
+def parse_instrument(fields: Fields, known: Known, *, drawn: bool = False) -> Instrument | None:
     """An instrument, or None with its faults noted.
 
     Args:
@@ -23,6 +24,8 @@ def parse_instrument(fields: Fields, *, drawn: bool = False) -> Instrument | Non
         return None
     given = read_fields(Instrument, fields, kind)
     unit = fields.choice("unit", UNITS[kind], required=True)
+    if fields.key:
+        known.sketches.setdefault(fields.key, Sketch(kind, str(unit or next(iter(UNITS[kind])))))
     found = given.pop("scale")
     scale = _screw(fields, found) if SCALES[kind] is ScrewScale else _vernier(fields, found, drawn)
     if unit is None or scale is None or "id" not in given:

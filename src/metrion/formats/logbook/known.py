@@ -6,7 +6,7 @@ from dataclasses import dataclass, field
 from typing import TypeVar
 
 from metrion.core.conventions import BUILT_IN, Convention
-from metrion.core.instruments import Instrument
+from metrion.core.instruments import Instrument, Kind
 from metrion.core.measurements import Measurement
 from metrion.core.zero import ZeroCheck
 from metrion.formats.logbook.fields import Fields
@@ -14,14 +14,43 @@ from metrion.formats.logbook.fields import Fields
 _Value = TypeVar("_Value")
 
 
+@dataclass(frozen=True)
+class Sketch:
+    """As much of an instrument as can be told although it has faults.
+
+    Attributes:
+        kind: which it is.
+        unit: the one it has, or the usual one of its kind.
+    """
+
+    kind: Kind
+    unit: str
+
+
 @dataclass
 class Known:
-    """Things by id; None for those that stand in the file but have faults of their own."""
+    """Things by id; None for those that stand in the file but have faults of their own.
+
+    What can be told of those all the same is kept beside them, so that one fault hides no other.
+
+    Attributes:
+        sketches: of instruments.
+        measured: of the instruments that measurements were made with.
+        made_on: the instrument that a zero check names.
+    """
 
     instruments: dict[str, Instrument | None] = field(default_factory=dict)
     zero_checks: dict[str, ZeroCheck | None] = field(default_factory=dict)
     conventions: dict[str, Convention | None] = field(default_factory=dict)
     measurements: dict[str, Measurement | None] = field(default_factory=dict)
+    sketches: dict[str, Sketch] = field(default_factory=dict)
+    measured: dict[str, Sketch] = field(default_factory=dict)
+    made_on: dict[str, str] = field(default_factory=dict)
+
+    def sketch(self, fields: Fields) -> Sketch | None:
+        """What can be told of the instrument that the field ``instrument`` refers to."""
+        key = fields.record.get("instrument")
+        return self.sketches.get(key) if isinstance(key, str) else None
 
     def instrument(self, fields: Fields) -> Instrument | None:
         """The instrument that the field ``instrument`` refers to."""

@@ -10,39 +10,43 @@ from metrion.core.errors import ScaleError
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.scales import Line, Look
 from metrion.formats.logbook.fields import Fields
+from metrion.formats.logbook.known import Sketch
 
 _DECIMAL = re.compile(r"-?[0-9]{1,300}(\.[0-9]{1,300})?")
 
 
-def parse_look(fields: Fields, instrument: Instrument | None, *, estimates: bool) -> Look | None:
+def parse_look(
+    fields: Fields, instrument: Instrument | None, sketch: Sketch | None, *, estimates: bool
+) -> Look | None:
     """A look, or None with its faults noted.
 
     Args:
         fields: the object that holds ``main``, ``fine`` and ``second_turn``.
-        instrument: what was looked at; None if that is not known.
+        instrument: what was looked at; None if that is not known, or has faults of its own.
+        sketch: what can be told of it all the same.
         estimates: whether fine lines may be estimated.
     """
-    main = _main(fields, instrument)
+    main = _main(fields, instrument, sketch)
     line = _line(fields, instrument, estimates)
     second_turn = None
-    if instrument and instrument.kind is Kind.SCREW:
+    if sketch and sketch.kind is Kind.SCREW:
         second_turn = fields.flag("second_turn")
     if main is None or line is None or instrument is None:
         return None
     return Look(main, line, second_turn or False)
 
 
-def _main(fields: Fields, instrument: Instrument | None) -> Fraction | None:
-    if instrument is None:
+def _main(fields: Fields, instrument: Instrument | None, sketch: Sketch | None) -> Fraction | None:
+    if sketch is None:
         fields.text("main", required=True)
         return None
-    if instrument.kind is Kind.ANGULAR:
+    if sketch.kind is Kind.ANGULAR:
         what = 'an angle in quotes, like "214:30"'
         main = fields.parsed("main", fields.read_angle, what, required=True)
     else:
         main = fields.exact("main", required=True)
     try:
-        if main is not None:
+        if main is not None and instrument is not None:
             instrument.check_main(main)
     except (ScaleError, ValueError) as error:
         fields.fault("main", str(error))

@@ -10,7 +10,7 @@ from metrion.core.scales import Look
 from metrion.core.zero import ZeroCheck
 from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.fields import Fields
-from metrion.formats.logbook.known import Known
+from metrion.formats.logbook.known import Known, Sketch
 from metrion.formats.logbook.looks import parse_look
 
 _Read = tuple[int, Sort, Observation | None]
@@ -20,14 +20,17 @@ _Read = tuple[int, Sort, Observation | None]
 def parse_measurement(fields: Fields, known: Known) -> Measurement | None:
     """A measurement, or None with its faults noted."""
     instrument = known.instrument(fields)
-    given = read_fields(Measurement, fields, instrument.kind if instrument else "")
+    sketch = known.sketch(fields)
+    given = read_fields(Measurement, fields, sketch.kind if sketch else "")
+    if fields.key and sketch:
+        known.measured.setdefault(fields.key, sketch)
     convention = known.convention(fields)
-    checks = _checks(fields, known, instrument)
+    checks = _checks(fields, known)
     observations = [
-        _observation(item, instrument, convention)
+        _observation(item, instrument, sketch, convention)
         for item in fields.objects("observations", required=True)
     ]
-    divides = _may_divide(fields, _checked_sort(fields, observations, instrument))
+    divides = _may_divide(fields, _checked_sort(fields, observations, sketch))
     if instrument is None or convention is None or "id" not in given:
         return None
     return Measurement(
@@ -43,7 +46,9 @@ def parse_measurement(fields: Fields, known: Known) -> Measurement | None:
     )
 
 
-def _checks(fields: Fields, known: Known, instrument: Instrument | None) -> tuple[ZeroCheck, ...]:
+def _checks(fields: Fields, known: Known) -> tuple[ZeroCheck, ...]:
+    named = fields.record.get("instrument")
+    instrument = named if isinstance(named, str) else ""
     found: dict[str, ZeroCheck] = {}
     seen: set[str] = set()
     for place, key in fields.texts("zero", "the id of a zero check"):
@@ -54,12 +59,13 @@ def _checks(fields: Fields, known: Known, instrument: Instrument | None) -> tupl
             pointer.fault(index, f'there is no zero check "{key}"')
         elif key in seen:
             pointer.fault(index, f'the zero check "{key}" is named twice; each counts once')
-        elif check and instrument and check.instrument != instrument.id:
-            pointer.fault(
-                index,
-                f'the zero check "{key}" was made on "{check.instrument}", '
-                f'not on "{instrument.id}"',
-            )
+        elif instrument in known.instruments and known.made_on.get(key) != instrument:
+            made_on = known.made_on.get(key)
+            if made_on in known.instruments:
+                pointer.fault(
+                    index,
+                    f'the zero check "{key}" was made on "{made_on}", not on "{instrument}"',
+                )
         elif check:
             found[key] = check
         seen.add(key)
@@ -67,11 +73,14 @@ def _checks(fields: Fields, known: Known, instrument: Instrument | None) -> tupl
 
 
 def _observation(
-    fields: Fields, instrument: Instrument | None, convention: Convention | None
+    fields: Fields,
+    instrument: Instrument | None,
+    sketch: Sketch | None,
+    convention: Convention | None,
 ) -> _Read:
     index = int(fields.pointer.rpartition("/")[2])
-    sort = _sort(fields, instrument)
-    kind = str(instrument.kind) if instrument else ""
+    sort = _sort(fields, sketch)
+    kind = str(sketch.kind) if sketch else ""
     # What stands beside a pair alone has no meaning there.
     given = read_fields(Observation, fields, kind if sort is Sort.SINGLE else "")
     # Without a known convention, estimates get the benefit of the doubt.
@@ -79,7 +88,7 @@ def _observation(
     looks: list[Look] = []
     for name in LOOKS[sort]:
         holder = fields.object(name) if name else fields
-        look = parse_look(holder, instrument, estimates=estimates) if holder else None
+        look = parse_look(holder, instrument, sketch, estimates=estimates) if holder else None
         if look:
             looks.append(look)
     if len(looks) < len(LOOKS[sort]):
@@ -87,21 +96,21 @@ def _observation(
     return index, sort, Observation(tuple(looks), **given)
 
 
-def _sort(fields: Fields, instrument: Instrument | None) -> Sort:
+def _sort(fields: Fields, sketch: Sketch | None) -> Sort:
     """One with ``a`` or ``b`` is a pair; on a circle a second window may come with it."""
     if "a" not in fields and "b" not in fields:
         return Sort.SINGLE
-    circle = instrument is not None and instrument.kind is Kind.ANGULAR
+    circle = sketch is not None and sketch.kind is Kind.ANGULAR
     return Sort.WINDOWS if circle and ("a2" in fields or "b2" in fields) else Sort.PAIR
 
 
 def _checked_sort(
-    measurement: Fields, observations: list[_Read], instrument: Instrument | None
+    measurement: Fields, observations: list[_Read], sketch: Sketch | None
 ) -> Sort | None:
     """The sort of all observations; what does not fit it, or the instrument, is noted."""
-    angular = instrument is not None and instrument.kind is Kind.ANGULAR
+    angular = sketch is not None and sketch.kind is Kind.ANGULAR
     if not observations:
-        return (Sort.PAIR if angular else Sort.SINGLE) if instrument else None
+        return (Sort.PAIR if angular else Sort.SINGLE) if sketch else None
     first = observations[0][1]
     for index, sort, _ in observations:
         if angular and sort is Sort.SINGLE:

@@ -48,7 +48,9 @@ def parse_logbook(document: Any, *, kept: bool = False) -> Logbook:
     fields = Fields(document, "", faults)
     _check_head(fields)
     known = Known()
-    instruments = _section(fields, "instruments", known.instruments, parse_instrument, True)
+    instruments = _section(
+        fields, "instruments", known.instruments, lambda item: parse_instrument(item, known), True
+    )
     checks = _section(
         fields, "zero_checks", known.zero_checks, lambda item: parse_zero_check(item, known)
     )
@@ -83,7 +85,7 @@ def read_drawn_instrument(record: dict[str, Any], *, kept: bool = False) -> Inst
         Refused: with the faults of its description.
     """
     faults = Faults(kept=kept)
-    instrument = parse_instrument(Fields(record, "", faults), drawn=True)
+    instrument = parse_instrument(Fields(record, "", faults), Known(), drawn=True)
     if faults or instrument is None:
         raise Refused(faults)
     return instrument

@@ -12,8 +12,12 @@ from metrion.formats.logbook.looks import parse_look
 def parse_zero_check(fields: Fields, known: Known) -> ZeroCheck | None:
     """A zero check, or None with its faults noted."""
     instrument = known.instrument(fields)
-    given = read_fields(ZeroCheck, fields, instrument.kind if instrument else "")
-    look = parse_look(fields, instrument, estimates=True)
+    sketch = known.sketch(fields)
+    given = read_fields(ZeroCheck, fields, sketch.kind if sketch else "")
+    look = parse_look(fields, instrument, sketch, estimates=True)
+    named = fields.record.get("instrument")
+    if fields.key and isinstance(named, str):
+        known.made_on.setdefault(fields.key, named)
     if instrument is None or look is None or "id" not in given:
         return None
     return ZeroCheck(**given, instrument=instrument.id, look=look)
