@@ -131,9 +131,7 @@ export function Stage(props: Props) {
       id: newId(),
       sheet: sheet.id,
       quantity: quantity.id,
-      instrument: instrument.id,
       entered: [...positions.kept.map((one) => one.entered), entered()],
-      estimates: quantity.estimates,
       fields: asFields(given),
       refused: "",
     });

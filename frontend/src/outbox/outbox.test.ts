@@ -7,9 +7,7 @@ const entry = (id: string): Waiting => ({
   id,
   sheet: "s",
   quantity: "q",
-  instrument: "i",
   entered: [{ main: "6", fine: "3", fine_as: "line", second_turn: false }],
-  estimates: false,
   fields: {},
   refused: "",
 });

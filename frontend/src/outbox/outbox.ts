@@ -14,12 +14,9 @@ export interface Waiting {
   id: string;
   sheet: string;
   quantity: string;
-  instrument: string;
   /** One look, or those of a pair in the order they were entered. */
   entered: Entered[];
-  /** Whether fine lines may be estimated. */
-  estimates: boolean;
-  fields: Omit<Schemas["NewReading"], "id" | "quantity" | keyof Figures>;
+  fields: Omit<Schemas["NewReading"], "id" | "quantity" | "typed" | keyof Figures>;
   /** Why the server will not take it; empty while it has not said so. */
   refused: string;
 }

@@ -1,8 +1,7 @@
 import { useQueryClient, type QueryClient } from "@tanstack/react-query";
 import { useEffect, useSyncExternalStore } from "react";
 
-import { ApiError, body, client, sheetKey, SHEETS, type Sheet } from "../api";
-import { figuresOf } from "../desk/useDesk";
+import { ApiError, body, client, sheetKey, SHEETS, type Schemas, type Sheet } from "../api";
 import { asLooks } from "../desk/usePositions";
 import { flush, KEPT_UNDER, Outbox, type Entered, type Waiting } from "./outbox";
 
@@ -92,44 +91,29 @@ async function asOwner(act: () => Promise<boolean>): Promise<void> {
   });
 }
 
+/** Sends a reading as it was typed: the server alone says what figures mean. */
 async function sendOne(entry: Waiting, queries: QueryClient): Promise<void> {
-  const figures = await figuresFor(entry);
   const sheet: Sheet = await body(
     client.POST("/api/sheets/{sheet}/readings", {
       params: { path: { sheet: entry.sheet } },
       headers: { "Idempotency-Key": entry.id },
-      body: { ...entry.fields, ...figures, id: entry.id, quantity: entry.quantity },
+      body: {
+        ...entry.fields,
+        typed: typedLooks(entry.entered),
+        id: entry.id,
+        quantity: entry.quantity,
+      },
     }),
   );
   queries.setQueryData(sheetKey(sheet.id), sheet);
   void queries.invalidateQueries({ queryKey: SHEETS });
 }
 
-/** What was entered, as a logbook holds it: the server alone says what figures mean. */
-async function figuresFor(entry: Waiting) {
-  return asLooks(await Promise.all(entry.entered.map((one) => figuresOfOne(entry, one))));
+/** One look stands for itself; those of a pair go by their names. */
+function typedLooks(entered: Entered[]): Schemas["TypedReading"] {
+  const looks = asLooks(entered);
+  return { ...NOT_TYPED, ...looks };
 }
 
-async function figuresOfOne(entry: Waiting, entered: Entered) {
-  const answer = await body(
-    client.POST("/api/sheets/{sheet}/look", {
-      params: { path: { sheet: entry.sheet } },
-      body: {
-        seq: 0,
-        instrument: entry.instrument,
-        estimates: entry.estimates,
-        position: null,
-        reference: null,
-        sort: "single",
-        arc: "shorter",
-        halved: false,
-        earlier: [],
-        ...entered,
-      },
-    }),
-  );
-  const figures = figuresOf(answer);
-  if (figures) return figures;
-  const fault = answer.main.fault || answer.fine.fault || "This is no complete reading.";
-  throw new ApiError(fault, [], 422);
-}
+/** What a pair has beside the looks it names. */
+const NOT_TYPED: Entered = { main: "", fine: "", fine_as: "line", second_turn: false };

@@ -107,9 +107,7 @@ describe("the tally", () => {
       id: "w",
       sheet: "s",
       quantity: "q",
-      instrument: "cal",
       entered: [entered],
-      estimates: false,
       fields: { place: "rim" },
       refused: "",
     };

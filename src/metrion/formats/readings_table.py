@@ -6,7 +6,7 @@ each row is read as if it had been typed at the bench; faults are told by row an
 
 from __future__ import annotations
 
-from collections.abc import Callable, Iterator, Mapping, Sequence
+from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
 from fractions import Fraction
 from typing import Any, TypeVar
@@ -15,12 +15,12 @@ from metrion.core.appearance import FineAs
 from metrion.core.drawing import fine_numerals
 from metrion.core.errors import MetrionError
 from metrion.core.instruments import Instrument
-from metrion.core.numbers import to_text
-from metrion.core.observations import LOOKS, PAIR_LOOKS, Sort
+from metrion.core.observations import LOOKS, Sort
 from metrion.core.scales import Line, Look, ScrewScale
 from metrion.core.typed import typed_line, typed_main, typed_number
 from metrion.formats.csv_table import ReadingsTable
 from metrion.formats.faults import Fault
+from metrion.formats.logbook.looks import observation_record
 
 _FIRST_TURN = ("", "first", "1st", "no", "n", "false", "0", "-")
 _SECOND_TURN = ("second", "2nd", "2", "yes", "y", "true", "x")
@@ -177,7 +177,9 @@ class _RowReader:
         texts = {n: row[self.places[n]] for n in _TEXTS if n in self.places and row[self.places[n]]}
         read = self.instrument.with_unit(self.instrument.reading(looks[0]))
         past_half = any(look.second_turn for look in looks)
-        return TableReading({**self._record(looks), **texts}, read, past_half), []
+        return TableReading(
+            {**observation_record(self.instrument, looks), **texts}, read, past_half
+        ), []
 
     def _main(self, cell: str) -> tuple[Fraction, bool]:
         """The mark, and whether a half mark was noted with it that this sleeve does not bear."""
@@ -210,20 +212,6 @@ class _RowReader:
             where = f"row {self.table.lines[index]}, column “{heading}”"
             faults.append(Fault(f"/rows/{index}/{self.places[role]}", f"{where}: {error}"))
             return None
-
-    def _record(self, looks: Sequence[Look]) -> dict[str, Any]:
-        figures = list(self._figures(looks))
-        if len(figures) == 1:
-            return figures[0]
-        return dict(zip(PAIR_LOOKS, figures, strict=False))
-
-    def _figures(self, looks: Sequence[Look]) -> Iterator[dict[str, Any]]:
-        for look in looks:
-            line: int | str = look.line if isinstance(look.line, int) else to_text(look.line)
-            if isinstance(look.line, Fraction) and look.line.denominator == 1:
-                line = int(look.line)
-            turn = {"second_turn": look.second_turn} if _two_turns(self.instrument) else {}
-            yield {"main": self.instrument.main_text(look.main), "fine": line, **turn}
 
 
 def _turn(cell: str) -> bool:

@@ -39,6 +39,7 @@ from metrion.web.schemas import (
     ZeroCheckPatch,
 )
 from metrion.web.settings import settings
+from metrion.web.typed import understood
 
 blueprint = Blueprint("entries", __name__, url_prefix="/api/sheets/<sheet>")
 
@@ -234,8 +235,13 @@ class DerivedResource(MethodView):
 @blueprint.arguments(NewReading)
 @blueprint.response(201, SheetSchema)
 def add_reading(body: dict[str, Any], sheet: str) -> dict[str, Any]:
-    """A new reading of the quantity that ``quantity`` names. 422 if the scale cannot show it."""
+    """A new reading of the quantity that ``quantity`` names. 422 if the scale cannot show it.
+
+    Its figures stand as in a logbook, or under ``typed`` as they were typed at the bench.
+    """
     quantity = body.pop("quantity")
+    if typed := body.pop("typed", None):
+        body |= understood(notebook().sheet(sheet).quantity(quantity), typed)
     return _add(sheet, OBSERVATIONS, {**body, "at": _now()}, "record the reading", quantity)
 
 

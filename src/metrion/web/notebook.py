@@ -15,9 +15,10 @@ from sqlalchemy.orm import Session
 
 from metrion.core.conventions import Convention
 from metrion.core.logbook import Results, reduce_logbook
+from metrion.core.measurements import Measurement
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_logbook, parse_own_convention
-from metrion.store import Store
+from metrion.store import NotHere, Store
 from metrion.store.commands import Change, carry_out, undoable, was_done
 from metrion.store.documents import entries, sheet_document
 from metrion.store.models import SettingRow, Sheet
@@ -51,6 +52,13 @@ class Worked:
     results: Results
     undo: str | None
     redo: str | None
+
+    def quantity(self, key: str) -> Measurement:
+        """The quantity with this id. Raises `NotHere`."""
+        for measurement in self.results.logbook.measurements:
+            if measurement.id == key:
+                return measurement
+        raise NotHere("quantity", key)
 
 
 class Notebook:

@@ -17,7 +17,6 @@ from metrion.report.blocks import Report
 from metrion.report.build import build_report
 from metrion.report.render import html_page, latex_tables, markdown_text, pdf_file
 from metrion.report.render.pdf import Paper
-from metrion.store import NotHere
 from metrion.store.sheets import find_sheet
 from metrion.web.damage import contained
 from metrion.web.notebook import Worked, notebook
@@ -31,18 +30,19 @@ def _report(sheet: str, quantity: str | None) -> tuple[Report, str]:
     with notebook().store.reading() as session:
         found = find_sheet(session, sheet)
         worked = notebook().worked(session, found)
-    _chosen(worked, quantity)
+    if quantity is not None:
+        worked.quantity(quantity)
     date = datetime.now(UTC).date().isoformat()
     report = build_report(worked.results, date=date, quantity=quantity)
     return report, file_name(worked.title)
 
 
 def _chosen(worked: Worked, quantity: str | None) -> list[Measurement]:
-    measurements = worked.results.logbook.measurements
-    chosen = [one for one in measurements if quantity in (None, one.id)]
-    if quantity is not None and not chosen:
-        raise NotHere("quantity", quantity)
-    return chosen
+    return (
+        list(worked.results.logbook.measurements)
+        if quantity is None
+        else [worked.quantity(quantity)]
+    )
 
 
 def _saved(content: str | bytes, kind: str, name: str) -> Response:

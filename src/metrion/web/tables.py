@@ -13,7 +13,6 @@ from sqlalchemy.orm import Session
 
 from metrion.core.appearance import FineAs
 from metrion.core.measurements import Measurement
-from metrion.core.observations import Sort
 from metrion.formats.csv_table import ReadingsTable, of_quantity, read_table
 from metrion.formats.faults import Fault, Refused
 from metrion.formats.readings_table import (
@@ -22,7 +21,6 @@ from metrion.formats.readings_table import (
     readings_of,
     roles,
 )
-from metrion.store import NotHere
 from metrion.store.commands import Change
 from metrion.store.models import Sheet
 from metrion.store.records import OBSERVATIONS
@@ -39,34 +37,21 @@ blueprint = Blueprint(
 _SHOWN_ROWS = 12
 
 
-def _quantity(sheet: str, key: str) -> tuple[Measurement, Sort]:
-    worked = notebook().sheet(sheet)
-    pairs = zip(worked.results.measurements, worked.entries["measurements"], strict=True)
-    for reviewed, entry in pairs:
-        if entry.id == key:
-            measurement = reviewed.result.measurement
-            return measurement, measurement.intended
-    raise NotHere("quantity", key)
-
-
 def _read(
     table: ReadingsTable,
     columns: Sequence[str],
     given: dict[str, Any],
-    found: tuple[Measurement, Sort],
+    found: Measurement,
 ) -> tuple[list[TableReading], list[Fault]]:
-    measurement, sort = found
     return readings_of(
-        table, columns, measurement.instrument, sort, FineAs(given["fine_as"]),
-        estimates=measurement.convention.estimate,
+        table, columns, found.instrument, found.intended, FineAs(given["fine_as"]),
+        estimates=found.convention.estimate,
     )  # fmt: skip
 
 
-def _columns(
-    table: ReadingsTable, given: dict[str, Any], found: tuple[Measurement, Sort]
-) -> list[str]:
+def _columns(table: ReadingsTable, given: dict[str, Any], found: Measurement) -> list[str]:
     """What each column holds: as it was said, or as the headings tell."""
-    instrument, sort = found[0].instrument, found[1]
+    instrument, sort = found.instrument, found.intended
     known = roles(instrument, sort)
     said = [one if one in known else "" for one in given["column"]]
     return said if len(said) == table.width else guessed_roles(table, instrument, sort)
@@ -77,7 +62,7 @@ def _columns(
 @blueprint.response(200, TableSchema)
 def preview(given: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
     """How a table would be read. Nothing is stored. 422 if it is no table."""
-    found = _quantity(sheet, key)
+    found = notebook().sheet(sheet).quantity(key)
     table = of_quantity(read_table(request.get_data()), key)
     columns = _columns(table, given, found)
     readings, faults = _read(table, columns, given, found)
@@ -86,7 +71,7 @@ def preview(given: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
         "rows": [list(row) for row in table.rows[:_SHOWN_ROWS]],
         "count": len(table.rows),
         "columns": columns,
-        "roles": roles(found[0].instrument, found[1]),
+        "roles": roles(found.instrument, found.intended),
         "readings": [shown(reading.read) for reading in readings[:_SHOWN_ROWS]],
         "faults": [{"pointer": fault.pointer, "message": fault.message} for fault in faults],
     }
@@ -97,7 +82,7 @@ def preview(given: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
 @blueprint.response(201, SheetSchema)
 def take_table(given: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
     """Take every row in as a reading, all in one step. 422 with the faults, and nothing stored."""
-    found = _quantity(sheet, key)
+    found = notebook().sheet(sheet).quantity(key)
     table = of_quantity(read_table(request.get_data()), key)
     readings, faults = _read(table, _columns(table, given, found), given, found)
     if faults:

@@ -3,16 +3,40 @@
 from __future__ import annotations
 
 import re
+from collections.abc import Sequence
 from fractions import Fraction
 from typing import Any
 
 from metrion.core.errors import ScaleError
 from metrion.core.instruments import Instrument, Kind
-from metrion.core.scales import Line, Look
+from metrion.core.numbers import to_text
+from metrion.core.observations import PAIR_LOOKS
+from metrion.core.scales import Line, Look, ScrewScale
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.known import Sketch
 
 _DECIMAL = re.compile(r"-?[0-9]{1,300}(\.[0-9]{1,300})?")
+
+
+def look_record(instrument: Instrument, look: Look) -> dict[str, Any]:
+    """A look as a logbook holds it."""
+    line = look.line
+    if isinstance(line, Fraction) and line.denominator == 1:
+        line = line.numerator
+    found: dict[str, Any] = {
+        "main": instrument.main_text(look.main),
+        "fine": line if isinstance(line, int) else to_text(line),
+    }
+    scale = instrument.scale
+    if isinstance(scale, ScrewScale) and scale.two_turns:
+        found["second_turn"] = look.second_turn
+    return found
+
+
+def observation_record(instrument: Instrument, looks: Sequence[Look]) -> dict[str, Any]:
+    """The looks of an observation as a logbook holds them: the one, or those of a pair by name."""
+    records = [look_record(instrument, look) for look in looks]
+    return records[0] if len(records) == 1 else dict(zip(PAIR_LOOKS, records, strict=False))
 
 
 def parse_look(

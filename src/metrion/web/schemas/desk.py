@@ -22,6 +22,15 @@ class EnteredSchema(Schema):
     second_turn = fields.Boolean(load_default=False)
 
 
+class TypedReadingSchema(EnteredSchema):
+    """A reading as it was typed: its one look, or those of a pair by their names."""
+
+    a = fields.Nested(EnteredSchema)
+    b = fields.Nested(EnteredSchema)
+    a2 = fields.Nested(EnteredSchema)
+    b2 = fields.Nested(EnteredSchema)
+
+
 class LookSchema(EnteredSchema):
     """What has been typed so far, or where the slider stands (``position``)."""
 

@@ -7,6 +7,7 @@ from marshmallow import Schema, fields, validate
 from metrion.core.observations import Observation
 from metrion.web.schemas.common import many, maybe_string, number, string
 from metrion.web.schemas.declared import NEW_ID, WHY, taken
+from metrion.web.schemas.desk import TypedReadingSchema
 
 
 class EarlierSchema(Schema):
@@ -61,9 +62,11 @@ class HintSchema(Schema):
     message = string()
 
 
-_OF_QUANTITY = {"quantity": string()}
+_OF_QUANTITY = {"quantity": string(), "typed": fields.Nested(TypedReadingSchema)}
 NewReading = taken(
-    Observation, "NewReading", "A reading of a quantity, of one look or several by their names.",
+    Observation,
+    "NewReading",
+    "A reading of a quantity: its figures as a logbook holds them, or ``typed``.",
     also={**NEW_ID, **_OF_QUANTITY},
-)  # fmt: skip
+)
 ReadingPatch = taken(Observation, "ReadingPatch", "A change to a reading.", also=WHY)

@@ -1,0 +1,50 @@
+"""A reading as it was typed, understood as the desk understands it."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from metrion.core.appearance import FineAs
+from metrion.core.desk import Answer, consider
+from metrion.core.measurements import Measurement
+from metrion.core.observations import LOOKS
+from metrion.formats.faults import Fault, Refused, child
+from metrion.formats.logbook.looks import observation_record
+
+
+def understood(measurement: Measurement, typed: dict[str, Any]) -> dict[str, Any]:
+    """The figures of a reading as a logbook holds them.
+
+    Args:
+        typed: its one look, or those of a pair by their names, as they were typed.
+
+    Raises:
+        Refused: with every figure that cannot be read, or is missing.
+    """
+    instrument, faults, looks = measurement.instrument, [], []
+    for name in LOOKS[measurement.intended]:
+        entered = typed.get(name, {}) if name else typed
+        answer = consider(
+            instrument,
+            entered.get("main", ""),
+            entered.get("fine", ""),
+            FineAs(entered.get("fine_as", FineAs.LINE)),
+            estimates=measurement.convention.estimate,
+            second_turn=entered.get("second_turn", False),
+        )
+        place = child("/typed", name) if name else "/typed"
+        faults += _faults(answer, place)
+        if answer.look is not None:
+            looks.append(answer.look)
+    if faults:
+        raise Refused(faults)
+    return observation_record(instrument, looks)
+
+
+def _faults(answer: Answer, place: str) -> list[Fault]:
+    found = {"main": answer.main_fault, "fine": answer.line_fault}
+    if answer.main is None and not answer.main_fault:
+        found["main"] = "the main reading is missing"
+    if answer.line is None and not answer.line_fault:
+        found["fine"] = "the fine reading is missing"
+    return [Fault(child(place, name), fault) for name, fault in found.items() if fault]
