@@ -61,6 +61,11 @@ def _answers(client: FlaskClient, key: str) -> dict[str, Any]:
     found["report"] = _html_text(client.get(f"{address}/report").get_data(as_text=True))
     found["workbook"] = list(_cells(client.get(f"{address}/workbook.xlsx").data))
     found["looks"] = [_look(client, address, tool) for tool in sheet["instruments"]]
+    for asked in ("working", "others"):
+        found[asked] = {
+            one["id"]: client.get(f"{address}/quantities/{one['id']}/{asked}").get_json()
+            for one in sheet["quantities"]
+        }
     found["sheet"] = sheet
     return found
 

@@ -107,3 +107,10 @@ def test_a_sheet_kept_beyond_the_bounds_goes_on_being_used(server: str) -> None:
     assert (status, renamed["instruments"][0]["name"]) == (200, "Renamed")
     status, answer = asked(server, tool, {"maker_limit": f"1{NINES}"}, "PATCH", version=2)
     assert (status, answer["faults"][0]["pointer"]) == (422, "/instruments/0/maker_limit")
+
+
+@pytest.mark.parametrize("head", [{"title": "\x07bell"}, {"aim": "\ufffe"}])
+def test_a_head_that_no_file_may_have_is_refused(server: str, head: dict[str, str]) -> None:
+    status, answer = asked(server, "/sheets/before", head, "PATCH")
+    assert status == 422
+    assert answer["faults"][0]["pointer"] == f"/{next(iter(head))}"

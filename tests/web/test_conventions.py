@@ -33,7 +33,7 @@ def test_a_school_that_is_none_is_refused(client: FlaskClient) -> None:
 
 
 def test_every_school_says_its_sentence_with_the_reason(client: FlaskClient) -> None:
-    others = {one["id"]: one for one in ferrule(client.get(SHEET).json)["others"]}
+    others = {one["id"]: one for one in client.get(f"{SHEET}/quantities/ferrule/others").json}
     assert others["half-division"]["sentence"] == "(8.72 ± 0.03) mm"
     assert others["half-division"]["why"] == ""
     assert others["whole-division"]["sentence"] == "(8.7 ± 0.1) mm"

@@ -6,6 +6,7 @@ import pytest
 from flask.testing import FlaskClient
 
 SHEET = "/api/sheets/spare-parts"
+OTHERS = f"{SHEET}/quantities/spreader/others"
 OURS = {
     "id": "ours", "name": "Our course", "family": "limit", "reading_limit": "1", "zero_look": True,
     "spread": "mean-deviation", "combine": "sum", "digits": "1-or-2",
@@ -83,9 +84,7 @@ def test_a_derived_quantity_has_working_budget_and_comparison(client: FlaskClien
     assert derived["working"][0]["label"] == "formula"
     assert [share["label"] for share in derived["budget"]["shares"]] == ["Lower spreader, outside"]
     assert "0.13 mm more" in derived["compared"]["sentences"][0]
-    assert {"kind": "quantity", "id": first, "name": "Lower spreader, outside"} in derived[
-        "comparable"
-    ]
+    assert derived["dimension"] == spreader(client.get(SHEET).json)["dimension"]
     seen = {"If-Match": str(derived["version"])}
     address = f"{SHEET}/derived/{derived['id']}"
     beside = client.patch(address, json={"compare": {"quantity": first}}, headers=seen).json
@@ -131,7 +130,7 @@ def test_a_convention_with_a_fault_is_not_kept(
 
 def test_a_sheet_takes_a_copy_of_a_convention_it_uses(client: FlaskClient) -> None:
     client.post("/api/conventions", json=OURS)
-    assert [said["id"] for said in spreader(client.get(SHEET).json)["others"]][-1] == "ours"
+    assert [said["id"] for said in client.get(OTHERS).json][-1] == "ours"
     assert amend(client, convention="ours")["convention_name"] == "Our course"
     client.delete("/api/conventions/ours")
     document = client.get(f"{SHEET}/logbook").json

@@ -6,6 +6,8 @@ export const SHEETS = ["sheets"] as const;
 const SETTINGS = ["settings"] as const;
 const TOOLS = ["tools"] as const;
 const CONVENTIONS = ["conventions"] as const;
+/** What hangs on readings that change is not remembered. */
+const ASKED_ANEW = { staleTime: 0, gcTime: 0 } as const;
 export const sheetKey = (id: string) => ["sheet", id] as const;
 
 export function useSheets() {
@@ -118,6 +120,28 @@ export function useChangeSettings() {
         queries.setQueryData(SETTINGS, settings);
     },
     onError: (_problem, _some, before) => queries.setQueryData(SETTINGS, before),
+  });
+}
+
+/** The whole working of a quantity, asked for when it is looked at. */
+export function useWholeWorking(sheet: string, quantity: string) {
+  const path = { sheet, key: quantity };
+  return useQuery({
+    queryKey: [...sheetKey(sheet), "working", quantity],
+    queryFn: () =>
+      body(client.GET("/api/sheets/{sheet}/quantities/{key}/working", { params: { path } })),
+    ...ASKED_ANEW,
+  });
+}
+
+/** What each convention says of the readings of a quantity, asked for when it is looked at. */
+export function useOthers(sheet: string, quantity: string) {
+  const path = { sheet, key: quantity };
+  return useQuery({
+    queryKey: [...sheetKey(sheet), "others", quantity],
+    queryFn: () =>
+      body(client.GET("/api/sheets/{sheet}/quantities/{key}/others", { params: { path } })),
+    ...ASKED_ANEW,
   });
 }
 

@@ -6,6 +6,7 @@ import { useShow } from "../app/settings";
 import { BudgetBars } from "../results/Budget";
 import { Compare, ComparedWords } from "../results/Compare";
 import { Pieces } from "../results/Pieces";
+import { useComparable } from "../results/useComparable";
 import { WholeWorking } from "../results/WholeWorking";
 import { useRemoval } from "../sheet/useRemoval";
 import "./derived.css";
@@ -62,6 +63,7 @@ function DerivedRow({ derived, sheet, onChange, onRemove }: RowProps) {
   const { message } = App.useApp();
   const keep = useKeepDerived(sheet);
   const [whole, setWhole] = useState(false);
+  const others = useComparable(sheet, derived);
   return (
     <article className="derived-row">
       <h3>{derived.name}</h3>
@@ -98,7 +100,7 @@ function DerivedRow({ derived, sheet, onChange, onRemove }: RowProps) {
         <Compare
           compared={derived.compared}
           unit={derived.unit}
-          others={derived.comparable}
+          others={others}
           onCompare={(compare) =>
             keep.mutate(
               { seen: derived, compare },

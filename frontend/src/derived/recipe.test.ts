@@ -93,7 +93,7 @@ describe("what is sent", () => {
       working: [],
       budget: { shares: [], sentences: [] },
       compared: null,
-      comparable: [],
+      dimension: "1 0 0",
       inputs: [
         { symbol: "D", quantity: "outer", value: null, uncertainty: null, unit: null, words: "" },
         { symbol: "d", quantity: null, value: "4", uncertainty: "0.1", unit: "mm", words: "" },

@@ -5,13 +5,19 @@ import type { Compared, Schemas } from "../api";
 import { useShow } from "../app/settings";
 
 export type Comparand = Schemas["BesideFields"];
-type Comparable = Schemas["Comparable"];
+
+/** Another result of the sheet, and under which name it is kept. */
+export interface Comparable {
+  kind: "quantity" | "derived";
+  id: string;
+  name: string;
+}
 
 interface Props {
-  compared: Compared | null;
-  unit: string;
   /** What else of the sheet it can stand beside. */
   others: Comparable[];
+  compared: Compared | null;
+  unit: string;
   /** Keeps what to compare with, or nothing. */
   onCompare: (comparand: Comparand | null) => void;
 }
@@ -31,7 +37,7 @@ export function ComparedWords({ compared }: { compared: Compared | null }) {
 }
 
 /** Chooses what a result is to stand beside. */
-export function Compare({ compared, unit, others, onCompare }: Props) {
+export function Compare({ others, compared, unit, onCompare }: Props) {
   const [open, setOpen] = useState(false);
   return (
     <>
@@ -41,7 +47,7 @@ export function Compare({ compared, unit, others, onCompare }: Props) {
       {open && (
         <Modal open title="Compare with" footer={null} width={480} onCancel={() => setOpen(false)}>
           <CompareForm
-            {...{ compared, unit, others }}
+            {...{ others, compared, unit }}
             onCompare={(comparand) => {
               onCompare(comparand);
               setOpen(false);
@@ -59,7 +65,7 @@ const keyOf = (one?: Comparable) => (one ? `${one.kind} ${one.id}` : EXPECTED);
 const isChosen = (compared: Compared | null) => (one: Comparable) =>
   compared?.[one.kind] === one.id;
 
-function CompareForm({ compared, unit, others, onCompare }: Props) {
+function CompareForm({ others, compared, unit, onCompare }: Props) {
   const [other, setOther] = useState(() => keyOf(others.find(isChosen(compared))));
   const [value, setValue] = useState(compared?.value ?? "");
   const [uncertainty, setUncertainty] = useState(compared?.uncertainty || "0");

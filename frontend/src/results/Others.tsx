@@ -1,7 +1,7 @@
-import { App, Button, Drawer } from "antd";
+import { App, Button, Drawer, Skeleton } from "antd";
 import { useState } from "react";
 
-import { useAmendQuantity, type Quantity } from "../api";
+import { useAmendQuantity, useOthers, type Quantity } from "../api";
 import { useShow } from "../app/settings";
 
 interface Props {
@@ -11,9 +11,30 @@ interface Props {
 
 /** What the other schools would say of the same readings, each with the reason. */
 export function Others({ sheet, quantity }: Props) {
-  const show = useShow();
   const [open, setOpen] = useState(false);
+  return (
+    <>
+      <Button type="link" onClick={() => setOpen(true)}>
+        What others would say
+      </Button>
+      {open && (
+        <Drawer
+          open
+          title={`The same readings, other schools: ${quantity.name}`}
+          onClose={() => setOpen(false)}
+          size="large"
+        >
+          <Schools sheet={sheet} quantity={quantity} />
+        </Drawer>
+      )}
+    </>
+  );
+}
+
+function Schools({ sheet, quantity }: Props) {
+  const show = useShow();
   const { message } = App.useApp();
+  const { data, error } = useOthers(sheet, quantity.id);
   const amend = useAmendQuantity(sheet);
   function use(convention: string) {
     amend.mutate(
@@ -21,35 +42,23 @@ export function Others({ sheet, quantity }: Props) {
       { onError: (problem) => void message.error(problem.message) },
     );
   }
-  return (
-    <>
-      <Button type="link" onClick={() => setOpen(true)}>
-        What others would say
-      </Button>
-      <Drawer
-        title={`The same readings, other schools: ${quantity.name}`}
-        open={open}
-        onClose={() => setOpen(false)}
-        size="large"
-      >
-        {quantity.others.map(({ id, name, sentence, why }) => {
-          const own = id === quantity.convention;
-          return (
-            <article key={id} className="school" aria-current={own || undefined}>
-              <h3>{name}</h3>
-              <span className="mark-result">{show(sentence ?? "no reading yet")}</span>
-              {own ? (
-                <span className="quiet">the one used here</span>
-              ) : (
-                <Button loading={amend.isPending} onClick={() => use(id)}>
-                  Use it for this quantity
-                </Button>
-              )}
-              {why && <p className="quiet">{show(why)}</p>}
-            </article>
-          );
-        })}
-      </Drawer>
-    </>
-  );
+  if (error) return <p role="alert">{error.message}</p>;
+  if (!data) return <Skeleton active />;
+  return data.map(({ id, name, sentence, why }) => {
+    const own = id === quantity.convention;
+    return (
+      <article key={id} className="school" aria-current={own || undefined}>
+        <h3>{name}</h3>
+        <span className="mark-result">{show(sentence ?? "no reading yet")}</span>
+        {own ? (
+          <span className="quiet">the one used here</span>
+        ) : (
+          <Button loading={amend.isPending} onClick={() => use(id)}>
+            Use it for this quantity
+          </Button>
+        )}
+        {why && <p className="quiet">{show(why)}</p>}
+      </article>
+    );
+  });
 }

@@ -9,7 +9,8 @@ import { Compare, ComparedWords } from "./Compare";
 import { Others } from "./Others";
 import { Places, ReportApart } from "./Places";
 import { WrappedZero } from "./WrappedZero";
-import { WholeWorking } from "./WholeWorking";
+import { useComparable } from "./useComparable";
+import { QuantityWorking } from "./WholeWorking";
 import { Working } from "./Working";
 
 const NUMBERS = ["no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine"];
@@ -34,6 +35,7 @@ export function ResultPanel({ sheet, quantity, onLook, another }: Props) {
   const amend = useAmendQuantity(sheet);
   const [followed, setFollowed] = useState<string | null>(null);
   const { result } = quantity;
+  const others = useComparable(sheet, quantity);
   const [decimals, setDecimals] = useState(false);
   const sentence = decimals ? (result.in_degrees ?? result.sentence) : result.sentence;
   const apart = quantity.places_apart && quantity.places.length > 0;
@@ -42,7 +44,7 @@ export function ResultPanel({ sheet, quantity, onLook, another }: Props) {
   const general = quantity.flags.filter((flag) => flag.observation === null && !flag.settled);
   // What makes every reading wrong is asked where the eye is.
   const zeros = general.filter(({ code }) => code === "zero-wrapped");
-  const short = quantity.working.filter(({ group, key }) => group === "result" && !SAID.test(key));
+  const short = quantity.working.filter(({ key }) => !SAID.test(key));
   return (
     <section className="result-panel" aria-label="result">
       <p className="result-head">
@@ -107,7 +109,7 @@ export function ResultPanel({ sheet, quantity, onLook, another }: Props) {
         </Button>
         <Others sheet={sheet} quantity={quantity} />
         <Compare
-          others={quantity.comparable}
+          others={others}
           compared={quantity.compared}
           unit={quantity.unit}
           onCompare={(compare) =>
@@ -120,9 +122,9 @@ export function ResultPanel({ sheet, quantity, onLook, another }: Props) {
         {another}
       </p>
       {followed !== null && (
-        <WholeWorking
+        <QuantityWorking
           title={quantity.name}
-          steps={quantity.working}
+          quantity={quantity.id}
           at={followed}
           sheet={sheet}
           onLook={

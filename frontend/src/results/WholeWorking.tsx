@@ -1,13 +1,14 @@
-import { Drawer } from "antd";
+import { Drawer, Skeleton } from "antd";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 
-import type { Step } from "../api";
+import { useWholeWorking, type Step } from "../api";
 import { Working } from "./Working";
 
 interface Props {
   title: string;
-  steps: Step[];
+  /** Its lines; undefined while they are asked for. */
+  steps: Step[] | undefined;
   /** The line to begin at; "" for the first. */
   at: string;
   onLook?: ((index: number) => void) | undefined;
@@ -30,7 +31,16 @@ export function WholeWorking({ title, steps, at: begun, onLook, sheet, onClose }
   return (
     <Drawer open title={`Working: ${title}`} size="large" onClose={onClose}>
       <p className="quiet">Click a number to see where it comes from.</p>
-      <Working {...{ steps, at, onLook }} onFollow={follow} />
+      {steps ? <Working {...{ steps, at, onLook }} onFollow={follow} /> : <Skeleton active />}
     </Drawer>
   );
+}
+
+/** The whole working of a quantity, asked for when it is looked at. */
+export function QuantityWorking({
+  quantity,
+  ...props
+}: Omit<Props, "steps"> & { quantity: string }) {
+  const { data } = useWholeWorking(props.sheet, quantity);
+  return <WholeWorking {...props} steps={data} />;
 }

@@ -79,13 +79,15 @@ class Results:
     derived: tuple[DerivedResult, ...]
 
 
+def reviewed(measurement: Measurement) -> Reviewed:
+    """Work a measurement out, and look at it as a demonstrator would."""
+    return Reviewed(reduce_measurement(measurement), review(measurement), review_pairs(measurement))
+
+
 def reduce_logbook(logbook: Logbook) -> Results:
     """Work out everything in a logbook."""
     return Results(
         logbook,
-        tuple(
-            Reviewed(reduce_measurement(m), review(m), review_pairs(m))
-            for m in logbook.measurements
-        ),
+        tuple(map(reviewed, logbook.measurements)),
         tuple(reduce_derived(derived) for derived in logbook.derived),
     )

@@ -6,6 +6,7 @@ import math
 import re
 from dataclasses import dataclass
 from fractions import Fraction
+from functools import lru_cache
 
 from metrion.core.errors import UnitError
 
@@ -76,6 +77,7 @@ class Unit:
         return self.text in ("deg", "arcmin", "rad")
 
 
+@lru_cache(maxsize=512)
 def parse_unit(text: str) -> Unit:
     """Read a unit: names joined by ``*`` or ``/``, each optionally ``**k``; or ``1`` alone.
 

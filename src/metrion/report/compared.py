@@ -58,13 +58,6 @@ def _key(one: Measurement | Derived, kind: str) -> tuple[str, str]:
     return (one.id, "") if kind == "quantity" else ("", one.id)
 
 
-def comparable(own: Measurement | Derived, logbook: Logbook) -> Iterator[tuple[str, str, str]]:
-    """What else of a sheet a result can stand beside: where it is kept, its id, and its name."""
-    for other, key in _others(logbook):
-        if other is not own and _unit(other).dimension == _unit(own).dimension:
-            yield key, other.id, _words(other, Beside())
-
-
 def _others(logbook: Logbook) -> Iterator[tuple[Measurement | Derived, str]]:
     for measurement in logbook.measurements:
         yield measurement, "quantity"
@@ -72,7 +65,8 @@ def _others(logbook: Logbook) -> Iterator[tuple[Measurement | Derived, str]]:
         yield derived, "derived"
 
 
-def _unit(given: Measurement | Derived) -> Unit:
+def unit_of(given: Measurement | Derived) -> Unit:
+    """The unit that a result is given in."""
     return parse_unit(given.instrument.unit) if isinstance(given, Measurement) else given.unit
 
 

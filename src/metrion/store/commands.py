@@ -10,9 +10,11 @@ from typing import Any
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
+from metrion.core.logbook import SECTIONS as IN_A_FILE
+from metrion.core.logbook import Logbook
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_logbook
-from metrion.store.documents import sheet_document
+from metrion.store.documents import Whole, document_of, kept_entries
 from metrion.store.errors import NothingToRedo, NothingToUndo
 from metrion.store.models import ChangeRow, CommandRow, EntryRow, Sheet, State
 from metrion.store.records import HEAD, OBSERVATIONS, Kept, fill_head, new_row
@@ -42,8 +44,11 @@ def was_done(session: Session, sheet: Sheet, key: str) -> bool:
 
 def carry_out(
     session: Session, sheet: Sheet, key: str, title: str, changes: Sequence[Change]
-) -> None:
+) -> Whole:
     """Apply changes as one command, and check that the sheet is still a whole logbook.
+
+    Returns:
+        The sheet as it is then.
 
     Raises:
         Refused: with every fault the sheet would have; the transaction is then to be given up.
@@ -65,7 +70,7 @@ def carry_out(
         )
         for change in changes
     )
-    _apply(session, sheet, [(c.section, c.entry_id, c.after) for c in changes], changes)
+    return _apply(session, sheet, [(c.section, c.entry_id, c.after) for c in changes], changes)
 
 
 def undo(session: Session, sheet: Sheet) -> str:
@@ -94,8 +99,10 @@ def redo(session: Session, sheet: Sheet) -> str:
 
 def undoable(session: Session, sheet: Sheet) -> tuple[str | None, str | None]:
     """The titles of what undo and redo would do next."""
-    done, undone = (_commands(session, sheet, state) for state in (State.DONE, State.UNDONE))
-    return (done[-1].title if done else None, undone[0].title if undone else None)
+    own = select(CommandRow.title).where(CommandRow.sheet_id == sheet.id)
+    done = own.where(CommandRow.state == State.DONE).order_by(CommandRow.id.desc())
+    undone = own.where(CommandRow.state == State.UNDONE).order_by(CommandRow.id)
+    return session.scalar(done.limit(1)), session.scalar(undone.limit(1))
 
 
 def _commands(session: Session, sheet: Sheet, state: State) -> Sequence[CommandRow]:
@@ -117,7 +124,7 @@ def _apply(
     sheet: Sheet,
     targets: Iterable[tuple[str, str, Kept | None]],
     new: Sequence[Change] = (),
-) -> None:
+) -> Whole:
     """Bring entries to a state; what is ``new`` about it must keep to the bounds."""
     for section, entry_id, target in targets:
         if section == HEAD:
@@ -130,33 +137,43 @@ def _apply(
     sheet.version += 1
     sheet.changed_at = datetime.now(UTC)
     session.flush()
-    _check(sheet_document(session, sheet), new)
+    kept = kept_entries(session, sheet)
+    document = document_of(sheet, kept)
+    return Whole(kept, document, _checked(document, new))
 
 
-def _check(document: dict[str, Any], new: Sequence[Change]) -> None:
+def _checked(document: dict[str, Any], new: Sequence[Change]) -> Logbook:
     """Refuse a sheet that is no whole logbook, or that new input brings out of bounds.
 
     What was kept before there were bounds does not keep the rest from being changed.
     """
     try:
-        parse_logbook(document)
+        return parse_logbook(document)
     except Refused as refused:
-        parse_logbook(document, kept=True)
+        logbook = parse_logbook(document, kept=True)
         if beyond := [one for one in refused.faults if _is_new(one.pointer, document, new)]:
             raise Refused(beyond) from None
+        return logbook
 
 
 def _is_new(pointer: str, document: dict[str, Any], new: Sequence[Change]) -> bool:
     """Whether what a pointer leads to was brought by one of the changes."""
-    section, index, *path = pointer.split("/")[1:]
-    record = document[section][int(index)]
-    if path[0] == OBSERVATIONS and len(path) > 1:
+    section, *path = pointer.split("/")[1:]
+    if section not in IN_A_FILE or not path:
+        return any(_differs(change, section) for change in new if change.section == HEAD)
+    record = document[section][int(path[0])]
+    path = path[1:]
+    if len(path) > 1 and path[0] == OBSERVATIONS:
         record, path = record[OBSERVATIONS][int(path[1])], path[2:]
-    for change in new:
-        if change.after and change.after.record == record:
-            before = change.before.record if change.before else {}
-            return not path or before.get(path[0]) != record.get(path[0])
-    return False
+    alike = (change for change in new if change.after and change.after.record == record)
+    return any(_differs(change, path[0] if path else "") for change in alike)
+
+
+def _differs(change: Change, name: str) -> bool:
+    """Whether a change brought another value of a field; of any, if the name is empty."""
+    before = change.before.record if change.before else {}
+    after = change.after.record if change.after else {}
+    return before != after if name == "" else before.get(name) != after.get(name)
 
 
 def _bring_to(

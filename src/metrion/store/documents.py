@@ -3,18 +3,20 @@
 from __future__ import annotations
 
 from collections import defaultdict
+from dataclasses import dataclass
 from typing import Any
 
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
 from metrion.core.logbook import SECTIONS as IN_A_FILE
+from metrion.core.logbook import Logbook
 from metrion.formats.archive import Filed
-from metrion.formats.logbook import FORMAT, VERSION
+from metrion.formats.logbook import FORMAT, VERSION, parse_logbook
 from metrion.formats.strict_json import write_json
 from metrion.store.errors import NotHere
 from metrion.store.models import EntryRow, Sheet
-from metrion.store.records import OBSERVATIONS, Kept, kept
+from metrion.store.records import OBSERVATIONS, SECTIONS, Kept, kept
 
 
 def entries(session: Session, sheet: Sheet, section: str) -> list[Kept]:
@@ -24,14 +26,44 @@ def entries(session: Session, sheet: Sheet, section: str) -> list[Kept]:
     return [kept(row) for row in session.scalars(found)]
 
 
+@dataclass(frozen=True)
+class Whole:
+    """A sheet as it stands: its entries by section, its document, and the logbook read from it."""
+
+    entries: dict[str, list[Kept]]
+    document: dict[str, Any]
+    logbook: Logbook
+
+
+def kept_entries(session: Session, sheet: Sheet) -> dict[str, list[Kept]]:
+    """All entries of a sheet by section, in order."""
+    own = select(EntryRow).where(EntryRow.sheet_id == sheet.id)
+    found: dict[str, list[Kept]] = {section: [] for section in SECTIONS}
+    for row in session.scalars(own.order_by(EntryRow.position, EntryRow.id)):
+        found[row.section].append(kept(row))
+    return found
+
+
 def sheet_document(session: Session, sheet: Sheet) -> dict[str, Any]:
     """The ``metrion-logbook`` document of a sheet."""
+    return document_of(sheet, kept_entries(session, sheet))
+
+
+def whole_sheet(session: Session, sheet: Sheet) -> Whole:
+    """A sheet as it stands. Raises `Refused` if it makes no logbook."""
+    found = kept_entries(session, sheet)
+    document = document_of(sheet, found)
+    return Whole(found, document, parse_logbook(document, kept=True))
+
+
+def document_of(sheet: Sheet, kept: dict[str, list[Kept]]) -> dict[str, Any]:
+    """The document that a sheet makes with its entries."""
     observations: dict[str, list[dict[str, Any]]] = defaultdict(list)
-    for entry in entries(session, sheet, OBSERVATIONS):
+    for entry in kept[OBSERVATIONS]:
         observations[entry.measurement or ""].append(entry.record)
     document: dict[str, Any] = {"format": FORMAT, "version": VERSION, "title": sheet.title}
     for section in IN_A_FILE:
-        document[section] = [entry.record for entry in entries(session, sheet, section)]
+        document[section] = [dict(entry.record) for entry in kept[section]]
     for measurement in document["measurements"]:
         measurement[OBSERVATIONS] = observations[measurement["id"]]
     return document | sheet.extra

@@ -18,6 +18,7 @@ from metrion.web import (
     front_end,
     instruments,
     planner,
+    quantities,
     reports,
     settings,
     sheets,
@@ -31,7 +32,7 @@ from metrion.web.notebook import Notebook
 
 RESOURCES = (
     sheets, arrivals, entries, tools, instruments, desk, board, conventions, planner, words,
-    settings, reports, tables,
+    settings, reports, tables, quantities,
 )  # fmt: skip
 _LARGEST_BODY = 64 * 1024 * 1024
 

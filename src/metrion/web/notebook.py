@@ -2,11 +2,9 @@
 
 from __future__ import annotations
 
-from collections import OrderedDict
 from collections.abc import Callable, Sequence
 from contextlib import suppress
 from dataclasses import dataclass
-from threading import Lock
 from typing import Any, cast
 
 from flask import current_app, request
@@ -14,19 +12,20 @@ from sqlalchemy import select
 from sqlalchemy.orm import Session
 
 from metrion.core.conventions import Convention
-from metrion.core.logbook import Results, reduce_logbook
+from metrion.core.logbook import Results
 from metrion.core.measurements import Measurement
 from metrion.formats.faults import Refused
-from metrion.formats.logbook import parse_logbook, parse_own_convention
+from metrion.formats.logbook import parse_own_convention
 from metrion.store import NotHere, Store
 from metrion.store.commands import Change, carry_out, undoable, was_done
-from metrion.store.documents import entries, sheet_document
+from metrion.store.documents import Whole, whole_sheet
 from metrion.store.models import SettingRow, Sheet
-from metrion.store.records import SECTIONS, Kept
+from metrion.store.records import Kept
 from metrion.store.sheets import find_sheet, new_id
 from metrion.web.damage import contained
+from metrion.web.remembered import Memo, worked_out
 
-_REMEMBERED = 256
+_REMEMBERED, _LISTED = 256, 16_384
 OWN_CONVENTIONS = "own_conventions"
 
 
@@ -40,6 +39,7 @@ class Worked:
         extra: fields of its logbook that are kept for the record only.
         entries: its entries by section.
         results: worked out from them.
+        hashes: of what each measurement was worked out from.
         undo, redo: what undo and redo would do next; None for nothing.
     """
 
@@ -50,6 +50,7 @@ class Worked:
     extra: dict[str, Any]
     entries: dict[str, list[Kept]]
     results: Results
+    hashes: list[str]
     undo: str | None
     redo: str | None
 
@@ -61,27 +62,27 @@ class Worked:
         raise NotHere("quantity", key)
 
 
+State = tuple[str, int]
+"""Id and version of a sheet: a version is never used for two states."""
+
+
+def state_of(sheet: Sheet) -> State:
+    """Which state a sheet is in."""
+    return sheet.id, sheet.version
+
+
 class Notebook:
     """A store, with the results of the sheets that were asked for last."""
 
     def __init__(self, store: Store) -> None:
         self.store = store
-        self._lock = Lock()
-        self._worked: OrderedDict[tuple[str, int], Worked] = OrderedDict()
+        self._worked: Memo[State, Worked] = Memo(_REMEMBERED)
+        self.summaries: Memo[State, dict[str, Any]] = Memo(_LISTED)
+        """What the notebook lists of each sheet: small, so that all of a long notebook are kept."""
 
     def worked(self, session: Session, sheet: Sheet) -> Worked:
         """A sheet worked out; from memory if it has not changed."""
-        key = (sheet.id, sheet.version)
-        with self._lock:
-            if found := self._worked.get(key):
-                self._worked.move_to_end(key)
-                return found
-        found = _work_out(session, sheet)
-        with self._lock:
-            self._worked[key] = found
-            while len(self._worked) > _REMEMBERED:
-                self._worked.popitem(last=False)
-        return found
+        return self._worked.get(state_of(sheet), lambda: _work_out(session, sheet))
 
     def sheet(self, key: str) -> Worked:
         """The sheet with this id, worked out. Raises `NotHere`."""
@@ -101,9 +102,13 @@ class Notebook:
         with self.store.writing() as session:
             sheet = find_sheet(session, key)
             command = request.headers.get("Idempotency-Key") or new_id()
-            if not was_done(session, sheet, command):
-                carry_out(session, sheet, command, title, build(session, sheet))
-        return self.sheet(key)
+            if was_done(session, sheet, command):
+                return self.worked(session, sheet)
+            whole = carry_out(session, sheet, command, title, build(session, sheet))
+            found = _work_out(session, sheet, whole)
+        # Only what was kept is remembered.
+        self._worked.keep((found.id, found.version), found)
+        return found
 
     def conventions(self) -> list[Convention]:
         """The conventions of one's own that the notebook keeps and offers."""
@@ -137,8 +142,8 @@ def notebook() -> Notebook:
 
 
 @contained()
-def _work_out(session: Session, sheet: Sheet) -> Worked:
-    document = sheet_document(session, sheet)
+def _work_out(session: Session, sheet: Sheet, whole: Whole | None = None) -> Worked:
+    whole = whole or whole_sheet(session, sheet)
     undo, redo = undoable(session, sheet)
     return Worked(
         sheet.id,
@@ -146,8 +151,8 @@ def _work_out(session: Session, sheet: Sheet) -> Worked:
         sheet.version,
         sheet.changed_at.isoformat(),
         sheet.extra,
-        {section: entries(session, sheet, section) for section in SECTIONS},
-        reduce_logbook(parse_logbook(document, kept=True)),
+        whole.entries,
+        *worked_out(whole.logbook, whole.document),
         undo,
         redo,
     )

@@ -18,7 +18,7 @@ from metrion.store.documents import logbook_file
 from metrion.store.models import Sheet
 from metrion.store.records import HEAD, head_of
 from metrion.store.sheets import add_sheet, all_sheets, find_sheet
-from metrion.web.notebook import Worked, notebook
+from metrion.web.notebook import Worked, notebook, state_of
 from metrion.web.present import sheet_summary, sheet_view
 from metrion.web.schemas import (
     NewSheetSchema,
@@ -45,7 +45,9 @@ def list_sheets() -> dict[str, Any]:
 def _listed(session: Session, sheet: Sheet) -> dict[str, Any]:
     """A sheet with its results; or with its damage, so that all others are there."""
     try:
-        return sheet_summary(notebook().worked(session, sheet))
+        return notebook().summaries.get(
+            state_of(sheet), lambda: sheet_summary(notebook().worked(session, sheet))
+        )
     except Damaged as damage:
         return {**_head(sheet), "results": [], "instruments": [], "damage": damage.reason}
 

@@ -13,14 +13,18 @@ from metrion.report.working.readings import mean_step, reading_steps
 from metrion.report.working.scales import least_count_steps, zero_steps
 from metrion.report.working.uncertainty import uncertainty_steps
 
-__all__ = ["derived_working", "least_count_steps", "working"]
+__all__ = ["derived_working", "least_count_steps", "result_steps", "working"]
 
 
 def working(result: MeasurementResult) -> list[Step]:
     """Every line from the scales to the sentence."""
     measurement = result.measurement
     steps = [*least_count_steps(measurement.instrument), *zero_steps(measurement)]
-    steps += reading_steps(measurement)
-    if result.mean is not None:
-        steps += [mean_step(measurement, result.mean), *uncertainty_steps(result)]
-    return steps
+    return [*steps, *reading_steps(measurement), *result_steps(result)]
+
+
+def result_steps(result: MeasurementResult) -> list[Step]:
+    """The lines from the mean of the readings to the sentence; none while no reading counts."""
+    if result.mean is None:
+        return []
+    return [mean_step(result.measurement, result.mean), *uncertainty_steps(result)]

@@ -10,7 +10,7 @@ from metrion.core.logbook import Logbook
 from metrion.core.measurements import Measurement
 from metrion.core.notation import printed_unit
 from metrion.core.rounding import two_figures
-from metrion.report import comparable, compared
+from metrion.report import compared, unit_of
 from metrion.web.present.instruments import shown
 
 
@@ -48,6 +48,7 @@ def comparison_view(own: Measurement | Derived, logbook: Logbook) -> dict[str, A
     }
 
 
-def comparable_view(own: Measurement | Derived, logbook: Logbook) -> list[dict[str, str]]:
-    """What else of the sheet it can stand beside."""
-    return [{"kind": kind, "id": key, "name": name} for kind, key, name in comparable(own, logbook)]
+def dimension_of(own: Measurement | Derived) -> str:
+    """What a result can stand beside: all that have the same text here."""
+    dimension = unit_of(own).dimension
+    return f"{dimension.length} {dimension.mass} {dimension.angle}"

@@ -12,7 +12,7 @@ from metrion.core.notation import printed_formula, printed_unit, unit_after
 from metrion.core.numbers import to_text
 from metrion.report import derived_working
 from metrion.store.records import Kept
-from metrion.web.present.budget import budget_view, comparable_view, comparison_view
+from metrion.web.present.budget import budget_view, comparison_view, dimension_of
 from metrion.web.present.instruments import shown, steps_view
 
 
@@ -36,7 +36,7 @@ def derived_view(found: DerivedResult, entry: Kept, logbook: Logbook) -> dict[st
         "working": steps_view(derived_working(found)),
         "budget": budget_view(derived_budget(found), derived.unit.text),
         "compared": comparison_view(derived, logbook),
-        "comparable": comparable_view(derived, logbook),
+        "dimension": dimension_of(derived),
         "shared_zeros": [shared.words for shared in shared_zeros(derived)],
     }
 

@@ -2,14 +2,13 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
 from dataclasses import replace
 from fractions import Fraction
-from typing import Any
+from functools import lru_cache
+from typing import Any, NamedTuple
 
 from metrion.core.advice import advice
 from metrion.core.budget import measurement_budget
-from metrion.core.conventions import Convention
 from metrion.core.desk import zero_words
 from metrion.core.hints import hints
 from metrion.core.instruments import Instrument, Kind
@@ -21,28 +20,38 @@ from metrion.core.observations import PAIR_LOOKS, Observation
 from metrion.core.places import by_place
 from metrion.core.review import Flag, Level, settled
 from metrion.core.rounding import round_result
-from metrion.core.schools import said_by
 from metrion.core.zero import wrapped_zero
-from metrion.report import working
+from metrion.report import result_steps
 from metrion.report.second_looks import main_words
-from metrion.store.records import Kept
-from metrion.web.present.budget import budget_view, comparable_view, comparison_view
+from metrion.web.present.budget import budget_view, comparison_view, dimension_of
 from metrion.web.present.instruments import shown, steps_view
+from metrion.web.remembered import Hashed
+
+
+class Version(NamedTuple):
+    """Which state of an entry a view shows."""
+
+    id: str
+    version: int
 
 
 def quantity_view(
-    reviewed: Reviewed,
-    entry: Kept,
-    readings: Sequence[Kept],
-    conventions: Sequence[Convention],
-    logbook: Logbook,
+    reviewed: Hashed[Reviewed], version: int, readings: tuple[Version, ...], logbook: Logbook
 ) -> dict[str, Any]:
-    """A quantity, whole; with what each convention says of it, and beside another of the sheet."""
+    """A quantity with its readings and its result, and beside another of the sheet."""
+    view = _by_itself(reviewed, version, readings)
+    return {**view, "compared": comparison_view(reviewed.value.result.measurement, logbook)}
+
+
+@lru_cache(maxsize=2048)
+def _by_itself(of: Hashed[Reviewed], version: int, readings: tuple[Version, ...]) -> dict[str, Any]:
+    """What hangs on nothing else of the sheet."""
+    reviewed = of.value
     result, measurement = reviewed.result, reviewed.result.measurement
     instrument = measurement.instrument
     return {
         "id": measurement.id,
-        "version": entry.version,
+        "version": version,
         "name": measurement.label,
         "symbol": measurement.symbol,
         "instrument": instrument.id,
@@ -64,32 +73,15 @@ def quantity_view(
             reading_view(measurement, index, reading) for index, reading in enumerate(readings)
         ],
         "result": result_view(result),
-        "working": steps_view(working(result)),
+        "working": steps_view(result_steps(result)),
         "budget": budget_view(measurement_budget(result), instrument.unit),
-        "compared": comparison_view(measurement, logbook),
-        "comparable": comparable_view(measurement, logbook),
+        "dimension": dimension_of(measurement),
         "flags": flags_view(reviewed),
-        "others": others_view(measurement, conventions),
         "places": places_view(measurement),
         "places_apart": measurement.places_apart,
         "hints": hints_view(measurement),
         "advice": shown(advice(result)),
     }
-
-
-def others_view(
-    measurement: Measurement, conventions: Sequence[Convention]
-) -> list[dict[str, Any]]:
-    """What each school says of the same readings; its own among them."""
-    return [
-        {
-            "id": said.convention.id,
-            "name": said.convention.name,
-            "sentence": shown(said.result.rounded.printed) if said.result.rounded else None,
-            "why": said.why,
-        }
-        for said in said_by(measurement, conventions)
-    ]
 
 
 def places_view(measurement: Measurement) -> list[dict[str, Any]]:
@@ -112,7 +104,7 @@ def hints_view(measurement: Measurement) -> list[dict[str, str]]:
     return [{"code": hint.code, "message": shown(hint.message)} for hint in hints(measurement)]
 
 
-def reading_view(measurement: Measurement, index: int, entry: Kept) -> dict[str, Any]:
+def reading_view(measurement: Measurement, index: int, entry: Version) -> dict[str, Any]:
     """One reading: marks and lines, read, corrected, and its place on the axis."""
     observation, instrument = measurement.observations[index], measurement.instrument
     corrected = measurement.corrected[index]

@@ -5,14 +5,13 @@ from __future__ import annotations
 from collections import defaultdict
 from typing import Any
 
-from metrion.core.conventions import BUILT_IN, Convention
-from metrion.core.logbook import Logbook
-from metrion.store.records import OBSERVATIONS, Kept
+from metrion.store.records import OBSERVATIONS
 from metrion.web.damage import contained
-from metrion.web.notebook import Worked, notebook
+from metrion.web.notebook import Worked
 from metrion.web.present.derived import derived_view
 from metrion.web.present.instruments import instrument_view, zero_check_view
-from metrion.web.present.quantities import open_looks, quantity_view, result_view
+from metrion.web.present.quantities import Version, open_looks, quantity_view, result_view
+from metrion.web.remembered import Hashed
 
 
 @contained()
@@ -21,7 +20,6 @@ def sheet_view(worked: Worked) -> dict[str, Any]:
     logbook = worked.results.logbook
     instruments = {instrument.id: instrument for instrument in logbook.instruments}
     readings = _readings(worked)
-    conventions = offered(logbook)
     return {
         **_head(worked),
         "authors": logbook.authors,
@@ -40,9 +38,12 @@ def sheet_view(worked: Worked) -> dict[str, Any]:
             for check, entry in zip(logbook.zero_checks, worked.entries["zero_checks"], strict=True)
         ],
         "quantities": [
-            quantity_view(reviewed, entry, readings[entry.id], conventions, logbook)
-            for reviewed, entry in zip(
-                worked.results.measurements, worked.entries["measurements"], strict=True
+            quantity_view(Hashed(key, reviewed), entry.version, readings[entry.id], logbook)
+            for key, reviewed, entry in zip(
+                worked.hashes,
+                worked.results.measurements,
+                worked.entries["measurements"],
+                strict=True,
             )
         ],
         "derived": [
@@ -50,13 +51,6 @@ def sheet_view(worked: Worked) -> dict[str, Any]:
             for found, entry in zip(worked.results.derived, worked.entries["derived"], strict=True)
         ],
     }
-
-
-def offered(logbook: Logbook) -> list[Convention]:
-    """The conventions a quantity may take: built in, of this sheet, and of the notebook."""
-    of_sheet = {convention.id for convention in logbook.conventions}
-    others = [one for one in notebook().conventions() if one.id not in of_sheet]
-    return [*BUILT_IN.values(), *logbook.conventions, *others]
 
 
 @contained()
@@ -89,8 +83,9 @@ def _head(worked: Worked) -> dict[str, Any]:
     }
 
 
-def _readings(worked: Worked) -> dict[str, list[Kept]]:
-    found: dict[str, list[Kept]] = defaultdict(list)
+def _readings(worked: Worked) -> dict[str, tuple[Version, ...]]:
+    """Ids and versions of the readings of each quantity."""
+    found: dict[str, list[Version]] = defaultdict(list)
     for entry in worked.entries[OBSERVATIONS]:
-        found[entry.measurement or ""].append(entry)
-    return found
+        found[entry.measurement or ""].append(Version(entry.id, entry.version))
+    return defaultdict(tuple, {key: tuple(versions) for key, versions in found.items()})

@@ -9,7 +9,6 @@ from metrion.web.schemas.common import many, maybe_string, string
 from metrion.web.schemas.declared import NEW_ID, taken
 from metrion.web.schemas.results import (
     BudgetSchema,
-    ComparableSchema,
     ComparedSchema,
 )
 from metrion.web.schemas.working import StepSchema
@@ -40,7 +39,7 @@ class DerivedSchema(Schema):
     working = many(StepSchema)
     budget = fields.Nested(BudgetSchema, required=True)
     compared = fields.Nested(ComparedSchema, required=True, allow_none=True)
-    comparable = many(ComparableSchema)
+    dimension = string()
     sentence = maybe_string()
     relative_percent = maybe_string()
     shared_zeros = fields.List(fields.String(), required=True)

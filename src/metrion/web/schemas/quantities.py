@@ -11,11 +11,9 @@ from metrion.web.schemas.declared import NEW_ID, taken
 from metrion.web.schemas.readings import FlagSchema, HintSchema, ReadingSchema
 from metrion.web.schemas.results import (
     BudgetSchema,
-    ComparableSchema,
     ComparedSchema,
     PlaceSchema,
     ResultSchema,
-    SaidSchema,
 )
 from metrion.web.schemas.working import StepSchema
 
@@ -47,9 +45,8 @@ class QuantitySchema(Schema):
     working = many(StepSchema)
     budget = fields.Nested(BudgetSchema, required=True)
     compared = fields.Nested(ComparedSchema, required=True, allow_none=True)
-    comparable = many(ComparableSchema)
+    dimension = string()
     flags = many(FlagSchema)
-    others = many(SaidSchema)
     places = many(PlaceSchema)
     places_apart = fields.Boolean(required=True)
     hints = many(HintSchema)

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from marshmallow import Schema, fields, validate
+from marshmallow import Schema, fields
 
 from metrion.web.schemas.common import many, maybe_string, number, string
 
@@ -51,14 +51,6 @@ class BudgetSchema(Schema):
 
     shares = many(ShareSchema)
     sentences = fields.List(fields.String(), required=True)
-
-
-class ComparableSchema(Schema):
-    """Another result of the sheet, kept under ``kind`` in what it is compared with."""
-
-    kind = string(validate=validate.OneOf(("quantity", "derived")))
-    id = string()
-    name = string()
 
 
 class ComparedSchema(Schema):

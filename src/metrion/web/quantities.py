@@ -1,0 +1,54 @@
+"""``/api/sheets/<sheet>/quantities/<key>/…``: what is asked of a quantity when it is looked at."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from flask_smorest import Blueprint
+
+from metrion.core.conventions import BUILT_IN, Convention
+from metrion.core.logbook import Logbook
+from metrion.core.measurements import reduce_measurement
+from metrion.core.schools import said_by
+from metrion.report import working
+from metrion.web.damage import contained
+from metrion.web.notebook import notebook
+from metrion.web.present.instruments import shown, steps_view
+from metrion.web.schemas import SaidSchema, StepSchema
+
+blueprint = Blueprint(
+    "quantities", __name__, url_prefix="/api/sheets/<sheet>/quantities/<path:key>"
+)
+
+
+@blueprint.get("/working")
+@blueprint.response(200, StepSchema(many=True))
+@contained()
+def whole_working(sheet: str, key: str) -> list[dict[str, Any]]:
+    """Every line from the scales to the sentence. 404 if there is no such quantity."""
+    measurement = notebook().sheet(sheet).quantity(key)
+    return steps_view(working(reduce_measurement(measurement)))
+
+
+@blueprint.get("/others")
+@blueprint.response(200, SaidSchema(many=True))
+@contained()
+def what_others_say(sheet: str, key: str) -> list[dict[str, Any]]:
+    """What each convention says of the same readings; its own among them. 404 if it is not here."""
+    worked = notebook().sheet(sheet)
+    return [
+        {
+            "id": said.convention.id,
+            "name": said.convention.name,
+            "sentence": shown(said.result.rounded.printed) if said.result.rounded else None,
+            "why": said.why,
+        }
+        for said in said_by(worked.quantity(key), offered(worked.results.logbook))
+    ]
+
+
+def offered(logbook: Logbook) -> list[Convention]:
+    """The conventions a quantity may take: built in, of this sheet, and of the notebook."""
+    of_sheet = {convention.id for convention in logbook.conventions}
+    others = [one for one in notebook().conventions() if one.id not in of_sheet]
+    return [*BUILT_IN.values(), *logbook.conventions, *others]

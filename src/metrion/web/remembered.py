@@ -1,0 +1,95 @@
+"""What quantities come to, remembered by a hash of everything they were worked out from.
+
+Nothing here is ever stored: a record that changes has another hash, and is worked out anew.
+"""
+
+from __future__ import annotations
+
+from collections import OrderedDict
+from collections.abc import Callable, Iterator
+from dataclasses import dataclass, field
+from functools import lru_cache
+from hashlib import sha256
+from threading import Lock
+from typing import Any, Generic, TypeVar
+
+from metrion.core.derived import reduce_derived
+from metrion.core.logbook import Logbook, Results, Reviewed, reviewed
+from metrion.core.measurements import Measurement
+from metrion.formats.strict_json import write_json
+
+_MOST = 4096
+_Key = TypeVar("_Key")
+_Value = TypeVar("_Value")
+
+
+class Memo(Generic[_Key, _Value]):
+    """What was asked for last, up to a number of things; for threads that share it.
+
+    Args:
+        most: how many are remembered.
+    """
+
+    def __init__(self, most: int) -> None:
+        self._most = most
+        self._lock = Lock()
+        self._kept: OrderedDict[_Key, _Value] = OrderedDict()
+
+    def get(self, key: _Key, make: Callable[[], _Value]) -> _Value:
+        """What was kept under a key; made and kept if there is nothing."""
+        with self._lock:
+            if key in self._kept:
+                self._kept.move_to_end(key)
+                return self._kept[key]
+        made = make()
+        self.keep(key, made)
+        return made
+
+    def keep(self, key: _Key, value: _Value) -> None:
+        """Keep something in place of what was asked for longest ago."""
+        with self._lock:
+            self._kept[key] = value
+            while len(self._kept) > self._most:
+                self._kept.popitem(last=False)
+
+
+@dataclass(frozen=True)
+class Hashed(Generic[_Value]):
+    """A value that is told from others by the hash of what it was made from alone."""
+
+    hash: str
+    value: _Value = field(compare=False)
+
+
+def worked_out(logbook: Logbook, document: dict[str, Any]) -> tuple[Results, list[str]]:
+    """Everything in a logbook, and for each measurement the hash of what it hangs on.
+
+    Args:
+        document: what the logbook was read from.
+    """
+    hashes = list(_hashes(document))
+    pairs = zip(hashes, logbook.measurements, strict=True)
+    found = tuple(_reviewed(Hashed(key, measurement)) for key, measurement in pairs)
+    derived = tuple(reduce_derived(one) for one in logbook.derived)
+    return Results(logbook, found, derived), hashes
+
+
+@lru_cache(maxsize=_MOST)
+def _reviewed(measurement: Hashed[Measurement]) -> Reviewed:
+    return reviewed(measurement.value)
+
+
+def _hashes(document: dict[str, Any]) -> Iterator[str]:
+    by_id = {
+        section: {one["id"]: one for one in document.get(section, ())}
+        for section in ("instruments", "zero_checks", "conventions")
+    }
+    for record in document.get("measurements", ()):
+        hangs_on = [
+            record,
+            by_id["instruments"][record["instrument"]],
+            [by_id["zero_checks"][key] for key in record.get("zero", ())],
+            # A built-in convention is none of the logbook's.
+            by_id["conventions"].get(record["convention"]),
+        ]
+        yield sha256(write_json(hangs_on, indent=None).encode()).hexdigest()
