@@ -81,7 +81,7 @@ screenshots: setup
 	@chrome="$(CHROME)" && CHROMIUM="$$chrome" $(BIN)/python scripts/take_screenshots.py docs/screenshots
 
 benchmarks: setup
-	@chrome="$(CHROME)" && CHROMIUM="$$chrome" $(BIN)/python benchmarks/keystrokes.py && CHROMIUM="$$chrome" $(BIN)/python benchmarks/dragging.py && $(BIN)/python benchmarks/slips.py 500 && $(BIN)/python benchmarks/reduce.py
+	@chrome="$(CHROME)" && CHROMIUM="$$chrome" $(BIN)/python benchmarks/keystrokes.py && CHROMIUM="$$chrome" $(BIN)/python benchmarks/dragging.py && $(BIN)/python benchmarks/slips.py 500 && $(BIN)/python benchmarks/reduce.py && $(BIN)/python benchmarks/writes.py
 
 clean:
 	rm -rf $(VENV) $(STAMPS) frontend/node_modules src/metrion/web/static var

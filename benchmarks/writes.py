@@ -1,0 +1,105 @@
+"""What a reading costs to record: in a large sheet, in a long series, and how a notebook lists.
+
+A real server, asked over HTTP, one request at a time. Prints ratios within this one run: the
+milliseconds belong to the machine and the hour.
+"""
+
+from __future__ import annotations
+
+import json
+import random
+import sys
+import time
+import urllib.request
+from collections.abc import Callable
+from pathlib import Path
+from statistics import median
+from tempfile import TemporaryDirectory
+from typing import Any
+
+sys.path.insert(0, str(Path(__file__).parents[1]))
+
+from tests.server import running
+
+TIMES = 15
+CHANCE = random.Random(3)
+
+
+def logbook(title: str, quantities: int, readings: int) -> dict[str, Any]:
+    """A caliper, its zero, and so many quantities of so many readings."""
+    return {
+        "format": "metrion-logbook", "version": 1, "title": title,
+        "instruments": [
+            {"id": "c", "kind": "vernier", "unit": "mm", "main_division": "1",
+             "fine_divisions": 20, "span": 39, "range": ["0", "150"]}],
+        "zero_checks": [{"id": "z", "instrument": "c", "main": "-1", "fine": 17}],
+        "measurements": [
+            {"id": f"m{i}", "name": f"Spar {i}", "instrument": "c", "zero": ["z"],
+             "convention": "half-division",
+             "observations": [
+                 {"main": "6", "fine": CHANCE.randrange(1, 8), "place": "end A"}
+                 for _ in range(readings)]}
+            for i in range(quantities)],
+    }  # fmt: skip
+
+
+class Asked:
+    """A server, and how long and how large its answers are."""
+
+    def __init__(self, address: str) -> None:
+        self.api = f"{address}/api"
+
+    def __call__(self, path: str, body: Any = None) -> tuple[Any, float, int]:
+        given = None if body is None else json.dumps(body).encode()
+        request = urllib.request.Request(
+            f"{self.api}{path}", given, {"Content-Type": "application/json"}
+        )
+        begun = time.perf_counter()
+        with urllib.request.urlopen(request, timeout=120) as answer:
+            content = answer.read()
+        took = 1000 * (time.perf_counter() - begun)
+        return json.loads(content), took, len(content)
+
+    def sheet(self, *shape: Any) -> str:
+        """The id of a new sheet."""
+        found: str = self("/arrivals/take?decision=new", logbook(*shape))[0][0]["id"]
+        return found
+
+    def recorded(self, sheet: str) -> tuple[float, int]:
+        """Milliseconds and bytes of recording one reading, the middle of several."""
+        body = {"quantity": "m0", "typed": {"main": "6", "fine": "3"}}
+        answers = [self(f"/sheets/{sheet}/readings", body) for _ in range(TIMES)]
+        return median(took for _, took, _ in answers), answers[0][2]
+
+
+def middle(act: Callable[[], float]) -> float:
+    """The middle of several times."""
+    return median(act() for _ in range(5))
+
+
+def main() -> None:
+    """Print the table."""
+    with TemporaryDirectory() as folder, running(Path(folder), "serve") as address:
+        asked = Asked(address)
+        one, one_size = asked.recorded(asked.sheet("One", 1, 10))
+        hundred, hundred_size = asked.recorded(asked.sheet("Hundred", 100, 10))
+        long, long_size = asked.recorded(asked.sheet("Long", 1, 1000))
+        print("| a reading recorded in | ms | ratio | answer |\n|---|---|---|---|")
+        for name, took, size in (
+            ("a sheet of one quantity of ten readings", one, one_size),
+            ("a sheet of a hundred such quantities", hundred, hundred_size),
+            ("a quantity of a thousand readings", long, long_size),
+        ):
+            print(f"| {name} | {took:.0f} | {took / one:.1f} | {size / 1024:.0f} kB |")
+        listed = {}
+        for count in (60, 600):
+            for _ in range(count - len(asked("/sheets")[0]["sheets"])):
+                asked.sheet("Listed", 2, 5)
+            asked("/sheets")
+            listed[count] = middle(lambda: asked("/sheets")[1])
+        print(f"\nA notebook of 600 sheets lists in {listed[600]:.0f} ms, one of 60 in "
+              f"{listed[60]:.0f} ms: {listed[600] / listed[60]:.1f} times.")  # fmt: skip
+
+
+if __name__ == "__main__":
+    main()
