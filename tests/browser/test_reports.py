@@ -8,6 +8,11 @@ import pytest
 from playwright.sync_api import Page, Route, expect
 from pypdf import PdfReader
 
+from metrion.demo import prepare
+from tests.formats.test_faults import changed
+from tests.server import running
+from tests.store.unchecked import keep_unchecked
+
 
 def test_a_report_is_headed_looked_at_and_saved(page: Page, server: str, tmp_path: Path) -> None:
     page.goto(f"{server}/sheets/spare-parts")
@@ -170,3 +175,25 @@ def test_a_table_with_other_headings_is_matched_and_taken_in(
     expect(dialog).to_have_count(0)
     expect(page.locator("tr.reading")).to_have_count(6)
     expect(page.locator("tr.reading").last).to_contain_text("rechts")
+
+
+def test_a_damaged_sheet_is_told_saved_and_thrown_away(page: Page, tmp_path: Path) -> None:
+    document = changed(("/instruments/0/maker_limit", "9" * 400))
+    document["title"] = "Old lines"
+    prepare(tmp_path / "demo")
+    keep_unchecked(tmp_path / "demo", "old", document)
+    with running(tmp_path) as server:
+        page.goto(server)
+        card = page.locator(".sheet-card", has_text="Old lines")
+        expect(card.get_by_role("alert")).to_contain_text("too large or too small")
+        expect(page.locator(".sheet-card")).to_have_count(7)
+        card.get_by_role("link", name="Old lines").click()
+        expect(page.get_by_text("A damaged sheet")).to_be_visible()
+        with page.expect_download() as download:
+            page.get_by_role("button", name="Save as a file").click()
+        saved = tmp_path / "saved.json"
+        download.value.save_as(saved)
+        assert json.loads(saved.read_text())["title"] == "Old lines"
+        page.get_by_role("button", name="Trash").click()
+        expect(page.get_by_role("heading", name="Notebook")).to_be_visible()
+        expect(page.locator(".sheet-card")).to_have_count(6)

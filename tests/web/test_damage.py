@@ -15,7 +15,7 @@ from tests.store.unchecked import keep_unchecked
 
 NINES = "9" * 400
 DAMAGED = {
-    "nines": "too large for a float",
+    "nines": "a figure in it is too large or too small to be worked with",
     "broken": "6.4 is not a mark of Caliper A",
 }
 """Sheets that cannot be worked out or listed, with the reason that is told."""

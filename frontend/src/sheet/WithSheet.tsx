@@ -6,6 +6,8 @@ import { ApiError, useSheet, type Sheet } from "../api";
 import { Download } from "../transfer/Download";
 import { TrashButton } from "./TrashButton";
 
+const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
+
 /** What the server answers for a sheet that cannot be worked out. */
 const DAMAGED = 409;
 
@@ -20,8 +22,8 @@ export function WithSheet({ children }: { children: (sheet: Sheet) => ReactNode 
   if (error instanceof ApiError && error.status === DAMAGED)
     return (
       <Result
-        title="This sheet is damaged"
-        subTitle={`${error.message}. What was recorded is kept as it is.`}
+        title="A damaged sheet"
+        subTitle={`${capital(error.message)}. What was recorded is kept as it is.`}
         extra={
           <div className="damage-acts">
             <Download from={`/api/sheets/${sheetId}/logbook`}>Save as a file</Download>

@@ -38,4 +38,9 @@ def contained() -> Iterator[None]:
 
 
 def _reason(error: Exception) -> str:
-    return str(error.faults[0]) if isinstance(error, Refused) else str(error) or repr(error)
+    if isinstance(error, Refused):
+        return str(error.faults[0])
+    words = str(error) or repr(error)
+    if isinstance(error, ArithmeticError):
+        return f"a figure in it is too large or too small to be worked with ({words})"
+    return words
