@@ -161,3 +161,11 @@ def test_among_three_readings_the_misread_window_is_named_with_what_it_was() -> 
     unsure = review(deflection(reading(0), reading(-30)))
     (flag,) = [one for one in unsure if one.code == "windows-disagree"]
     assert (flag.suggestion, "one of the two was misread" in flag.message) == ({}, True)
+
+
+@pytest.mark.parametrize(("apart", "told"), [(14, False), (15, True), (16, True), (-15, True)])
+def test_windows_disagree_from_fifteen_minutes_on(apart: int, told: bool) -> None:
+    half = MINUTES // 2
+    looks = (look_at(600), look_at(2000), look_at(600 + half), look_at(2000 + half + apart))
+    found = [flag.code for flag in review(deflection(Observation(looks)))]
+    assert ("windows-disagree" in found) is told

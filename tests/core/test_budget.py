@@ -151,3 +151,9 @@ def test_each_input_of_a_derived_quantity_has_its_bar_and_the_zero_its_own() -> 
 )  # fmt: skip
 def test_a_small_part_does_not_read_as_none(percent: str, words: str) -> None:
     assert Share("scatter", Fraction(1), Fraction(percent)).percent_words == words
+
+
+def test_of_two_that_are_equal_the_scatter_is_the_one_that_gives_way() -> None:
+    found = budget(3, 4, 3, convention=HALF)
+    (lost,) = (share for share in found.shares if share.lost)
+    assert (lost.label, lost.size) == ("scatter", Fraction("0.025"))

@@ -137,3 +137,12 @@ def test_the_school_of_the_first_decides() -> None:
     found = compare(measured("m", 4), twice(measured("n", 4, convention=WHOLE)))
     assert found is not None
     assert found.uncertainty == Fraction("0.075")
+
+
+def test_the_percentage_of_a_negative_value_keeps_the_side() -> None:
+    found = compare(measured("m", 4), typed("-6.2"))
+    assert found is not None
+    assert (found.deviation, found.percent) == (Fraction("12.4"), 200)
+    less = compare(measured("m", 4), typed("12.4"))
+    assert less is not None
+    assert less.percent == -50

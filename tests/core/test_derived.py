@@ -164,3 +164,12 @@ def test_zeros_of_their_own_are_not_shared(checks: tuple[ZeroCheck, ...]) -> Non
 def test_nothing_is_shared_by_what_has_no_value() -> None:
     inputs = {"a": measured("one", 8, 9, checks=(ZERO,)), "b": measured("two", 6, checks=(ZERO,))}
     assert shared_zeros(derived("a - b", "mm", inputs).derived) == ()
+
+
+def test_a_measurement_under_two_symbols_shares_no_zero_with_itself() -> None:
+    one = measured("one", 8, 9, checks=(ZERO,))
+    assert shared_zeros(derived("a + b", "mm", {"a": one, "b": one}).derived) == ()
+    other = measured("two", 6, 1, checks=(ZERO,))
+    inputs = {"a": one, "b": one, "c": other}
+    (shared,) = shared_zeros(derived("a + b - c", "mm", inputs).derived)
+    assert [holder.id for holder in shared.measurements] == ["one", "two"]

@@ -68,6 +68,9 @@ def test_a_thimble_away_from_its_zero(line: int) -> None:
         (TWICE, Look(Fraction(4), 48, second_turn=True), ["4.48", "4.98"]),
         (TWICE, Look(Fraction(4), 2, second_turn=True), ["4.52", "5.02"]),
         (FINER, Look(Fraction("4.5"), 40), ["3.8", "4.8"]),
+        # Half a turn: the next mark may have been counted too early.
+        (HALF, Look(Fraction(4), 25), ["3.75", "4.25"]),
+        (HALF, Look(Fraction(4), 24), ["4.24", "4.74"]),
     ],
 )
 def test_the_other_turn(instrument: Instrument, look: Look, reads: list[str]) -> None:

@@ -50,3 +50,9 @@ def test_the_last_line_is_one_below_the_divisions(scale: ScrewScale) -> None:
     assert scale.has_line(scale.last_line)
     assert not scale.has_line(scale.fine_divisions)
     assert scale.has_line(Fraction(scale.fine_divisions) - Fraction(1, 10))
+
+
+def test_of_two_looks_equally_near_the_lower_is_taken() -> None:
+    scale = ScrewScale(Fraction(1, 2), 50, Fraction(1, 2))
+    for position, reads in (("0.005", "0"), ("-0.005", "-0.01"), ("0.5051", "0.51")):
+        assert scale.reading(scale.nearest(Fraction(position))) == Fraction(reads)

@@ -144,3 +144,12 @@ def test_every_step_of_the_least_count_is_shown_by_some_line(scale: VernierScale
 def test_lines_that_meet_at_once(lines: int, span: int, line: int, meeting: list[int]) -> None:
     scale = VernierScale(ONE, lines, span)
     assert scale.lines_that_meet(Look(Fraction(3), line)) == meeting
+
+
+@pytest.mark.parametrize(
+    ("position", "reads"),
+    [("0.025", "0"), ("0.0251", "0.05"), ("-0.025", "-0.05"), ("6.125", "6.1"), ("0.975", "0.95")],
+)
+def test_of_two_looks_equally_near_the_lower_is_taken(position: str, reads: str) -> None:
+    scale = VernierScale(Fraction(1), 20, 39)
+    assert scale.reading(scale.nearest(Fraction(position))) == Fraction(reads)
