@@ -47,9 +47,12 @@ class running:  # noqa: N801 - reads as a phrase
 def asked(
     server: str, path: str, body: Any = None, method: str | None = None, version: int = 0
 ) -> tuple[int, Any]:
-    """Status and answer of a request to the API; the answer as bytes where it is no JSON."""
+    """Status and answer of a request to the API; the answer as bytes where it is no JSON.
+
+    A body is sent as JSON, bytes as they are.
+    """
     headers = {"Content-Type": "application/json", "If-Match": f'"{version}"'}
-    given = None if body is None else json.dumps(body).encode()
+    given = body if body is None or isinstance(body, bytes) else json.dumps(body).encode()
     request = urllib.request.Request(f"{server}/api{path}", given, headers, method=method)
     try:
         with urllib.request.urlopen(request, timeout=60) as answer:

@@ -42,6 +42,33 @@ def test_a_file_is_worked_out(good: str) -> None:
     assert found["measurements"][0]["text"] == "(6.6 ± 0.5) mm"
 
 
+def test_a_zero_a_mark_off_is_flagged_with_its_check_and_what_it_likely_was() -> None:
+    case = Path(__file__).parent / "reference" / "case-057.json"
+    flags = [
+        (found["id"], flag["zero_check"], flag["level"], flag["suggestion"])
+        for found in json.loads(run("reduce", str(case)).stdout)["measurements"]
+        for flag in found["flags"]
+        if flag["code"] == "zero-wrapped"
+    ]
+    assert flags == [
+        ("m20", "z20", "warning", {"main": "-1"}),
+        ("m21", "z20", "warning", {"main": "-1"}),
+        ("m21", "z21", "warning", {"main": "-1"}),
+    ]
+
+
+def test_a_formula_that_would_keep_the_machine_busy_is_refused_at_once() -> None:
+    document = json.loads(demo_file("spare-parts"))
+    nines = "(" * 9 + "1/9" + ")**9" * 9
+    document["derived"] = [
+        {"id": "d", "formula": f"D*{nines}", "unit": "mm", "convention": "standard",
+         "inputs": {"D": "spreader"}}
+    ]  # fmt: skip
+    done = run("reduce", "-", stdin=json.dumps(document).encode())
+    assert (done.returncode, done.stdout) == (2, b"")
+    assert done.stderr.startswith(b"/derived/0/formula: ")
+
+
 def test_standard_input_is_read() -> None:
     done = run("reduce", "-", stdin=demo_file("wing-tip-nocks"))
     assert json.loads(done.stdout)["measurements"][0]["zero_error"] == "0.2"
