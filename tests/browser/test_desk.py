@@ -212,3 +212,14 @@ def test_places_that_differ_for_good_are_reported_apart(page: Page, server: str)
     page.get_by_role("button", name="Report them together").click()
     expect(places).to_have_count(0)
     expect(page.get_by_text("Is the thing oval or tapered?")).to_be_visible()
+
+
+def test_a_tool_that_is_gone_is_said_to_be_gone_not_the_server(page: Page, server: str) -> None:
+    page.goto(f"{server}/sheets/spare-parts/quantities/spreader")
+    expect(page.get_by_label("main reading")).to_be_focused()
+    # In another window the sheet was thrown away.
+    assert page.request.delete(f"{server}/api/sheets/spare-parts").ok
+    page.keyboard.type("6 3")
+    expect(page.get_by_text("there is no sheet “spare-parts” here")).to_be_visible()
+    expect(page.get_by_text("Metrion does not answer")).to_have_count(0)
+    expect(page.get_by_label("main reading")).to_have_value("6")

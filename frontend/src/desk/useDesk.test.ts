@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 
-import type { Answer } from "../api";
-import { EMPTY, figuresOf, fineText, isEmpty, isFaulty, step } from "./useDesk";
+import { ApiError, type Answer } from "../api";
+import { EMPTY, figuresOf, fineText, isEmpty, isFaulty, step, unheard } from "./useDesk";
 
 const answer = (seq: number, main: string, fine: string): Answer => ({
   seq,
@@ -27,6 +27,7 @@ const START = {
   answer: null,
   asked: null,
   away: false,
+  refused: "",
   resting: false,
   fineAs: "line" as const,
 };
@@ -135,5 +136,21 @@ describe("a fault", () => {
   it("is over as soon as the figure is another", () => {
     expect(isFaulty(step(told, { type: "typed", entry: { main: "8" } }))).toBe(false);
     expect(isFaulty(step(told, { type: "cleared" }))).toBe(false);
+  });
+});
+
+describe("no answer", () => {
+  it("is a server that is away, or one that says why it will not answer", () => {
+    expect(unheard(new ApiError("nothing heard", [], 0))).toEqual({ type: "away" });
+    expect(unheard(new ApiError("broken", [], 503))).toEqual({ type: "away" });
+    expect(unheard(new TypeError("no network"))).toEqual({ type: "away" });
+    const gone = new ApiError("there is no instrument “x” here", [], 404);
+    expect(unheard(gone)).toEqual({ type: "refused", why: gone.message });
+  });
+
+  it("does not pass for being away, and is over with the next key", () => {
+    const refused = step({ ...START, away: true }, { type: "refused", why: "gone" });
+    expect([refused.away, refused.refused]).toEqual([false, "gone"]);
+    expect(step(refused, { type: "typed", entry: { main: "6" } }).refused).toBe("");
   });
 });

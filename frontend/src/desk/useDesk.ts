@@ -1,6 +1,6 @@
 import { useCallback, useEffect, useReducer, useRef } from "react";
 
-import { body, client, type Answer, type FineAs, type Schemas } from "../api";
+import { ApiError, body, client, type Answer, type FineAs, type Schemas } from "../api";
 
 /** What is being entered: typed figures, or a place the slider was dragged to. */
 export interface Entry {
@@ -19,6 +19,8 @@ interface State {
   entry: Entry;
   answer: Answer | null;
   away: boolean;
+  /** Why the server will not answer; empty while it has not said so. */
+  refused: string;
   /** What `answer` is about. */
   asked: Entry | null;
   /** Whether the slide was let go and comes to rest with the next answer. */
@@ -32,7 +34,8 @@ type Event =
   | { type: "released" }
   | { type: "cleared" }
   | { type: "answered"; answer: Answer; asked: Entry }
-  | { type: "away" };
+  | { type: "away" }
+  | { type: "refused"; why: string };
 
 export const EMPTY: Entry = { main: "", fine: "", position: null, secondTurn: false };
 
@@ -52,6 +55,7 @@ export function step(state: State, event: Event): State {
       return {
         ...state,
         seq: state.seq + 1,
+        refused: "",
         entry: { ...state.entry, ...event.entry, position: null },
       };
     case "moved":
@@ -67,6 +71,9 @@ export function step(state: State, event: Event): State {
       return { ...state, seq: state.seq + 1, entry: EMPTY, answer: null };
     case "away":
       return { ...state, away: true };
+    // The server is there, and says why it cannot answer: asking again would not help.
+    case "refused":
+      return { ...state, away: false, refused: event.why };
     case "answered":
       return answered(state, event.answer, event.asked);
   }
@@ -74,7 +81,7 @@ export function step(state: State, event: Event): State {
 
 function answered(state: State, answer: Answer, asked: Entry): State {
   if (answer.seq < (state.answer?.seq ?? 0) || isEmpty(state.entry))
-    return { ...state, away: false };
+    return { ...state, away: false, refused: "" };
   const dragged = state.entry.position !== null;
   const figures = dragged
     ? {
@@ -83,7 +90,8 @@ function answered(state: State, answer: Answer, asked: Entry): State {
         secondTurn: answer.second_turn,
       }
     : {};
-  return rested({ ...state, away: false, answer, asked, entry: { ...state.entry, ...figures } });
+  const heard = { away: false, refused: "", answer, asked };
+  return rested({ ...state, ...heard, entry: { ...state.entry, ...figures } });
 }
 
 /** Whether a figure that still stands there has been found wrong. */
@@ -109,6 +117,8 @@ export interface Desk {
   /** Whether a figure that still stands there has been found wrong. */
   faulty: boolean;
   away: boolean;
+  /** Why the server will not answer; empty while it has not said so. */
+  refused: string;
   type: (entry: Partial<Typed>) => void;
   move: (position: number) => void;
   release: () => void;
@@ -143,6 +153,7 @@ export function useDesk(question: (look: Look) => Promise<Answer>, options: Opti
     answer: null,
     asked: null,
     away: false,
+    refused: "",
     resting: true,
     fineAs,
   });
@@ -172,8 +183,8 @@ export function useDesk(question: (look: Look) => Promise<Answer>, options: Opti
         dispatch({ type: "answered", answer, asked: entry });
         if (latest.current.seq === seq) return;
       }
-    } catch {
-      dispatch({ type: "away" });
+    } catch (problem) {
+      dispatch(unheard(problem));
     } finally {
       busy.current = false;
     }
@@ -198,11 +209,18 @@ export function useDesk(question: (look: Look) => Promise<Answer>, options: Opti
     settled: state.answer?.seq === state.seq && !isEmpty(state.entry),
     faulty: isFaulty(state),
     away,
+    refused: state.refused,
     type: useCallback((entry) => dispatch({ type: "typed", entry }), []),
     move: useCallback((position) => dispatch({ type: "moved", position }), []),
     release: useCallback(() => dispatch({ type: "released" }), []),
     clear: useCallback(() => dispatch({ type: "cleared" }), []),
   };
+}
+
+/** What it means that no answer came. */
+export function unheard(problem: unknown): Event {
+  const refused = problem instanceof ApiError && !problem.away && problem.status < 500;
+  return refused ? { type: "refused", why: problem.message } : { type: "away" };
 }
 
 /** How many looks make the reading, which way round they are taken, and those entered before. */

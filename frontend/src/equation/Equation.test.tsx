@@ -15,6 +15,7 @@ function desk(some: Partial<Desk> = {}, entry: Partial<Entry> = {}): Desk {
     answer: null,
     settled: false,
     away: false,
+    refused: "",
     faulty: false,
     type: vi.fn(),
     move: vi.fn(),

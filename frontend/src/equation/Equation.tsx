@@ -207,6 +207,7 @@ const HOW: Record<Instrument["kind"], string> = {
 
 function words(desk: Desk, instrument: Instrument, show: (text: string) => string): string {
   if (desk.away) return "Metrion does not answer at the moment; what you typed stays here.";
+  if (desk.refused) return `${desk.refused}; what you typed stays here.`;
   if (desk.answer?.sentences.length) return show(desk.answer.sentences.join(" "));
   const how = HOW[instrument.kind];
   return show(
