@@ -1,17 +1,11 @@
-import {
-  useImperativeHandle,
-  useRef,
-  type CSSProperties,
-  type KeyboardEvent,
-  type ReactNode,
-  type Ref,
-} from "react";
+import { useImperativeHandle, useRef, type CSSProperties, type ReactNode, type Ref } from "react";
 
 import type { FineAs, Instrument } from "../api";
 import { useShow } from "../app/settings";
 import type { Desk } from "../desk/useDesk";
 import "./equation.css";
 import { FineFactor, SecondTurn, Sign, Term } from "./terms";
+import { useBlankKeys } from "./useBlankKeys";
 import { useNarrow } from "./useNarrow";
 
 export interface EquationHandle {
@@ -81,38 +75,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
   const screw = instrument.kind === "screw";
   const fineLabel = screw && fineAs === "line" ? "thimble line" : FINE_LABEL[fineAs];
 
-  function move(blank: "main" | "fine", marks: number) {
-    const { division, least_count } = instrument.lines;
-    const from = answer?.position ?? 0;
-    const width = blank === "main" ? division : least_count;
-    desk.move(from + marks * width);
-    desk.release();
-  }
-  function keys(blank: "main" | "fine") {
-    return (event: KeyboardEvent<HTMLInputElement>) => {
-      const many = event.shiftKey ? 10 : 1;
-      if (event.key === "ArrowUp" || event.key === "ArrowDown") {
-        event.preventDefault();
-        move(blank, event.key === "ArrowUp" ? many : -many);
-      } else if (blank === "main" && (event.key === " " || event.key === "+")) {
-        event.preventDefault();
-        fine.current?.focus();
-        fine.current?.select();
-      } else if (blank === "fine" && event.key === " " && fineAs !== "numeral") {
-        event.preventDefault();
-      } else if (event.key === "Enter") {
-        event.preventDefault();
-        if (blank === "main" && entry.fine.trim() === "") fine.current?.focus();
-        else onEnter();
-      } else if (event.key === "Escape") {
-        desk.clear();
-        main.current?.focus();
-      } else if (event.key === "Backspace" && blank === "fine" && entry.fine === "") {
-        main.current?.focus();
-      }
-    };
-  }
-
+  const keys = useBlankKeys({ desk, instrument, fineAs, onEnter, main, fine });
   const waiting = desk.away && !settled;
   const figure = (text: string | null | undefined) => (text == null ? "" : show(text));
   return (
@@ -160,34 +123,48 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
           <output aria-live="polite">{waiting ? "waiting" : figure(answer?.read) || "…"}</output>
           {!ending.less && <span>{unit}</span>}
         </Term>
-        {ending.less && (
-          <>
-            {ending.less.as === "minus" && <Sign>−</Sign>}
-            {ending.less.as === "from" && <span className="sign-word">from</span>}
-            <Term
-              label={ending.less.label}
-              part={ending.less.part}
-              aside={ending.less.as === "beside"}
-            >
-              {ending.less.node}
-            </Term>
-          </>
-        )}
-        {ending.outcome && (
-          <>
-            <Sign>=</Sign>
-            <Term label={ending.outcome.label} part="result">
-              <output aria-live="polite">
-                {waiting ? "waiting" : figure(ending.outcome.text) || "…"}
-              </output>
-              <span>{unit}</span>
-            </Term>
-          </>
-        )}
+        <EndingTerms {...{ ending, unit }} figure={waiting ? () => "waiting" : figure} />
         <div className="equation-act">{children}</div>
       </div>
       <p className="equation-words">{words(desk, instrument, show)}</p>
     </div>
+  );
+}
+
+interface EndingProps {
+  ending: Ending;
+  unit: string;
+  /** How a figure is written; or that it is waited for. */
+  figure: (text: string | null | undefined) => string;
+}
+
+/** What is taken away, and what comes of it. */
+function EndingTerms({ ending, unit, figure }: EndingProps) {
+  return (
+    <>
+      {ending.less && (
+        <>
+          {ending.less.as === "minus" && <Sign>−</Sign>}
+          {ending.less.as === "from" && <span className="sign-word">from</span>}
+          <Term
+            label={ending.less.label}
+            part={ending.less.part}
+            aside={ending.less.as === "beside"}
+          >
+            {ending.less.node}
+          </Term>
+        </>
+      )}
+      {ending.outcome && (
+        <>
+          <Sign>=</Sign>
+          <Term label={ending.outcome.label} part="result">
+            <output aria-live="polite">{figure(ending.outcome.text) || "…"}</output>
+            <span>{unit}</span>
+          </Term>
+        </>
+      )}
+    </>
   );
 }
 

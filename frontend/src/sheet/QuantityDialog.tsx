@@ -1,4 +1,4 @@
-import { App, Form, Input, InputNumber, Modal, Segmented, Select } from "antd";
+import { App, Form, Input, InputNumber, Modal, Segmented, Select, type FormInstance } from "antd";
 import { useState } from "react";
 
 import { newId, useAddQuantity, useWords, type Sheet } from "../api";
@@ -31,54 +31,9 @@ const HALVED: [string, string] = ["the angle swept", "half of it: left and right
 
 /** What is to be measured, and with which tool. */
 export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
-  const show = useShow();
-  const { message } = App.useApp();
   const [form] = Form.useForm<Answers>();
   const [describing, setDescribing] = useState(sheet.instruments.length === 0);
-  const add = useAddQuantity(sheet.id);
-
-  const { data: words } = useWords();
-  const picked =
-    (Form.useWatch("instrument", form) as string | undefined) ?? sheet.instruments.at(-1)?.id;
-  const kind = sheet.instruments.find(({ id }) => id === picked)?.kind;
-  const known = words?.kinds.find((one) => one.kind === kind);
-  const faces = known?.faces ?? [];
-
-  function keep({
-    name,
-    symbol,
-    instrument,
-    face = "outside",
-    items = 1,
-    pairs,
-    windows,
-    halved,
-  }: Answers) {
-    const id = newId();
-    // Zero checks made on these faces before are taken over: looking once is enough.
-    const zero = sheet.zero_checks
-      .filter((check) => check.instrument === instrument && check.face === face)
-      .map((check) => check.id);
-    add.mutate(
-      {
-        id,
-        name: name.trim(),
-        symbol: symbol?.trim() ?? "",
-        instrument,
-        face,
-        items,
-        zero,
-        pairs: pairs ? true : null,
-        windows: windows ? true : null,
-        divide_by: halved ? 2 : null,
-      },
-      {
-        onSuccess: () => onAdded(id),
-        onError: (problem) => void message.error(problem.message),
-      },
-    );
-  }
-
+  const { keep, busy } = useKeep(sheet, onAdded);
   if (describing)
     return (
       <InstrumentDialog
@@ -96,7 +51,7 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
       title="New quantity"
       width={600}
       okText="Measure it"
-      confirmLoading={add.isPending}
+      confirmLoading={busy}
       onOk={() => form.submit()}
       onCancel={onClose}
     >
@@ -114,71 +69,125 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
           instrument: sheet.instruments.at(-1)?.id,
         }}
       >
-        <div className="quantity-names">
-          <Form.Item
-            name="name"
-            label="What is measured"
-            rules={[
-              {
-                required: true,
-                whitespace: true,
-                message: "Give it a name, such as “Lower spreader, outside”.",
-              },
-            ]}
-          >
-            <Input autoFocus maxLength={200} placeholder="Lower spreader, outside" />
-          </Form.Item>
-          <Form.Item name="symbol" label="Its letter, if any">
-            <Input maxLength={20} placeholder={kind === "angular" ? "θ" : "D"} />
-          </Form.Item>
-        </div>
-        <Form.Item name="instrument" label="Measured with">
-          <Select
-            options={[
-              ...sheet.instruments.map((instrument) => ({
-                value: instrument.id,
-                label: show(`${instrument.name}, ${instrument.least_count_text}`),
-              })),
-              { value: "", label: "Another tool…" },
-            ]}
-            onChange={(value: string) => {
-              if (value === "") {
-                form.setFieldValue("instrument", sheet.instruments.at(-1)?.id);
-                setDescribing(true);
-              }
-            }}
-          />
-        </Form.Item>
-        {faces.length > 1 && (
-          <Form.Item name="face" label="Taken with">
-            <Segmented
-              options={faces.map(({ id, name, measures }) => ({
-                value: id,
-                label: `${name}: ${measures}`,
-              }))}
-            />
-          </Form.Item>
-        )}
-        {kind === "angular" ? (
-          <>
-            <Choice name="windows" label="One reading is" options={CIRCLE_SORTS} />
-            <Choice name="halved" label="What is wanted" options={HALVED} />
-          </>
-        ) : (
-          <>
-            <Choice name="pairs" label="One reading is" options={LENGTH_SORTS} />
-            <Form.Item
-              name="items"
-              label="How many alike lie in one stack"
-              extra="1 for a single thing. Value and uncertainty are divided by it."
-            >
-              <InputNumber min={1} max={100000} precision={0} />
-            </Form.Item>
-          </>
-        )}
-        {known && <p className="quantity-care">{show(known.care)}</p>}
+        <Questions {...{ sheet, form }} onDescribe={() => setDescribing(true)} />
       </Form>
     </Modal>
+  );
+}
+
+/** Keeps the quantity that the answers describe. */
+function useKeep(sheet: Sheet, onAdded: (id: string) => void) {
+  const { message } = App.useApp();
+  const add = useAddQuantity(sheet.id);
+  function keep({ name, symbol, instrument, face = "outside", items = 1, ...asked }: Answers) {
+    const id = newId();
+    // Zero checks made on these faces before are taken over: looking once is enough.
+    const zero = sheet.zero_checks
+      .filter((check) => check.instrument === instrument && check.face === face)
+      .map((check) => check.id);
+    add.mutate(
+      {
+        id,
+        name: name.trim(),
+        symbol: symbol?.trim() ?? "",
+        instrument,
+        face,
+        items,
+        zero,
+        pairs: asked.pairs ? true : null,
+        windows: asked.windows ? true : null,
+        divide_by: asked.halved ? 2 : null,
+      },
+      {
+        onSuccess: () => onAdded(id),
+        onError: (problem) => void message.error(problem.message),
+      },
+    );
+  }
+  return { keep, busy: add.isPending };
+}
+
+interface QuestionsProps {
+  sheet: Sheet;
+  form: FormInstance<Answers>;
+  /** A tool is to be described first. */
+  onDescribe: () => void;
+}
+
+function Questions({ sheet, form, onDescribe }: QuestionsProps) {
+  const show = useShow();
+  const { data: words } = useWords();
+  const picked =
+    (Form.useWatch("instrument", form) as string | undefined) ?? sheet.instruments.at(-1)?.id;
+  const kind = sheet.instruments.find(({ id }) => id === picked)?.kind;
+  const known = words?.kinds.find((one) => one.kind === kind);
+  const faces = known?.faces ?? [];
+  return (
+    <>
+      <div className="quantity-names">
+        <Form.Item
+          name="name"
+          label="What is measured"
+          rules={[
+            {
+              required: true,
+              whitespace: true,
+              message: "Give it a name, such as “Lower spreader, outside”.",
+            },
+          ]}
+        >
+          <Input autoFocus maxLength={200} placeholder="Lower spreader, outside" />
+        </Form.Item>
+        <Form.Item name="symbol" label="Its letter, if any">
+          <Input maxLength={20} placeholder={kind === "angular" ? "θ" : "D"} />
+        </Form.Item>
+      </div>
+      <Form.Item name="instrument" label="Measured with">
+        <Select
+          options={[
+            ...sheet.instruments.map((instrument) => ({
+              value: instrument.id,
+              label: show(`${instrument.name}, ${instrument.least_count_text}`),
+            })),
+            { value: "", label: "Another tool…" },
+          ]}
+          onChange={(value: string) => {
+            if (value === "") {
+              form.setFieldValue("instrument", sheet.instruments.at(-1)?.id);
+              onDescribe();
+            }
+          }}
+        />
+      </Form.Item>
+      {faces.length > 1 && (
+        <Form.Item name="face" label="Taken with">
+          <Segmented
+            options={faces.map(({ id, name, measures }) => ({
+              value: id,
+              label: `${name}: ${measures}`,
+            }))}
+          />
+        </Form.Item>
+      )}
+      {kind === "angular" ? (
+        <>
+          <Choice name="windows" label="One reading is" options={CIRCLE_SORTS} />
+          <Choice name="halved" label="What is wanted" options={HALVED} />
+        </>
+      ) : (
+        <>
+          <Choice name="pairs" label="One reading is" options={LENGTH_SORTS} />
+          <Form.Item
+            name="items"
+            label="How many alike lie in one stack"
+            extra="1 for a single thing. Value and uncertainty are divided by it."
+          >
+            <InputNumber min={1} max={100000} precision={0} />
+          </Form.Item>
+        </>
+      )}
+      {known && <p className="quantity-care">{show(known.care)}</p>}
+    </>
   );
 }
 

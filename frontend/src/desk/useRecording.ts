@@ -1,0 +1,137 @@
+import { useCallback, useEffect, useRef, useState } from "react";
+
+import {
+  newId,
+  useAmendReading,
+  type Answer,
+  type Instrument,
+  type Quantity,
+  type Reading,
+} from "../api";
+import type { Entered } from "../outbox/outbox";
+import { post } from "../outbox/useOutbox";
+import { asFields, circumstancesOf, kept, NONE, type Circumstances } from "./circumstances";
+import { figuresOf, useSheetDesk, type Desk } from "./useDesk";
+import { asLooks, usePositions, type Position } from "./usePositions";
+
+interface Recorded {
+  sheet: { id: string };
+  quantity: Quantity;
+  instrument: Instrument;
+  /** A reading whose figures are being changed. */
+  changing: Reading | null;
+  /** The entry was recorded, or left. */
+  onDone: () => void;
+  /** Puts the cursor where the next figure goes. */
+  begin: () => void;
+  fail: (problem: unknown) => void;
+}
+
+/** A reading from its first figure until it is on its way: looks, circumstances, and the record. */
+export function useRecording(props: Recorded) {
+  const { sheet, quantity, instrument, changing, onDone, begin, fail } = props;
+  const paired = quantity.sort !== "single";
+  const positions = usePositions(quantity.sort);
+  const { more: others } = positions;
+  const desk = useSheetDesk(sheet.id, instrument.id, quantity.zero, {
+    fineAs: instrument.fine_as,
+    start: paired ? null : (changing?.position ?? null),
+    estimates: quantity.estimates,
+    pairing: {
+      sort: quantity.sort,
+      arc: quantity.arc,
+      halved: quantity.divide_by === 2,
+      earlier: positions.kept.map(({ entered }) => entered),
+    },
+  });
+  const [given, setGiven] = useState(changing ? circumstancesOf(changing) : NONE);
+  const give = useCallback(
+    (some: Partial<Circumstances>) => setGiven((before) => ({ ...before, ...some })),
+    [],
+  );
+  const [confirmed, setConfirmed] = useState("");
+  const eager = useRef(false);
+  const amend = useAmendReading(sheet.id);
+  const { answer, entry } = desk;
+
+  const outcome = comesTo(answer, others, instrument);
+
+  function done() {
+    setConfirmed(desk.settled ? outcome : `${entry.main} + ${entry.fine}`);
+    desk.clear();
+    positions.clear();
+    setGiven(kept(given, quantity.readings));
+    begin();
+    onDone();
+  }
+  /** Keeps the position that has been entered and makes room for the next. */
+  function keepPosition() {
+    if (desk.settled && answer?.read == null) return;
+    positions.keep(entered(), desk.settled ? answer : null);
+    desk.clear();
+    begin();
+  }
+  function takeBack({ entered: { main, fine, second_turn: secondTurn } }: Position) {
+    desk.type({ main, fine, secondTurn });
+    positions.takeBack();
+    begin();
+  }
+  function entered(): Entered {
+    const { main, fine, secondTurn } = entry;
+    return { main, fine, fine_as: instrument.fine_as, second_turn: secondTurn };
+  }
+  function record() {
+    // Figures that have not been answered yet (a quick hand, a server away) are kept as they were
+    // typed; the server tells what they mean when they reach it.
+    const typed = isTyped(desk) && !desk.faulty;
+    if (others && desk.away && typed) {
+      keepPosition();
+      return;
+    }
+    if (others || changing) {
+      // Enter came before the last figure had been answered: it is done with that answer.
+      eager.current = !desk.settled;
+      if (desk.settled) withAnswer();
+      return;
+    }
+    if (desk.settled ? answer?.read == null : !typed) return;
+    post({
+      id: newId(),
+      sheet: sheet.id,
+      quantity: quantity.id,
+      entered: [...positions.kept.map((one) => one.entered), entered()],
+      fields: asFields(given),
+      refused: "",
+    });
+    done();
+  }
+  function withAnswer() {
+    eager.current = false;
+    if (others) keepPosition();
+    else if (changing) change(changing);
+  }
+  function change(reading: Reading) {
+    const figures = [...positions.kept.map((one) => one.figures), answer && figuresOf(answer)];
+    const known = figures.filter((one) => one !== null);
+    if (known.length < figures.length) return;
+    const fields = { ...asLooks(known), ...asFields(given) };
+    amend.mutate({ seen: reading, ...fields, why: "changed" }, { onSuccess: done, onError: fail });
+  }
+  useEffect(() => {
+    if (eager.current && desk.settled) withAnswer();
+  });
+  return { desk, positions, given, give, outcome, confirmed, takeBack, record };
+}
+
+/** What an entry comes to, with its unit; of a look that others follow, what it reads. */
+function comesTo(answer: Answer | null, more: boolean, { kind, unit }: Instrument): string {
+  const read = more ? answer?.read : (answer?.between ?? answer?.corrected);
+  return read == null ? "" : `${read}${kind === "angular" ? "" : ` ${unit}`}`;
+}
+
+const isTyped = ({ entry }: Desk) => entry.main.trim() !== "" && entry.fine.trim() !== "";
+
+/** Whether there is something to record: a reading, or figures that the server will make one. */
+export function recordable(desk: Desk): boolean {
+  return desk.away ? isTyped(desk) : desk.answer?.read != null;
+}

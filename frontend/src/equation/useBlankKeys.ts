@@ -1,0 +1,51 @@
+import type { KeyboardEvent, RefObject } from "react";
+
+import type { FineAs, Instrument } from "../api";
+import type { Desk } from "../desk/useDesk";
+
+type Blank = "main" | "fine";
+
+interface Keyed {
+  desk: Desk;
+  instrument: Instrument;
+  fineAs: FineAs;
+  onEnter: () => void;
+  main: RefObject<HTMLInputElement | null>;
+  fine: RefObject<HTMLInputElement | null>;
+}
+
+/** What the keys do in the two blanks: arrows move the scales, space goes on, Enter records. */
+export function useBlankKeys({ desk, instrument, fineAs, onEnter, main, fine }: Keyed) {
+  const { entry, answer } = desk;
+  function move(blank: Blank, marks: number) {
+    const { division, least_count } = instrument.lines;
+    const from = answer?.position ?? 0;
+    const width = blank === "main" ? division : least_count;
+    desk.move(from + marks * width);
+    desk.release();
+  }
+  return function keys(blank: Blank) {
+    return (event: KeyboardEvent<HTMLInputElement>) => {
+      const many = event.shiftKey ? 10 : 1;
+      if (event.key === "ArrowUp" || event.key === "ArrowDown") {
+        event.preventDefault();
+        move(blank, event.key === "ArrowUp" ? many : -many);
+      } else if (blank === "main" && (event.key === " " || event.key === "+")) {
+        event.preventDefault();
+        fine.current?.focus();
+        fine.current?.select();
+      } else if (blank === "fine" && event.key === " " && fineAs !== "numeral") {
+        event.preventDefault();
+      } else if (event.key === "Enter") {
+        event.preventDefault();
+        if (blank === "main" && entry.fine.trim() === "") fine.current?.focus();
+        else onEnter();
+      } else if (event.key === "Escape") {
+        desk.clear();
+        main.current?.focus();
+      } else if (event.key === "Backspace" && blank === "fine" && entry.fine === "") {
+        main.current?.focus();
+      }
+    };
+  };
+}
