@@ -289,6 +289,17 @@ def test_the_server_away_and_back(page: Page, server: str) -> None:
     expect(page.locator(".part-result output")).to_have_text("8.30")
 
 
+def test_a_machine_without_a_network_works_on(page: Page, server: str) -> None:
+    open_quantity(page, server)
+    before = page.locator("tr.reading").count()
+    page.evaluate("window.dispatchEvent(new Event('offline'))")
+    page.keyboard.type("8 11")
+    page.keyboard.press("Enter")
+    expect(page.locator("tr.reading")).to_have_count(before + 1)
+    page.get_by_role("button", name="Undo").click()
+    expect(page.locator("tr.reading")).to_have_count(before)
+
+
 def test_figures_are_changed_in_the_equation_and_the_old_ones_stay(page: Page, server: str) -> None:
     open_quantity(page, server)
     page.get_by_label("Actions for reading 2").click()

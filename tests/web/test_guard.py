@@ -18,7 +18,9 @@ ROOT = Path(__file__).parents[2]
 
 @pytest.fixture(scope="module")
 def server(tmp_path_factory: pytest.TempPathFactory) -> Iterator[str]:
-    with running(tmp_path_factory.mktemp("guarded"), "demo", "--name", "Bench.example") as address:
+    with running(
+        tmp_path_factory.mktemp("guarded"), "demo", "--name", "Bench.example:80"
+    ) as address:
         yield urlsplit(address).netloc
 
 

@@ -46,7 +46,9 @@ def names_of(bound: str, given: Iterable[str] = ()) -> frozenset[str]:
         given: names besides, such as one that a router or a proxy knows it by.
     """
     address = ip_address(bound)
-    named = {name.lower().strip("[]") for name in given}
+    # A name with a port means the name; an address of version 6 has several colons.
+    parted = [_PORT.sub("", name) if name.count(":") == 1 else name for name in given]
+    named = {name.lower().strip("[]") for name in parted}
     if address.is_unspecified:
         own = {ip.ip for adapter in ifaddr.get_adapters() for ip in adapter.ips}
         # An address of version 6 is told with its flow and scope.
