@@ -81,13 +81,19 @@ def test_entries_say_what_else_was_noted_of_them() -> None:
         ("/title", 200), ("/aim", 4000), ("/instruments/0/name", 200),
         ("/measurements/0/symbol", 200),
         (f"{READING}/place", 200), (f"{READING}/excluded", 4000), (f"{READING}/note", 4000),
-        (f"{READING}/reader", 200),
+        (f"{READING}/reader", 200), (f"{READING}/history/0/why", 4000),
+        (f"{READING}/looked_again/0", 200), ("/measurements/0/compare/value", 200),
     ],
 )  # fmt: skip
 def test_text_keeps_to_its_bounds_also_where_it_is_for_the_record_only(
     where: str, longest: int
 ) -> None:
-    assert read((where, "ä\t\n" + "x" * (longest - 3)))
+    holders = (
+        (f"{READING}/history", [{"main": "7"}]), (f"{READING}/looked_again", [""]),
+        ("/measurements/0/compare", {}),
+    )  # fmt: skip
+    assert read(*holders, (where, "ä\t\n" + "x" * (longest - 3)))
     for beyond in ("x" * (longest + 1), "a\x00", "a\r", "\x85", "\ufffe", "\x7f"):
-        assert pointers(changed((where, beyond))) == [where]
-        assert parse_logbook(changed((where, beyond)), kept=True)
+        document = changed(*holders, (where, beyond))
+        assert pointers(document) == [where]
+        assert parse_logbook(document, kept=True)

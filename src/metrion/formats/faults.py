@@ -24,6 +24,11 @@ class Fault:
         return f"{self.pointer}: {self.message}"
 
 
+@dataclass(frozen=True)
+class BoundFault(Fault):
+    """Text that is out of bounds: a fault also where it is kept for the record only."""
+
+
 class Faults(list[Fault]):
     """The faults found so far.
 

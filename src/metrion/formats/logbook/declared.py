@@ -36,7 +36,7 @@ from metrion.core.declared import (
 from metrion.core.instruments import SCALES, Kind
 from metrion.core.observations import PAIR_LOOKS
 from metrion.core.scales import Look
-from metrion.formats.faults import Faults
+from metrion.formats.faults import BoundFault, Faults, child
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.texts import read_bounds, read_coverage, read_figures
 
@@ -102,11 +102,11 @@ def _put_together(
 def _tried(place: _Place, read: _Reader, fields: Fields) -> Any:
     """What a field holds; of one for the record, only text that is out of bounds is a fault."""
     name, holds = place.field.name, place.field.holds
-    as_text = isinstance(holds, Text) and isinstance(fields.record[name], str)
-    if as_text or not place.field.for_the_record:
+    if not place.field.for_the_record:
         return read(holds, fields, name, place.field.required)
     apart = Fields(fields.record, fields.pointer, Faults(kept=fields.faults.kept))
     found = read(holds, apart, name, False)
+    fields.faults += [fault for fault in apart.faults if isinstance(fault, BoundFault)]
     return None if apart.faults else found
 
 
@@ -219,7 +219,13 @@ def _bounds(_: Bounds, fields: Fields, name: str, required: bool) -> Any:
 
 @_reads(Codes)
 def _codes(_: Codes, fields: Fields, name: str, required: bool) -> Any:
-    return tuple(text for _, text in fields.texts(name, "text"))
+    found = fields.texts(name, "text")
+    each = Fields(
+        {str(i): text for i, (_, text) in enumerate(found)},
+        child(fields.pointer, name),
+        fields.faults,
+    )
+    return tuple(each.text(one) or "" for one in each.record)
 
 
 @_reads(Entry)

@@ -12,7 +12,7 @@ from metrion.core.bounds import check_id, check_length, check_number, check_text
 from metrion.core.declared import NAME, Sign
 from metrion.core.errors import MetrionError, OutOfBounds
 from metrion.core.numbers import parse_exact
-from metrion.formats.faults import Fault, Faults, child
+from metrion.formats.faults import BoundFault, Fault, Faults, child
 
 _Enum = TypeVar("_Enum", bound=StrEnum)
 _Value = TypeVar("_Value")
@@ -63,7 +63,7 @@ class Fields:
             try:
                 check_text(value, most)
             except OutOfBounds as error:
-                self.fault(name, str(error))
+                self.faults.append(BoundFault(child(self.pointer, name), str(error)))
                 return None
         return value
 
