@@ -22,7 +22,6 @@ from metrion.formats.table import observation_table
 
 DEFAULT_PORT = 8321
 _FAULTY = 2
-_THREADS = 8
 
 
 @click.group()
@@ -213,17 +212,16 @@ def _home(name: str) -> Path:
 
 
 def _serve(folder: Path, host: str, port: int, names: tuple[str, ...]) -> None:
-    from waitress.server import create_server
-
     from metrion.web import create_app
     from metrion.web.guard import names_of
+    from metrion.web.server import server_of
 
     listener = _listener(host, port)
     # A page asks for several things at once; that they queue for a moment is no news.
     logging.getLogger("waitress.queue").setLevel(logging.ERROR)
     address, bound = listener.getsockname()[:2]
     app = create_app(folder, names_of(address, [host, *names]))
-    server = create_server(app, sockets=[listener], threads=_THREADS)
+    server = server_of(app, listener)
     shown = f"[{host}]" if ":" in host else host
     click.echo(f"Metrion is at http://{shown}:{bound}/ (data in {folder}; stop with Ctrl+C)")
     sys.stdout.flush()

@@ -94,6 +94,19 @@ def test_every_answer_says_what_its_page_may_do(server: str, path: str, host: st
     assert answer.headers["Referrer-Policy"] == "no-referrer"
 
 
+@pytest.mark.parametrize(
+    "request_", [b"GET / HTTP/1.1\r\nContent-Length: x\r\n\r\n", b"nonsense\r\n\r\n"]
+)
+def test_a_broken_request_is_answered_under_the_same_rules(server: str, request_: bytes) -> None:
+    name, port = server.split(":")
+    with socket.create_connection((name, int(port)), timeout=20) as connection:
+        connection.sendall(request_)
+        answer = connection.makefile("rb").read()
+    assert answer.split(b" ")[1] == b"400"
+    assert b"X-Content-Type-Options: nosniff" in answer
+    assert b"Content-Security-Policy: default-src" in answer
+
+
 _ON_ALL_ADDRESSES = """
 import socket, sys
 from pathlib import Path

@@ -30,7 +30,7 @@ _CONTENT = "; ".join((
     # The preview of the report is a frame.
     "frame-ancestors 'self'",
 ))  # fmt: skip
-_HEADERS = {
+HEADERS = {
     "Content-Security-Policy": _CONTENT,
     "X-Content-Type-Options": "nosniff",
     "Referrer-Policy": "no-referrer",
@@ -77,6 +77,6 @@ def keep_to_this_host(app: Flask, names: Collection[str]) -> None:
 
     @app.after_request
     def _tell(response: Response) -> Response:
-        for header, value in _HEADERS.items():
+        for header, value in HEADERS.items():
             response.headers[header] = value
         return response

@@ -1,0 +1,32 @@
+"""The production server, its own answers to broken requests guarded like all others."""
+
+from __future__ import annotations
+
+import socket
+from typing import Any
+
+from flask import Flask
+from waitress.channel import HTTPChannel
+from waitress.server import create_server
+from waitress.task import ErrorTask
+
+from metrion.web.guard import HEADERS
+
+_THREADS = 8
+
+
+class _Error(ErrorTask):
+    def execute(self) -> None:
+        self.response_headers.extend(HEADERS.items())
+        super().execute()
+
+
+class _Channel(HTTPChannel):
+    error_task_class = _Error
+
+
+def server_of(app: Flask, listener: socket.socket) -> Any:
+    """A server of the application on a socket that listens already; ``run()`` serves."""
+    server = create_server(app, sockets=[listener], threads=_THREADS)
+    server.channel_class = _Channel
+    return server
