@@ -29,7 +29,10 @@ export function WrappedZero({ sheet, quantity, flag }: Props) {
           type="primary"
           loading={mend.isPending}
           onClick={() =>
-            mend.mutate({ seen: check, ...flag.suggestion, why: "a full turn off" }, { onError })
+            mend.mutate(
+              { seen: check, ...flag.suggestion, why: "counted from the wrong side of zero" },
+              { onError },
+            )
           }
         >
           It was {show(flag.suggested)}
