@@ -52,6 +52,8 @@ CALIPER = {
         ("/instruments", {**CALIPER, "fine_divisions": 10**7, "span": 9}, "fine_divisions"),
         ("/instruments", {**CALIPER, "maker_limit": "9" * 400}, "maker_limit"),
         ("/instruments", {**CALIPER, "id": ".."}, "id"),
+        ("/quantities", {"name": "Q", "instrument": "cal", "items": 1_000_001}, "items"),
+        ("/quantities", {"name": "x\x07", "instrument": "cal"}, "name"),
         ("/readings", {"quantity": "m1", "main": "9" * 41, "fine": 3}, "main"),
         ("/readings", {"quantity": "m1", "main": "6", "fine": 3, "id": "x y"}, "id"),
     ],

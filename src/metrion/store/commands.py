@@ -165,6 +165,8 @@ def _is_new(pointer: str, document: dict[str, Any], new: Sequence[Change]) -> bo
     path = path[1:]
     if len(path) > 1 and path[0] == OBSERVATIONS:
         record, path = record[OBSERVATIONS][int(path[1])], path[2:]
+    # The observations of a measurement are entries of their own.
+    record = {name: value for name, value in record.items() if name != OBSERVATIONS}
     alike = (change for change in new if change.after and change.after.record == record)
     return any(_differs(change, path[0] if path else "") for change in alike)
 
