@@ -8,7 +8,7 @@ from typing import Any
 import pytest
 
 from metrion.core.conventions import BUILT_IN, Combine, Convention, Family, Spread
-from metrion.core.derived import Derived, DerivedResult, TypedValue, reduce_derived, shared_zeros
+from metrion.core.derived import Derived, DerivedResult, TypedValue, reduce_derived
 from metrion.core.formula import parse_formula, resolve
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.measurements import Measurement
@@ -139,7 +139,7 @@ def test_a_zero_that_cancels_is_named() -> None:
         "D": measured("outer", 8, 9, checks=(ZERO,)),
         "d": measured("inner", 6, 1, checks=(ZERO,)),
     }
-    (shared,) = shared_zeros(derived("(D - d)/2", "mm", inputs).derived)
+    (shared,) = derived("(D - d)/2", "mm", inputs).shared_zeros
     assert shared.words == (
         "outer and inner were corrected by the same zero: its error cancels here."
     )
@@ -150,7 +150,7 @@ def test_a_zero_that_enters_once_is_named() -> None:
         "a": measured("one", 8, 9, checks=(ZERO,)),
         "b": measured("two", 6, 1, checks=(ZERO,)),
     }
-    (shared,) = shared_zeros(derived("a + b", "mm", inputs).derived)
+    (shared,) = derived("a + b", "mm", inputs).shared_zeros
     assert shared.share == 2
     assert shared.words.endswith("its error enters once, not once for each.")
 
@@ -158,18 +158,18 @@ def test_a_zero_that_enters_once_is_named() -> None:
 @pytest.mark.parametrize("checks", [(), (OTHER_ZERO,)])
 def test_zeros_of_their_own_are_not_shared(checks: tuple[ZeroCheck, ...]) -> None:
     inputs = {"a": measured("one", 8, 9, checks=(ZERO,)), "b": measured("two", 6, 1, checks=checks)}
-    assert shared_zeros(derived("a - b", "mm", inputs).derived) == ()
+    assert derived("a - b", "mm", inputs).shared_zeros == ()
 
 
 def test_nothing_is_shared_by_what_has_no_value() -> None:
     inputs = {"a": measured("one", 8, 9, checks=(ZERO,)), "b": measured("two", 6, checks=(ZERO,))}
-    assert shared_zeros(derived("a - b", "mm", inputs).derived) == ()
+    assert derived("a - b", "mm", inputs).shared_zeros == ()
 
 
 def test_a_measurement_under_two_symbols_shares_no_zero_with_itself() -> None:
     one = measured("one", 8, 9, checks=(ZERO,))
-    assert shared_zeros(derived("a + b", "mm", {"a": one, "b": one}).derived) == ()
+    assert derived("a + b", "mm", {"a": one, "b": one}).shared_zeros == ()
     other = measured("two", 6, 1, checks=(ZERO,))
     inputs = {"a": one, "b": one, "c": other}
-    (shared,) = shared_zeros(derived("a + b - c", "mm", inputs).derived)
+    (shared,) = derived("a + b - c", "mm", inputs).shared_zeros
     assert [holder.id for holder in shared.measurements] == ["one", "two"]

@@ -3,17 +3,12 @@
 from fractions import Fraction
 
 from metrion.core.conventions import Convention, Coverage, Family
-from metrion.core.uncertainty import Part, Source, combine_parts
+from metrion.core.formula.expression import name, number
+from metrion.core.working.steps import Working
+from metrion.core.working.uncertainty import Component, Source, add_uncertainty, stated
 
 # Contributions of table H.1 in nanometres, with their degrees of freedom.
-PARTS = [
-    Part(Source.TYPED, Fraction(25) ** 2, 18),
-    Part(Source.SCATTER, Fraction("5.8") ** 2, 24),
-    Part(Source.TYPED, Fraction("3.9") ** 2, 5),
-    Part(Source.TYPED, Fraction("6.7") ** 2, 8),
-    Part(Source.TYPED, Fraction("2.9") ** 2, 50),
-    Part(Source.TYPED, Fraction("16.6") ** 2, 2),
-]
+CONTRIBUTIONS = [("25", 18), ("5.8", 24), ("3.9", 5), ("6.7", 8), ("2.9", 50), ("16.6", 2)]
 AT_99 = Convention(
     "c", "99 %", Family.STANDARD, Fraction(1, 2), True, 2,
     coverage=Coverage(Fraction(99), percentage=True),
@@ -21,7 +16,13 @@ AT_99 = Convention(
 
 
 def test_combined_uncertainty_degrees_of_freedom_and_expanded_uncertainty() -> None:
-    found = combine_parts(PARTS, AT_99)
+    working, components = Working("nm"), []
+    for index, (size, freedom) in enumerate(CONTRIBUTIONS):
+        working.given(f"part_{index}", Fraction(size))
+        components.append(Component(f"part_{index}", Source.TYPED, number(freedom)))
+    terms = [name(component.key) for component in components]
+    add_uncertainty(working, terms, components, AT_99)
+    found = stated(working, AT_99)
     assert found.coverage_factor is not None
     assert round(found.size / found.coverage_factor) == 32
     assert found.degrees_of_freedom == 16

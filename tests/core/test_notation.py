@@ -48,7 +48,7 @@ def test_a_printed_unit_can_be_typed_again(unit: str) -> None:
 def test_a_printed_formula_can_be_typed_again(formula: str) -> None:
     printed = printed_formula(formula)
     assert not set("*-") & set(printed)
-    assert parse_formula(typed_formula(printed)).steps == parse_formula(formula).steps
+    assert parse_formula(typed_formula(printed)).tree == parse_formula(formula).tree
     assert typed_formula(formula) == formula
 
 

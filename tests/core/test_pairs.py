@@ -10,9 +10,11 @@ from hypothesis import strategies as st
 
 from metrion.core.angles import FULL_CIRCLE
 from metrion.core.conventions import BUILT_IN
+from metrion.core.formula.evaluate import exact
+from metrion.core.formula.expression import number
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.measurements import Measurement, reduce_measurement
-from metrion.core.observations import Arc, Observation, Sort, sweep, sweeps
+from metrion.core.observations import Arc, Observation, Sort, sweeps, swept
 from metrion.core.review import review
 from metrion.core.scales import Look, VernierScale
 from metrion.core.zero import ZeroCheck
@@ -46,6 +48,10 @@ def test_forward_goes_the_long_way_round() -> None:
     pair = measured(at(10), at(350), arc=Arc.FORWARD)
     assert pair.observed == (Fraction(340 * 60),)
     assert measured(at(10), at(350)).observed == (Fraction(20 * 60),)
+
+
+def sweep(start: Fraction, end: Fraction, arc: Arc) -> Fraction:
+    return exact(swept(number(start), number(end), arc))
 
 
 angles = st.integers(0, int(FULL_CIRCLE) - 1).map(Fraction)

@@ -11,20 +11,15 @@ from metrion.core.conventions import (
     BUILT_IN,
     Combine,
     Convention,
-    Coverage,
     Family,
     Spread,
 )
+from metrion.core.formula.evaluate import exact, normal, student
+from metrion.core.formula.expression import number
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.measurements import Measurement, reduce_measurement
-from metrion.core.observations import Arc, Observation, sweep
+from metrion.core.observations import Arc, Observation, swept
 from metrion.core.scales import Look, VernierScale
-from metrion.core.uncertainty import (
-    Part,
-    Source,
-    coverage_factor,
-    effective_degrees_of_freedom,
-)
 from metrion.core.zero import ZeroCheck
 
 CALIPER = Instrument(
@@ -127,15 +122,21 @@ def test_without_a_counting_reading_there_is_no_result() -> None:
     assert measurement.observed == (Fraction("6.15"),)
 
 
-@pytest.mark.parametrize("freedom", [1, 2, 7, 30, 1000, None])
-def test_student_factors(freedom: int | None) -> None:
-    expected = stats.norm.ppf(0.995) if freedom is None else stats.t.ppf(0.995, freedom)
-    found = coverage_factor(Coverage(Fraction(99), percentage=True), freedom)
-    assert math.isclose(found, expected, rel_tol=1e-9)
+@pytest.mark.parametrize("freedom", [1, 2, 7, 30, 1000])
+def test_student_factors(freedom: int) -> None:
+    found = student(Fraction(99, 100), Fraction(freedom))
+    assert math.isclose(found, stats.t.ppf(0.995, freedom), rel_tol=1e-9)
 
 
-def test_infinite_freedom_of_all_parts_stays_infinite() -> None:
-    assert effective_degrees_of_freedom([Part(Source.READING, Fraction(1, 4))]) is None
+def test_the_normal_factor() -> None:
+    assert math.isclose(normal(Fraction(99, 100)), stats.norm.ppf(0.995), rel_tol=1e-9)
+
+
+def test_equal_readings_leave_the_degrees_of_freedom_infinite() -> None:
+    found = reduce_measurement(series(3, 3, 3, convention=BUILT_IN["standard-95"])).uncertainty
+    assert found is not None
+    assert found.degrees_of_freedom is None
+    assert found.coverage_factor == normal(Fraction(95, 100))
 
 
 @pytest.mark.parametrize(
@@ -151,4 +152,5 @@ def test_infinite_freedom_of_all_parts_stays_infinite() -> None:
 def test_sweeps_go_through_the_zero_of_the_circle(
     start: int, end: int, arc: Arc, degrees: int
 ) -> None:
-    assert sweep(Fraction(start * 60), Fraction(end * 60), arc) == degrees * 60
+    found = swept(number(start * 60), number(end * 60), arc)
+    assert exact(found) == degrees * 60

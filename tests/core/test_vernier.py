@@ -132,7 +132,7 @@ def test_the_nearest_look_is_at_most_half_a_least_count_away(
 
 @given(verniers())
 def test_every_step_of_the_least_count_is_shown_by_some_line(scale: VernierScale) -> None:
-    shown = {scale.fraction(line) * scale.main_division for line in range(scale.fine_divisions)}
+    shown = {scale.reading(Look(Fraction(0), line)) for line in range(scale.fine_divisions)}
     count = scale.main_division / scale.least_count
     assert shown == {step * scale.least_count for step in range(int(count))}
 

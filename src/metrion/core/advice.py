@@ -2,12 +2,22 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
 from fractions import Fraction
 
 from metrion.core.conventions import Family
-from metrion.core.measurements import Measurement, MeasurementResult
+from metrion.core.formula.evaluate import one
+from metrion.core.measurements import MeasurementResult
 from metrion.core.rounding import two_figures
-from metrion.core.uncertainty import Part, Source, combine_parts, look_limit, scatter
+from metrion.core.working.steps import Working
+from metrion.core.working.uncertainty import (
+    COUNT,
+    UNCERTAINTY,
+    Source,
+    add_components,
+    add_uncertainty,
+    joined,
+)
 
 _WORTH_IT = Fraction(1, 20)
 
@@ -21,14 +31,13 @@ def advice(result: MeasurementResult) -> str:
     if result.uncertainty is None or len(measurement.counting) < 3:
         return ""
     if measurement.convention.family is Family.LIMIT:
-        return _limit_advice(measurement)
+        return _limit_advice(result)
     return _standard_advice(result)
 
 
-def _limit_advice(measurement: Measurement) -> str:
-    convention = measurement.convention
-    limit = look_limit(measurement.instrument, convention) * min(measurement.looks, 2)
-    if scatter(measurement.counting, convention.spread).size <= limit:
+def _limit_advice(result: MeasurementResult) -> str:
+    sizes = {each.source: one(result.working.values[each.key]) for each in result.components}
+    if not sizes.get(Source.SCATTER, Fraction(0)) > sizes[Source.READING]:
         return "The scale decides now: more readings will not help, a finer tool would."
     return (
         "The scatter decides: it is larger than what one look may be off. More readings show it "
@@ -37,35 +46,31 @@ def _limit_advice(measurement: Measurement) -> str:
 
 
 def _standard_advice(result: MeasurementResult) -> str:
-    measurement, now = result.measurement, result.uncertainty
-    assert now is not None
-    count = len(measurement.counting)
-    again = combine_parts(
-        (_with_more_readings(part, count, count + 1) for part in result.parts),
-        measurement.convention,
-    )
-    if now.size - again.size < _WORTH_IT * now.size:
-        best = combine_parts(
-            (part for part in result.parts if part.source is not Source.SCATTER),
-            measurement.convention,
-        )
-        if now.size - best.size < _WORTH_IT * now.size:
+    count = Fraction(len(result.measurement.counting))
+    now = result.working.number(UNCERTAINTY)
+    again = result.working.again({COUNT: count + 1}).number(UNCERTAINTY)
+    if now - again < _WORTH_IT * now:
+        best = _without_scatter(result).number(UNCERTAINTY)
+        if now - best < _WORTH_IT * now:
             return "The scale decides now: more readings will not help, a finer tool would."
         return (
             "One more reading would hardly tell. Many more could bring "
-            f"±{_short(result, now.size)} down to ±{_short(result, best.size)} at the best."
+            f"±{_short(result, now)} down to ±{_short(result, best)} at the best."
         )
     return (
-        f"One more reading like these would bring ±{_short(result, now.size)} "
-        f"to about ±{_short(result, again.size)}."
+        f"One more reading like these would bring ±{_short(result, now)} "
+        f"to about ±{_short(result, again)}."
     )
 
 
-def _with_more_readings(part: Part, count: int, more: int) -> Part:
-    """The same scatter, averaged over more readings."""
-    if part.source is not Source.SCATTER:
-        return part
-    return Part(part.source, part.square * count / more, more - 1)
+def _without_scatter(result: MeasurementResult) -> Working:
+    """What would be left if ever more readings averaged their scatter out."""
+    working = result.measurement.base.copy()
+    several = result.measurement.model(result.convention)
+    components = add_components(working, replace(several, several=False))
+    terms = [term for _, term in joined(components, result.convention)]
+    add_uncertainty(working, terms, components, result.convention)
+    return working
 
 
 def _short(result: MeasurementResult, size: Fraction) -> str:

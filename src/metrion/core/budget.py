@@ -2,16 +2,18 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Sequence
-from dataclasses import dataclass, replace
+from collections.abc import Iterable, Mapping, Sequence
+from dataclasses import dataclass
 from fractions import Fraction
-from itertools import groupby
 
 from metrion.core.conventions import Combine, Convention, Family
 from metrion.core.derived import DerivedResult
+from metrion.core.formula.evaluate import one
+from metrion.core.formula.values import Value, rational
 from metrion.core.measurements import MeasurementResult
+from metrion.core.numbers import square_root
 from metrion.core.rounding import round_half_away, two_figures
-from metrion.core.uncertainty import Part, Source, Uncertainty, limit_and_scatter
+from metrion.core.working.uncertainty import Component, Source, Uncertainty, adds_squares
 
 LABELS = {
     Source.READING: "reading limit",
@@ -49,7 +51,7 @@ class Share:
 
     Attributes:
         label: what it is.
-        size: the part as it enters the result, before coverage.
+        size: the component as it enters the result, before coverage.
         percent: how much of the whole it makes up.
         lost: whether it gave way to a larger part and does not count.
     """
@@ -83,28 +85,30 @@ class Budget:
 
 
 def measurement_budget(result: MeasurementResult) -> Budget:
-    """The parts of a measured quantity: reading limit, scatter, zero look, maker's limit."""
-    measurement = result.measurement
+    """The components of a measured quantity: reading limit, scatter, zero look, maker's limit."""
     if result.uncertainty is None:
         return Budget()
-    convention, unit = measurement.convention, measurement.instrument.unit
-    parts, lost = list(result.parts), None
-    if convention.family is Family.LIMIT and convention.combine is not Combine.QUADRATURE:
-        pair = limit_and_scatter(
-            measurement.instrument, convention, measurement.counting, measurement.looks
-        )
-        scaled = [part.scaled(Fraction(1, measurement.divisor)) for part in pair]
-        if convention.combine is Combine.LARGER:
-            lost = min(reversed(scaled), key=lambda part: part.square)
-            scaled.remove(lost)
-        parts = [*scaled, *parts[1:]]
-    shares = _shares([(LABELS[part.source], [part]) for part in parts], convention)
-    sentences = [_dominance([part for part in parts if part.square], shares, convention)]
-    if lost and lost.square:
-        shares.append(Share(LABELS[lost.source], lost.size, Fraction(0), lost=True))
-        sentences.append(_loss(lost, unit))
+    convention, unit = result.convention, result.measurement.instrument.unit
+    sizes = {each.source: result.working.values[each.key] for each in result.components}
+    lost = None
+    if convention.family is Family.LIMIT and convention.combine is Combine.LARGER:
+        lost = _lost(sizes)
+    kept = [(LABELS[source], [size]) for source, size in sizes.items() if source is not lost]
+    shares = _shares(kept, convention)
+    sentences = [_dominance(shares, convention)]
+    if lost and (size := one(sizes[lost])):
+        shares.append(Share(LABELS[lost], rational(size), Fraction(0), lost=True))
+        sentences.append(_loss(lost, rational(size), unit))
     sentences += _coverage(convention, result.uncertainty, unit)
     return Budget(tuple(shares), tuple(words for words in sentences if words))
+
+
+def _lost(sizes: Mapping[Source, Value]) -> Source | None:
+    """Which of limit and scatter does not count because the other one is larger, or as large."""
+    if Source.SCATTER not in sizes:
+        return None
+    limit, scatter = one(sizes[Source.READING]), one(sizes[Source.SCATTER])
+    return Source.READING if scatter > limit else Source.SCATTER
 
 
 def derived_budget(result: DerivedResult) -> Budget:
@@ -112,12 +116,10 @@ def derived_budget(result: DerivedResult) -> Budget:
     if result.uncertainty is None:
         return Budget()
     convention = result.derived.convention
-    named = [(_owner(part), part) for part in result.parts]
-    groups = [
-        (name, [part for _, part in members])
-        for name, members in groupby(sorted(named, key=lambda one: one[0]), key=lambda one: one[0])
-    ]
-    shares = _shares(groups, convention)
+    groups: dict[str, list[Value]] = {}
+    for component in sorted(result.components, key=_owner):
+        groups.setdefault(_owner(component), []).append(result.working.values[component.key])
+    shares = _shares(groups.items(), convention)
     sentences = list(_coverage(convention, result.uncertainty, result.derived.unit.text))
     if shares:
         largest = max(shares, key=lambda share: share.percent)
@@ -125,47 +127,41 @@ def derived_budget(result: DerivedResult) -> Budget:
     return Budget(tuple(shares), tuple(sentences))
 
 
-def _owner(part: Part) -> str:
-    if part.source in (Source.ZERO, Source.ZERO_SCATTER):
-        return f"zero of {part.of}"
-    return part.of
+def _owner(component: Component) -> str:
+    return f"zero of {component.of}" if component.of_a_zero else component.of
 
 
-def _shares(groups: Iterable[tuple[str, Sequence[Part]]], convention: Convention) -> list[Share]:
-    """Every group of parts with what it makes up of the whole, the largest first."""
-    squares = convention.family is Family.STANDARD or convention.combine is Combine.QUADRATURE
+def _shares(
+    groups: Iterable[tuple[str, Sequence[Value]]], convention: Convention
+) -> list[Share]:
+    """Every group of components with what it makes up of the whole, the largest first."""
+    squares = adds_squares(convention)
+    power = 2 if squares else 1
     weighed = []
-    for label, parts in groups:
-        together = replace(parts[0], square=_together(parts, squares=squares))
-        weight = together.square if squares else together.size
+    for label, sizes in groups:
+        weight = sum((rational(one(size) ** power) for size in sizes), Fraction(0))
         if weight:
-            weighed.append((weight, label, together.size))
+            weighed.append((weight, label, square_root(weight) if squares else weight))
     whole = sum((weight for weight, *_ in weighed), Fraction(0))
     shares = [Share(label, size, 100 * weight / whole) for weight, label, size in weighed]
     return sorted(shares, key=lambda share: -share.percent)
 
 
-def _together(parts: Sequence[Part], *, squares: bool) -> Fraction:
-    if squares or len(parts) == 1:
-        return sum((part.square for part in parts), Fraction(0))
-    return sum((part.size for part in parts), Fraction(0)) ** 2
-
-
-def _dominance(parts: Sequence[Part], shares: Sequence[Share], convention: Convention) -> str:
+def _dominance(shares: Sequence[Share], convention: Convention) -> str:
     if not shares:
         return ""
     first = shares[0]
-    source = next(part.source for part in parts if LABELS[part.source] == first.label)
+    source = next(source for source, label in LABELS.items() if label == first.label)
     if first.percent < _DOMINANT:
         return f"No part dominates; the largest, the {first.label}, makes up {_said(first)}."
     help_words = _SCATTER_HELP[convention.family] if source is Source.SCATTER else _HELP[source]
     return f"The {first.label} makes up {_said(first)} of it: {help_words}."
 
 
-def _loss(lost: Part, unit: str) -> str:
-    other = "reading limit" if lost.source is Source.SCATTER else "scatter"
+def _loss(lost: Source, size: Fraction, unit: str) -> str:
+    other = "reading limit" if lost is Source.SCATTER else "scatter"
     return (
-        f"The {LABELS[lost.source]} of {two_figures(lost.size, unit)} is not larger than the "
+        f"The {LABELS[lost]} of {two_figures(size, unit)} is not larger than the "
         f"{other}: in this school only the larger of the two counts."
     )
 

@@ -8,7 +8,8 @@ from fractions import Fraction
 from metrion.core.conventions import Convention, Family
 from metrion.core.derived import Derived, TypedValue, reduce_derived
 from metrion.core.errors import UnitError
-from metrion.core.formula import Formula, Step
+from metrion.core.formula import PI, Formula
+from metrion.core.formula.expression import name, replaced
 from metrion.core.measurements import Measurement
 from metrion.core.rounding import two_figures
 from metrion.core.units import Number, Unit, parse_unit
@@ -54,9 +55,9 @@ def compare(own: Measurement | Derived, other: Comparand) -> Comparison | None:
     theirs = _renamed(_derived(other, own.convention), "b")
     if mine.unit.dimension != theirs.unit.dimension:
         raise UnitError(f"{theirs.unit.text} cannot be compared with {mine.unit.text}")
-    steps = (*mine.formula.steps, *theirs.formula.steps, Step("binary", "-"))
     inputs = {**mine.inputs, **theirs.inputs}
-    difference = reduce_derived(replace(mine, formula=Formula("", steps), inputs=inputs))
+    formula = Formula("", mine.formula.tree - theirs.formula.tree)
+    difference = reduce_derived(replace(mine, formula=formula, inputs=inputs))
     expected = reduce_derived(replace(theirs, unit=mine.unit)).value
     if difference.value is None or difference.uncertainty is None or expected is None:
         return None
@@ -71,19 +72,15 @@ def _derived(given: Comparand, convention: Convention) -> Derived:
     if isinstance(given, Derived):
         return replace(given, convention=convention)
     unit = given.unit if isinstance(given, TypedValue) else parse_unit(given.instrument.unit)
-    return Derived("", "", Formula("", (Step("name", "x"),)), unit, convention, {"x": given})
+    return Derived("", "", Formula("", name("x")), unit, convention, {"x": given})
 
 
 def _renamed(derived: Derived, side: str) -> Derived:
-    """The same with symbols that no other side has."""
-    steps = tuple(
-        replace(step, word=f"{side}_{step.word}")
-        if step.kind == "name" and step.word != "pi"
-        else step
-        for step in derived.formula.steps
-    )
+    """The same, in base units, with symbols that no other side has."""
+    formula = derived.formula.in_base_units or derived.formula.tree
+    tree = replaced(formula, lambda word: None if word == PI else name(f"{side}_{word}"))
     inputs = {f"{side}_{symbol}": given for symbol, given in derived.inputs.items()}
-    return replace(derived, formula=Formula("", steps), inputs=inputs)
+    return replace(derived, formula=Formula("", tree), inputs=inputs)
 
 
 def _compared(

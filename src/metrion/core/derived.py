@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Mapping
+from collections.abc import Callable, Hashable, Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
 from fractions import Fraction
 
@@ -23,11 +23,26 @@ from metrion.core.declared import (
     entry,
     rest,
 )
-from metrion.core.formula import Formula
-from metrion.core.measurements import Measurement, measurement_parts
+from metrion.core.formula import Expression, Formula, NoValue, evaluate
+from metrion.core.formula.derivative import derivative
+from metrion.core.formula.evaluate import exact, one
+from metrion.core.formula.expression import added, call, name, number, replaced
+from metrion.core.formula.values import rational
+from metrion.core.measurements import Measurement, own_components
 from metrion.core.rounding import Rounded, round_result
-from metrion.core.slopes import NoValue, Sloped, evaluate
-from metrion.core.uncertainty import Part, Source, Uncertainty, combine_parts, zero_parts
+from metrion.core.working.steps import Step, Working, definitions
+from metrion.core.working.uncertainty import (
+    MEAN,
+    UNCERTAINTY,
+    Component,
+    Source,
+    Uncertainty,
+    add_components,
+    add_uncertainty,
+    divided,
+    joined,
+    stated,
+)
 from metrion.core.units import Number, Unit, parse_unit
 
 
@@ -76,52 +91,6 @@ class Derived:
 
 
 @dataclass(frozen=True)
-class DerivedResult:
-    """What a derived quantity comes to; all but ``derived`` empty where it has no value.
-
-    Attributes:
-        derived: what it was worked out from.
-        value: in its unit, exact while it is rational.
-        parts: the parts of its uncertainty, as they enter the value.
-        uncertainty: those parts put together.
-        rounded: value, uncertainty and sentence.
-    """
-
-    derived: Derived
-    value: Number | None = None
-    parts: tuple[Part, ...] = ()
-    uncertainty: Uncertainty | None = None
-    rounded: Rounded | None = None
-
-
-def reduce_derived(derived: Derived) -> DerivedResult:
-    """Work a derived quantity out, to first order in every input; JCGM 100:2008, 5.1.2."""
-    used = {symbol: derived.inputs[symbol] for symbol in derived.formula.names}
-    values = {symbol: _base_value(given) for symbol, given in used.items()}
-    known = {symbol: value for symbol, value in values.items() if value is not None}
-    if len(known) < len(values):
-        return DerivedResult(derived)
-    try:
-        found = evaluate(derived.formula, known)
-        value = found.value / derived.unit.factor
-        parts = tuple(_shares(derived, used, found))
-        uncertainty = combine_parts(parts, derived.convention)
-        float(value), float(uncertainty.size)
-    except (NoValue, OverflowError):
-        return DerivedResult(derived)
-    digits = derived.convention.digits
-    rounded = round_result(Fraction(value), uncertainty.size, digits, derived.unit.text)
-    return DerivedResult(derived, value, parts, uncertainty, rounded)
-
-
-def _base_value(given: Measurement | TypedValue) -> Number | None:
-    """The value of an input in millimetres, grams and arc minutes."""
-    if isinstance(given, TypedValue):
-        return given.value * given.unit.factor
-    return None if given.mean is None else given.mean * parse_unit(given.instrument.unit).factor
-
-
-@dataclass(frozen=True)
 class SharedZero:
     """A zero that several inputs have in common.
 
@@ -143,66 +112,189 @@ class SharedZero:
         return f"{together}: its error enters once, not once for each."
 
 
-def shared_zeros(derived: Derived) -> tuple[SharedZero, ...]:
-    """The zeros that two or more inputs of a derived quantity share; none without a value."""
-    used = {symbol: derived.inputs[symbol] for symbol in derived.formula.names}
-    values = {symbol: _base_value(given) for symbol, given in used.items()}
-    known = {symbol: value for symbol, value in values.items() if value is not None}
+@dataclass(frozen=True)
+class DerivedResult:
+    """What a derived quantity comes to.
+
+    Attributes:
+        derived: what it was worked out from.
+        working: its steps.
+        value: in its unit, exact while it is rational; None where it has none.
+        components: those of its uncertainty, by the keys of their steps.
+        rounded: value, uncertainty and sentence.
+        shared_zeros: the zeros that two or more of its inputs share.
+    """
+
+    derived: Derived
+    working: Working
+    value: Number | None = None
+    components: tuple[Component, ...] = ()
+    rounded: Rounded | None = None
+    shared_zeros: tuple[SharedZero, ...] = ()
+
+    @property
+    def uncertainty(self) -> Uncertainty | None:
+        """Before it is rounded."""
+        return stated(self.working, self.derived.convention) if self.rounded else None
+
+
+def reduce_derived(derived: Derived) -> DerivedResult:
+    """Work a derived quantity out, to first order in every input; JCGM 100:2008, 5.1.2."""
+    working = Working(derived.unit.text)
+    for symbol, given in sorted(derived.inputs.items()):
+        _add_input(working, symbol, given)
+    inputs_alone = DerivedResult(derived, working)
+    if any(input_key(symbol) not in working.values for symbol in derived.formula.names):
+        return inputs_alone
+    whole = working.copy()
     try:
-        found = evaluate(derived.formula, known) if len(known) == len(values) else None
-    except NoValue:
-        found = None
-    if found is None:
-        return ()
-    return tuple(
-        SharedZero(tuple(holders), share)
-        for holders, share in _zero_shares(derived, used, found)
-        if len(holders) > 1
-    )
+        value = _add_value(whole, derived)
+        components, zeros = _add_components(whole, derived)
+        terms = [name(component.key) for component in components]
+        add_uncertainty(whole, terms, components, derived.convention)
+        size = whole.number(UNCERTAINTY)
+        float(value), float(size)
+    except (NoValue, OverflowError):
+        return inputs_alone
+    rounded = round_result(Fraction(value), size, derived.convention.digits, derived.unit.text)
+    return DerivedResult(derived, whole, value, tuple(components), rounded, zeros)
 
 
-def _shares(
-    derived: Derived, used: Mapping[str, Measurement | TypedValue], found: Sloped
-) -> Iterator[Part]:
-    """Every independent part with the slope of the result in it.
+def input_key(symbol: str) -> str:
+    """The key of the step that an input is."""
+    return f"input_{symbol}"
+
+
+def sensitivity_key(symbol: str) -> str:
+    """The key of the sensitivity coefficient of an input."""
+    return f"sensitivity_{symbol}"
+
+
+def _add_input(working: Working, symbol: str, given: Measurement | TypedValue) -> None:
+    unit = unit_of(given)
+    source = "" if isinstance(given, TypedValue) else given.id
+    value = given.value if isinstance(given, TypedValue) else given.mean
+    expression = None if value is None else number(Fraction(value))
+    working.adopt(Step(input_key(symbol), expression, value, unit.text, source=source))
+
+
+def unit_of(given: Measurement | TypedValue) -> Unit:
+    """The unit of an input."""
+    return given.unit if isinstance(given, TypedValue) else parse_unit(given.instrument.unit)
+
+
+def _add_value(working: Working, derived: Derived) -> Number:
+    """The formula of the inputs in their units, for a value in its own; and its derivatives."""
+
+    def measured(symbol: str) -> Expression | None:
+        if symbol not in derived.inputs:
+            return None
+        worth, of = unit_of(derived.inputs[symbol]).worth, name(input_key(symbol))
+        return of * worth if worth else of
+
+    formula = replaced(derived.formula.in_base_units or derived.formula.tree, measured)
+    if worth := derived.unit.worth:
+        formula = formula / worth
+    value = working.add(MEAN, formula, tame=True)
+    for symbol in sorted(derived.formula.names):
+        slope = derivative(formula, input_key(symbol)) or number(0)
+        unit = derived.unit.per(unit_of(derived.inputs[symbol]))
+        working.add(sensitivity_key(symbol), slope, unit, tame=True)
+    return value if isinstance(value, float) else rational(one(value))
+
+
+def _add_components(
+    working: Working, derived: Derived
+) -> tuple[list[Component], tuple[SharedZero, ...]]:
+    """Every independent component with what it makes of the result.
 
     A measurement that stands for two symbols, and a zero set that several measurements name,
     enter once, so that what they have in common can cancel.
     """
-    measured: dict[str, tuple[Measurement, Fraction]] = {}
-    for symbol, given in sorted(used.items()):
-        if isinstance(given, TypedValue):
-            per_unit = Fraction(found.slopes.get(symbol, Fraction(0)) / derived.unit.factor)
-            share = per_unit * Fraction(given.unit.factor)
-            yield Part(Source.TYPED, given.uncertainty**2, of=symbol).scaled(share)
-            continue
-        before = measured[given.id][1] if given.id in measured else Fraction(0)
-        measured[given.id] = (given, before + _share(derived, symbol, given, found))
-    for measurement, share in measured.values():
-        for part in measurement_parts(measurement, derived.convention):
-            yield replace(part, of=measurement.label).scaled(share)
-    for holders, share in _zero_shares(derived, used, found):
-        first, names = holders[0], " and ".join(holder.label for holder in holders)
-        for part in zero_parts(first.instrument, derived.convention, first.effective_checks):
-            yield replace(part, of=names).scaled(share)
+    used = [(symbol, derived.inputs[symbol]) for symbol in sorted(derived.formula.names)]
+    found = [
+        _typed(working, symbol, given) for symbol, given in used if isinstance(given, TypedValue)
+    ]
+    measured = [(symbol, one) for symbol, one in used if isinstance(one, Measurement)]
+    for symbols, (measurement, *_) in _together(measured, lambda one: one.id):
+        found += _own(working, symbols, measurement, derived.convention)
+    corrected = [(symbol, one) for symbol, one in measured if one.effective_checks]
+    zeros = []
+    for symbols, holders in _together(corrected, _zero_set):
+        shares = [
+            divided(name(sensitivity_key(symbol)), holder.divisors)
+            for symbol, holder in zip(symbols, holders, strict=True)
+        ]
+        found += _of_zero(working, symbols[0], holders, added(shares), derived.convention)
+        different = tuple({holder.id: holder for holder in holders}.values())
+        if len(different) > 1:
+            zeros.append(SharedZero(different, exact(added(shares), **working.values)))
+    return found, tuple(zeros)
 
 
-def _share(derived: Derived, symbol: str, given: Measurement, found: Sloped) -> Fraction:
-    """How much the result changes with the sum of an input's readings."""
-    per_unit = Fraction(found.slopes.get(symbol, Fraction(0)) / derived.unit.factor)
-    return per_unit * Fraction(parse_unit(given.instrument.unit).factor) / given.divisor
+def _zero_set(measurement: Measurement) -> frozenset[str]:
+    return frozenset(check.id for check in measurement.effective_checks)
 
 
-def _zero_shares(
-    derived: Derived, used: Mapping[str, Measurement | TypedValue], found: Sloped
-) -> Iterator[tuple[list[Measurement], Fraction]]:
-    """Every zero set with the measurements that name it and its share in the result."""
-    sets: dict[frozenset[str], tuple[list[Measurement], Fraction]] = {}
-    for symbol, given in sorted(used.items()):
-        if isinstance(given, TypedValue) or not given.effective_checks:
-            continue
-        checks = frozenset(check.id for check in given.effective_checks)
-        holders, share = sets.get(checks, ([], Fraction(0)))
-        others = [*holders, given] if given not in holders else holders
-        sets[checks] = (others, share + _share(derived, symbol, given, found))
-    yield from sets.values()
+def _together(
+    measured: Sequence[tuple[str, Measurement]], by: Callable[[Measurement], Hashable]
+) -> Iterable[tuple[list[str], list[Measurement]]]:
+    """Symbols and measurements that have something in common, group by group."""
+    groups: dict[Hashable, tuple[list[str], list[Measurement]]] = {}
+    for symbol, measurement in measured:
+        symbols, holders = groups.setdefault(by(measurement), ([], []))
+        symbols.append(symbol)
+        holders.append(measurement)
+    return groups.values()
+
+
+def _typed(working: Working, symbol: str, given: TypedValue) -> Component:
+    component = Component(f"component_typed_{symbol}", Source.TYPED, of=symbol)
+    share = call("abs", name(sensitivity_key(symbol)))
+    working.add(component.key, share * number(given.uncertainty))
+    return component
+
+
+def _own(
+    working: Working, symbols: Sequence[str], measurement: Measurement, convention: Convention
+) -> Iterator[Component]:
+    """The components of the readings of one measurement."""
+    own = measurement.base.copy()
+    components = [one for one in own_components(measurement, convention, own) if not one.of_a_zero]
+    share = added([name(sensitivity_key(symbol)) for symbol in symbols])
+    count = number(len(measurement.counting))
+    for component, term in joined(components, convention):
+        freedom = component.freedom and count - number(1)
+        taken = replace(component, freedom=freedom, of=measurement.label)
+        yield _taken(working, symbols[0], own, taken, term, share, measurement)
+
+
+def _of_zero(
+    working: Working, symbol: str, holders: Sequence[Measurement], share: Expression,
+    convention: Convention,
+) -> Iterator[Component]:  # fmt: skip
+    """The components of a zero that one measurement has, or several share."""
+    first = holders[0]
+    names = dict.fromkeys(holder.label for holder in holders)
+    own = first.base.copy()
+    undivided = replace(first.model(convention), divisors=())
+    count = number(len(first.effective_checks))
+    for component in add_components(own, undivided):
+        if component.of_a_zero:
+            freedom = component.freedom and count - number(1)
+            taken = replace(component, freedom=freedom, of=" and ".join(names))
+            yield _taken(working, symbol, own, taken, name(component.key), share, first)
+
+
+def _taken(
+    working: Working, symbol: str, own: Working, component: Component, term: Expression,
+    share: Expression, measurement: Measurement,
+) -> Component:  # fmt: skip
+    """A component of a measurement with what it makes of the result, as two steps."""
+    kind = "zeros" if component.source is Source.ZERO_SCATTER else component.source
+    part, key = f"part_{kind}_{symbol}", f"component_{kind}_{symbol}"
+    written_out = replaced(term, definitions(own))
+    value = evaluate(term, own.values)
+    working.adopt(Step(part, written_out, value, own.unit, of=measurement.id))
+    working.add(key, call("abs", share) * name(part))
+    return replace(component, key=key)

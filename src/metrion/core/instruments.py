@@ -24,9 +24,10 @@ from metrion.core.declared import (
     rest,
 )
 from metrion.core.errors import NoSuchLine, NotAMark, NotEstimable
+from metrion.core.formula.expression import Expression, Part, angle
 from metrion.core.numbers import finite_decimals, fixed, to_text
 from metrion.core.scales import Line, Look, Scale, ScrewScale, VernierScale
-from metrion.core.scales.base import is_multiple
+from metrion.core.scales.base import indication_of, is_multiple
 
 
 class Kind(StrEnum):
@@ -157,6 +158,11 @@ class Instrument:
                 raise NotEstimable(text, "the convention in force does not estimate between lines")
         if not self.scale.has_line(line):
             raise NoSuchLine(text, self.name, str(self.scale.last_line))
+
+    def indication(self, look: Look) -> Expression:
+        """What a look at this instrument reads, as a formula of its least count."""
+        main = angle(look.main, Part.MAIN) if self.kind is Kind.ANGULAR else None
+        return indication_of(self.scale, look, main)
 
     def reading(self, look: Look) -> Fraction:
         """What a look at this instrument reads, in its unit, before any correction."""

@@ -31,15 +31,22 @@ from metrion.core.instruments import Instrument, Kind
 from metrion.core.observations import LOOKS, Arc, Observation, Sort, observed_value
 from metrion.core.rounding import Rounded, round_result
 from metrion.core.scales import Look
-from metrion.core.statistics import mean
-from metrion.core.uncertainty import (
-    Part,
+from metrion.core.working.readings import base_working
+from metrion.core.working.steps import Working
+from metrion.core.working.uncertainty import (
+    AVERAGE,
+    MEAN,
+    UNCERTAINTY,
+    ZERO_ERROR,
+    Component,
+    Model,
     Uncertainty,
-    combine_parts,
-    reading_parts,
-    zero_parts,
+    add_components,
+    add_uncertainty,
+    joined,
+    stated,
 )
-from metrion.core.zero import ZeroCheck, zero_error
+from metrion.core.zero import ZeroCheck
 
 
 @entry()
@@ -141,10 +148,20 @@ class Measurement:
         pairs = zip(self.observed, self.observations, strict=True)
         return tuple(value for value, observation in pairs if observation.counts)
 
+    @property
+    def divisors(self) -> tuple[int, ...]:
+        """Items and halves, those that are more than one."""
+        return tuple(divisor for divisor in (self.items, self.divide_by) if divisor > 1)
+
     @cached_property
+    def base(self) -> Working:
+        """The steps from the least count to the mean, the same by every convention."""
+        return base_working(self.instrument, self.effective_checks, self.counting, self.divisors)
+
+    @property
     def zero_error(self) -> Fraction:
         """The mean zero error of its checks; 0 for pairs and without checks."""
-        return zero_error(self.instrument, self.effective_checks)
+        return self.base.number(ZERO_ERROR) if self.effective_checks else Fraction(0)
 
     @cached_property
     def corrected(self) -> tuple[Fraction, ...]:
@@ -152,40 +169,53 @@ class Measurement:
         less = {value: value - self.zero_error for value in set(self.observed)}
         return tuple(less[value] for value in self.observed)
 
-    @cached_property
+    @property
     def mean(self) -> Fraction | None:
         """The mean corrected value of one item, exact; None if no observation counts."""
-        if not self.counting:
-            return None
-        return (mean(self.counting) - self.zero_error) / self.divisor
+        return self.base.number(MEAN) if self.counting else None
+
+    def model(self, convention: Convention, middle: str = MEAN) -> Model:
+        """What a convention has to know of it to work its uncertainty out."""
+        return Model(
+            convention, self.instrument.maker_limit, self.looks, len(self.counting) > 1,
+            len(self.effective_checks), self.divisors, middle,
+        )  # fmt: skip
 
 
 @dataclass(frozen=True)
 class MeasurementResult:
-    """What a measurement comes to; all but ``measurement`` None if no observation counts.
+    """What a measurement comes to; without a value if no observation counts.
 
     Attributes:
         measurement: what it was worked out from.
-        mean: the exact mean of one item.
-        parts: the parts of its uncertainty, as they enter the mean.
-        uncertainty: those parts put together.
+        convention: by which.
+        working: its steps.
+        components: those of its uncertainty, by the keys of their steps.
         rounded: value, uncertainty and sentence.
-        relative_percent: 100·uncertainty/|mean|; None for a mean of 0.
     """
 
     measurement: Measurement
-    mean: Fraction | None = None
-    parts: tuple[Part, ...] = ()
-    uncertainty: Uncertainty | None = None
+    convention: Convention
+    working: Working
+    components: tuple[Component, ...] = ()
     rounded: Rounded | None = None
-    relative_percent: Fraction | None = None
 
+    @property
+    def mean(self) -> Fraction | None:
+        """The exact mean of one item."""
+        return self.measurement.mean
 
-def measurement_parts(measurement: Measurement, convention: Convention) -> list[Part]:
-    """The parts of the mean reading that are its own (all but the zero), in its unit."""
-    return reading_parts(
-        measurement.instrument, convention, measurement.counting, measurement.looks
-    )
+    @property
+    def uncertainty(self) -> Uncertainty | None:
+        """Before it is rounded."""
+        return stated(self.working, self.convention) if self.rounded else None
+
+    @property
+    def relative_percent(self) -> Fraction | None:
+        """100·uncertainty/|mean|; None for a mean of 0."""
+        if not self.mean or not self.rounded:
+            return None
+        return 100 * self.working.number(UNCERTAINTY) / abs(self.mean)
 
 
 def reduce_measurement(
@@ -193,18 +223,20 @@ def reduce_measurement(
 ) -> MeasurementResult:
     """Work a measurement out, under its own convention or another one."""
     convention = convention or measurement.convention
-    middle = measurement.mean
-    if middle is None:
-        return MeasurementResult(measurement)
-    own = measurement_parts(measurement, convention)
-    zero = zero_parts(measurement.instrument, convention, measurement.effective_checks)
-    parts = tuple(part.scaled(Fraction(1, measurement.divisor)) for part in [*own, *zero])
-    uncertainty = combine_parts(parts, convention)
-    return MeasurementResult(
-        measurement,
-        middle,
-        parts,
-        uncertainty,
-        round_result(middle, uncertainty.size, convention.digits, measurement.instrument.unit),
-        100 * uncertainty.size / abs(middle) if middle else None,
-    )
+    working = measurement.base.copy()
+    if measurement.mean is None:
+        return MeasurementResult(measurement, convention, working)
+    components = own_components(measurement, convention, working)
+    terms = [term for _, term in joined(components, convention)]
+    add_uncertainty(working, terms, components, convention)
+    size, unit = working.number(UNCERTAINTY), measurement.instrument.unit
+    rounded = round_result(measurement.mean, size, convention.digits, unit)
+    return MeasurementResult(measurement, convention, working, tuple(components), rounded)
+
+
+def own_components(
+    measurement: Measurement, convention: Convention, working: Working
+) -> list[Component]:
+    """Add the components of a measurement to its steps, as a convention takes them."""
+    plain = not (measurement.effective_checks or measurement.divisors)
+    return add_components(working, measurement.model(convention, MEAN if plain else AVERAGE))

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from enum import StrEnum
 from fractions import Fraction
 
@@ -18,6 +19,8 @@ from metrion.core.declared import (
     entry,
     rest,
 )
+from metrion.core.formula.evaluate import exact
+from metrion.core.formula.expression import Expression, added, angle, call, number
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.noted import NOTHING_NOTED, Noted
 from metrion.core.scales import Look
@@ -85,16 +88,15 @@ class Observation:
         return not self.excluded
 
 
-def sweep(start: Fraction, end: Fraction, arc: Arc) -> Fraction:
-    """The angle from ``start`` to ``end`` in arc minutes, going through 360° where it must.
+def swept(start: Expression, end: Expression, arc: Arc) -> Expression:
+    """The angle from ``start`` to ``end``, going through 360° where it must, as a formula.
 
-    >>> sweep(Fraction(341 * 60), Fraction(18 * 60), Arc.SHORTER) / 60
+    >>> exact(swept(number(341 * 60), number(18 * 60), Arc.SHORTER)) / 60
     Fraction(37, 1)
     """
-    forward = (end - start) % FULL_CIRCLE
-    if arc is Arc.SHORTER and forward > HALF_CIRCLE:
-        return FULL_CIRCLE - forward
-    return forward
+    whole = angle(FULL_CIRCLE)
+    forward = call("modulo", end - start, whole)
+    return forward if arc is Arc.FORWARD else call("min", forward, whole - forward)
 
 
 def off_opposite(first: Fraction, second: Fraction) -> Fraction:
@@ -109,18 +111,31 @@ def off_opposite(first: Fraction, second: Fraction) -> Fraction:
     return (second - first) % FULL_CIRCLE - HALF_CIRCLE
 
 
+def between(kind: Kind, looks: Sequence[Expression], arc: Arc) -> list[Expression]:
+    """What lies between the looks of each pair, as formulas: one, or one per window."""
+    pairs = zip(looks[::2], looks[1::2], strict=True)
+    if kind is Kind.ANGULAR:
+        return [swept(a, b, arc) for a, b in pairs]
+    return [call("abs", b - a) for a, b in pairs]
+
+
+def observed(kind: Kind, looks: Sequence[Expression], arc: Arc) -> Expression:
+    """What looks make: a single one itself, pairs the mean of what lies between, as a formula."""
+    if len(looks) == 1:
+        return looks[0]
+    found = between(kind, looks, arc)
+    return found[0] if len(found) == 1 else added(found) / number(len(found))
+
+
 def sweeps(instrument: Instrument, observation: Observation, arc: Arc) -> tuple[Fraction, ...]:
     """The sweep of each pair of looks: one, or one per window. Lengths give |b - a|."""
-    readings = [instrument.reading(look) for look in observation.looks]
-    pairs = zip(readings[::2], readings[1::2], strict=True)
-    if instrument.kind is Kind.ANGULAR:
-        return tuple(sweep(a, b, arc) for a, b in pairs)
-    return tuple(abs(b - a) for a, b in pairs)
+    readings = [number(instrument.reading(look)) for look in observation.looks]
+    return tuple(exact(one) for one in between(instrument.kind, readings, arc))
 
 
 def observed_value(instrument: Instrument, observation: Observation, arc: Arc) -> Fraction:
     """The reading of a single look; of pairs, the mean of the sweeps. In the instrument's unit."""
     if observation.sort is Sort.SINGLE:
         return instrument.reading(observation.looks[0])
-    found = sweeps(instrument, observation, arc)
-    return sum(found, Fraction(0)) / len(found)
+    readings = [number(instrument.reading(look)) for look in observation.looks]
+    return exact(observed(instrument.kind, readings, arc))

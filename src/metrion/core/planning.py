@@ -2,18 +2,27 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Iterator
+from collections.abc import Iterable
 from dataclasses import dataclass
 from enum import StrEnum
 from fractions import Fraction
 from math import ceil
 
-from metrion.core.conventions import Combine, Convention, Family, Spread
+from metrion.core.conventions import Convention
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.numbers import to_text
 from metrion.core.rounding import two_figures
-from metrion.core.uncertainty import Part, Source, combine_parts, look_limit
 from metrion.core.units import parse_unit
+from metrion.core.working.steps import Working
+from metrion.core.working.uncertainty import (
+    COUNT,
+    SPREAD,
+    UNCERTAINTY,
+    Model,
+    add_components,
+    add_uncertainty,
+    joined,
+)
 
 USUAL_READINGS = 5
 """Readings that a plan begins with."""
@@ -131,34 +140,14 @@ def expected_uncertainty(
     instrument: Instrument, convention: Convention, scatter: Fraction, readings: int
 ) -> Fraction:
     """What a convention would state for so many single readings and one look at the zero."""
-    return combine_parts(
-        _expected_parts(instrument, convention, scatter, readings), convention
-    ).size
-
-
-def _expected_parts(
-    instrument: Instrument, convention: Convention, scatter: Fraction, readings: int
-) -> Iterator[Part]:
-    h, maker = look_limit(instrument, convention), instrument.maker_limit
-    averaged = scatter**2 / readings
-    if convention.family is Family.STANDARD:
-        yield Part(Source.READING, h**2 / 3)
-        yield Part(Source.SCATTER, averaged, readings - 1 or None)
-        yield Part(Source.MAKER, maker**2 / 3)
-        if convention.zero_look:
-            yield Part(Source.ZERO, h**2 / 3)
-        return
-    spread = averaged if convention.spread is Spread.STANDARD_ERROR else scatter**2
-    if convention.spread is Spread.NONE:
-        spread = Fraction(0)
-    if convention.combine is Combine.LARGER:
-        yield Part(Source.READING, max(h**2, spread))
-    else:
-        yield Part(Source.READING, h**2)
-        yield Part(Source.SCATTER, spread)
-    yield Part(Source.MAKER, maker**2)
-    if convention.zero_look:
-        yield Part(Source.ZERO, h**2)
+    working = Working(instrument.unit)
+    working.add("least_count", instrument.scale.least_count_by_division())
+    expected = {SPREAD: scatter, COUNT: Fraction(readings)}
+    model = Model(convention, instrument.maker_limit, 1, readings > 1, 1)
+    components = add_components(working, model, expected)
+    terms = [term for _, term in joined(components, convention)]
+    add_uncertainty(working, terms, components, convention)
+    return working.number(UNCERTAINTY)
 
 
 def _readings(

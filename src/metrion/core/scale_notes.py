@@ -102,7 +102,7 @@ def _vernier_notes(instrument: Instrument, scale: VernierScale) -> Iterator[Note
 
 
 def _fraction(scale: VernierScale, line: int) -> str:
-    return f"{int(scale.fraction(line) * scale.fine_divisions)}/{scale.fine_divisions}"
+    return f"{scale.parts(line)}/{scale.fine_divisions}"
 
 
 def _screw_notes(instrument: Instrument, scale: ScrewScale) -> Iterator[Note]:

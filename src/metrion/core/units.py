@@ -4,11 +4,15 @@ from __future__ import annotations
 
 import math
 import re
+from collections.abc import Mapping
 from dataclasses import dataclass
 from fractions import Fraction
 from functools import lru_cache
 
+from metrion.core.angles import HALF_CIRCLE
 from metrion.core.errors import UnitError
+from metrion.core.formula.evaluate import PI
+from metrion.core.formula.expression import Expression, angle, multiplied, name, number
 
 Number = Fraction | float
 
@@ -65,11 +69,35 @@ class Unit:
         text: as written, ``g/cm**3``; ``1`` for a bare number.
         factor: its worth in millimetres, grams and arc minutes.
         dimension: its powers of length, mass and angle.
+        powers: the power of each unit in it.
     """
 
     text: str
     factor: Number
     dimension: Dimension
+    powers: Mapping[str, int]
+
+    @property
+    def worth(self) -> Expression | None:
+        """Its worth as a formula, radians by way of π; None where that is 1."""
+        rational, radians = Fraction(1), self.powers.get("rad", 0)
+        for unit, exponent in self.powers.items():
+            if unit != "rad":
+                rational *= Fraction(_UNITS[unit][0]) ** exponent
+        one_radian = angle(HALF_CIRCLE) / name(PI)
+        terms = [] if rational == 1 and radians else [number(rational)]
+        terms += [one_radian] * radians if radians > 0 else []
+        whole = multiplied(terms or [number(1)])
+        for _ in range(-radians):
+            whole = whole / one_radian
+        return None if whole == number(1) else whole
+
+    def per(self, other: Unit) -> str:
+        """The text of this unit per another one: ``mm**-1``, ``1`` where nothing is left."""
+        powers = dict(self.powers)
+        for unit, exponent in other.powers.items():
+            powers[unit] = powers.get(unit, 0) - exponent
+        return _unit_text(powers)
 
     @property
     def is_angle(self) -> bool:
@@ -88,7 +116,7 @@ def parse_unit(text: str) -> Unit:
     Fraction(1, 1000000)
     """
     if text == "1":
-        return Unit("1", Fraction(1), NONE)
+        return Unit("1", Fraction(1), NONE, {})
     if not _UNIT.fullmatch(text):
         raise UnitError(
             f"{text} is no unit: units are names joined by * or /, each with **k if it is a "
@@ -96,6 +124,7 @@ def parse_unit(text: str) -> Unit:
         )
     factor: Number = Fraction(1)
     dimension = NONE
+    exponents: dict[str, int] = {}
     for sign, name, power in re.findall(rf"([*/]?){_FACTOR}", text):
         if name not in _UNITS:
             raise UnitError(f"{name} is no unit known here; known are {', '.join(_UNITS)}")
@@ -103,7 +132,13 @@ def parse_unit(text: str) -> Unit:
         worth, powers = _UNITS[name]
         factor = _product(factor, worth, exponent)
         dimension = dimension * powers ** Fraction(exponent)
-    return Unit(text, factor, dimension)
+        exponents[name] = exponents.get(name, 0) + exponent
+    return Unit(text, factor, dimension, exponents)
+
+
+def _unit_text(powers: Mapping[str, int]) -> str:
+    kept = [(name, power) for name, power in powers.items() if power]
+    return "*".join(name if power == 1 else f"{name}**{power}" for name, power in kept) or "1"
 
 
 def _product(factor: Number, worth: Number, exponent: int) -> Number:

@@ -21,10 +21,12 @@ from metrion.core.declared import (
     entry,
     rest,
 )
+from metrion.core.formula.evaluate import exact
+from metrion.core.formula.expression import Expression, call, name, number
+from metrion.core.formula.values import Series
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.noted import NOTHING_NOTED, Noted
 from metrion.core.scales import Look
-from metrion.core.statistics import mean
 
 
 class Phase(StrEnum):
@@ -59,14 +61,27 @@ class ZeroCheck:
     rest: Rest = rest(default=NOTHING)
 
 
+MEAN_OF_ERRORS = call("sum", name("zero_errors")) / call("count", name("zero_errors"))
+"""The zero error that several looks show."""
+
+
+def zero_look(instrument: Instrument, check: ZeroCheck) -> Expression:
+    """Reading less reference of a check, as a formula of the least count."""
+    read = instrument.indication(check.look)
+    return read - number(check.reference) if check.reference else read
+
+
 def zero_errors(instrument: Instrument, checks: Sequence[ZeroCheck]) -> list[Fraction]:
     """Reading less reference of each check: positive where the instrument reads too much."""
-    return [instrument.reading(check.look) - check.reference for check in checks]
+    least_count = instrument.least_count
+    return [exact(zero_look(instrument, check), least_count=least_count) for check in checks]
 
 
 def zero_error(instrument: Instrument, checks: Sequence[ZeroCheck]) -> Fraction:
     """The mean of the errors of the checks, 0 without any. Correction = minus the error."""
-    return mean(zero_errors(instrument, checks)) if checks else Fraction(0)
+    if not checks:
+        return Fraction(0)
+    return exact(MEAN_OF_ERRORS, zero_errors=Series.of(zero_errors(instrument, checks)))
 
 
 @dataclass(frozen=True)

@@ -13,7 +13,7 @@ from metrion.core.numbers import float_text, to_text
 from metrion.core.review import Flag
 from metrion.core.rounding import Rounded
 from metrion.core.scales import VernierScale
-from metrion.core.uncertainty import Uncertainty
+from metrion.core.working.uncertainty import Uncertainty
 
 
 def results_document(results: Results) -> dict[str, Any]:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator, Sequence
 
 from metrion.core.budget import derived_budget, measurement_budget
-from metrion.core.derived import Derived, DerivedResult, shared_zeros
+from metrion.core.derived import Derived, DerivedResult
 from metrion.core.instruments import Kind
 from metrion.core.logbook import Logbook, Results, Reviewed
 from metrion.core.measurements import Measurement
@@ -198,7 +198,7 @@ def _derived_section(found: DerivedResult, logbook: Logbook) -> Section:
     if found.rounded:
         blocks.append(Result("", true_minus(found.rounded.printed)))
     blocks.append(Steps(tuple(derived_working(found))))
-    blocks += [words(shared.words) for shared in shared_zeros(derived)]
+    blocks += [words(shared.words) for shared in derived.shared_zeros]
     budget = derived_budget(found)
     if budget.shares:
         blocks.append(Bars(budget.shares, derived.unit.text))

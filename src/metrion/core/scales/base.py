@@ -12,6 +12,7 @@ from metrion.core.declared import (
     declared,
     entry,
 )
+from metrion.core.formula.expression import Expression, Kind, Part, call, name, number
 
 Line = int | Fraction
 """A fine line: an ``int`` where a line meets, a ``Fraction`` where one estimated between lines."""
@@ -62,6 +63,18 @@ class Scale(Protocol):
     def has_line(self, line: Line) -> bool:
         """Whether the fine scale has this line."""
 
+    def least_count_by_division(self) -> Expression:
+        """The least count as a formula of what can be counted and measured on the scales."""
+
+    def indication(self, main: Expression, line: Expression, turn: Expression) -> Expression:
+        """What a look reads, as a formula.
+
+        Args:
+            main: the main mark, or a list of them; like all that follows.
+            line: the fine line.
+            turn: 1 in the second turn past the mark, else 0.
+        """
+
     def reading(self, look: Look) -> Fraction:
         """What the look reads."""
 
@@ -70,6 +83,27 @@ class Scale(Protocol):
 
     def nearest(self, position: Fraction) -> Look:
         """The look with whole lines whose reading is nearest to ``position`` (lower if tied)."""
+
+
+LEAST_COUNT = name("least_count")
+"""The least count, in formulas."""
+
+
+def indication_of(scale: Scale, look: Look, main: Expression | None = None) -> Expression:
+    """What a look reads, as a formula of the least count; ``main`` as it is to be written."""
+    return scale.indication(
+        main or number(look.main, Part.MAIN),
+        number(look.line, Part.FINE),
+        number(int(look.second_turn)),
+    )
+
+
+def cut_to(line: Expression, divisions: int) -> Expression:
+    """A line, which at the end of its scale says what the first one says."""
+    end = number(divisions)
+    if line.kind is not Kind.NUMBER:
+        return call("modulo", line, end)
+    return line if line.value < divisions else line - end
 
 
 def is_multiple(value: Fraction, step: Fraction) -> bool:

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from fractions import Fraction
+from functools import cached_property
 from math import ceil
 
 from metrion.core.bounds import MOST_FINE_DIVISIONS
@@ -14,8 +15,10 @@ from metrion.core.declared import (
     entry,
 )
 from metrion.core.errors import UnreadableSleeve
+from metrion.core.formula.evaluate import exact
+from metrion.core.formula.expression import Expression, Kind, call, number
 from metrion.core.numbers import to_text
-from metrion.core.scales.base import Line, Look, is_multiple
+from metrion.core.scales.base import LEAST_COUNT, Line, Look, indication_of, is_multiple
 
 
 @entry()
@@ -50,10 +53,14 @@ class ScrewScale:
         """Whether the sleeve has several marks to one turn."""
         return self.main_division < self.pitch
 
-    @property
-    def least_count(self) -> Fraction:
+    def least_count_by_division(self) -> Expression:
         """pitch/n."""
-        return self.pitch / self.fine_divisions
+        return number(self.pitch) / number(self.fine_divisions)
+
+    @cached_property
+    def least_count(self) -> Fraction:
+        """What one thimble line is worth."""
+        return exact(self.least_count_by_division())
 
     @property
     def mark(self) -> Fraction:
@@ -74,14 +81,26 @@ class ScrewScale:
         return 0 <= line < self.fine_divisions
 
     def turn_start(self, look: Look) -> Fraction:
-        """Where the turn began that the thimble is in: the mark that counts.
+        """Where the turn began that the thimble is in: the mark that counts."""
+        return exact(self._turn_start(number(look.main), number(int(look.second_turn))))
 
-        With sleeve marks two pitches apart the second turn starts one pitch past the mark; with
-        several marks to a turn only those a whole pitch apart count.
+    def _turn_start(self, main: Expression, turn: Expression) -> Expression:
+        """With sleeve marks two pitches apart the second turn starts one pitch past the mark.
+
+        With several marks to a turn only those a whole pitch apart count.
         """
+        pitch = number(self.pitch)
         if self.two_turns:
-            return look.main + (self.pitch if look.second_turn else 0)
-        return look.main // self.pitch * self.pitch
+            if turn.kind is not Kind.NUMBER:
+                return main + turn * pitch
+            return main + pitch if turn.value else main
+        if not self.finer_sleeve or (main.kind is Kind.NUMBER and not main.value % self.pitch):
+            return main
+        return main - call("modulo", main, pitch)
+
+    def indication(self, main: Expression, line: Expression, turn: Expression) -> Expression:
+        """Start of the turn + k·pitch/n."""
+        return self._turn_start(main, turn) + line * LEAST_COUNT
 
     def reading(self, look: Look) -> Fraction:
         """Start of the turn + k·pitch/n.
@@ -90,7 +109,7 @@ class ScrewScale:
         >>> half.reading(Look(Fraction(9, 2), 38))
         Fraction(122, 25)
         """
-        return self.turn_start(look) + look.line * self.least_count
+        return exact(indication_of(self, look), least_count=self.least_count)
 
     def look_at(self, turn_start: Fraction, line: Line) -> Look:
         """The look whose turn starts there (a whole number of pitches) and that shows ``line``."""

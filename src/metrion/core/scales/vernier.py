@@ -17,7 +17,9 @@ from metrion.core.declared import (
     entry,
 )
 from metrion.core.errors import UselessScale
-from metrion.core.scales.base import Line, Look
+from metrion.core.formula.evaluate import exact
+from metrion.core.formula.expression import Expression, Kind, call, number
+from metrion.core.scales.base import LEAST_COUNT, Line, Look, cut_to, indication_of
 
 
 class Numbering(StrEnum):
@@ -63,10 +65,25 @@ class VernierScale:
         """The width of one fine division: m·s/n."""
         return self.span * self.main_division / self.fine_divisions
 
-    @property
+    def least_count_by_division(self) -> Expression:
+        """s/n, times the lines that coincide at once, gcd(n, m), where that is more than one."""
+        over = number(self.main_division) / number(self.fine_divisions)
+        together = gcd(self.fine_divisions, self.span)
+        return over if together == 1 else number(together) * over
+
+    def least_count_by_difference(self) -> Expression:
+        """|q·s - m·s/n|: what a fine division is short of whole main divisions, or longer."""
+        division, lines = number(self.main_division), number(self.fine_divisions)
+        fine = number(self.span) * division / lines
+        several = self.main_divisions_compared
+        whole = number(several) * division if several > 1 else division
+        longer = several * self.main_division >= self.fine_division
+        return whole - fine if longer else fine - whole
+
+    @cached_property
     def least_count(self) -> Fraction:
-        """s·gcd(n, m)/n: the smallest step between two positions at which lines coincide."""
-        return self.main_division * gcd(self.fine_divisions, self.span) / self.fine_divisions
+        """The smallest step between two positions at which lines coincide."""
+        return exact(self.least_count_by_division())
 
     @property
     def mark(self) -> Fraction:
@@ -90,7 +107,7 @@ class VernierScale:
     @property
     def by_difference(self) -> Fraction:
         """First textbook route: q main divisions less one fine division, without sign."""
-        return abs(self.main_divisions_compared * self.main_division - self.fine_division)
+        return exact(self.least_count_by_difference())
 
     @property
     def by_division(self) -> Fraction:
@@ -108,25 +125,16 @@ class VernierScale:
         n = self.fine_divisions
         if self.span % n == 0:
             return Pattern.USELESS
-        if self._parts(1) == 1:
+        if self.parts(1) == 1:
             return Pattern.DIRECT
-        if self._parts(1) == n - 1:
+        if self.parts(1) == n - 1:
             return Pattern.RETROGRADE
         return Pattern.REPEATING if gcd(n, self.span) > 1 else Pattern.SCRAMBLED
 
-    def _parts(self, line: int) -> int:
+    def parts(self, line: int) -> int:
         """How many n-th parts of a main division ``line`` adds when it meets a mark."""
         sign = 1 if self.numbering is Numbering.AGAINST else -1
         return sign * line * self.span % self.fine_divisions
-
-    def fraction(self, line: Line) -> Fraction:
-        """The part of a main division (0 to below 1) that ``line`` adds; line n says 0 again.
-
-        Estimated lines, on direct scales only, add their share k/n.
-        """
-        if isinstance(line, int):
-            return Fraction(self._parts(line), self.fine_divisions)
-        return Fraction(0) if line == self.fine_divisions else line / self.fine_divisions
 
     def estimable(self) -> bool:
         """Between two lines there is something to estimate only where they are in order."""
@@ -136,13 +144,30 @@ class VernierScale:
         """Lines run from 0 to n."""
         return 0 <= line <= self.fine_divisions
 
+    def indication(self, main: Expression, line: Expression, turn: Expression) -> Expression:
+        """main + f(line)·s, where main is the last mark that the fine zero has passed.
+
+        In order, line k adds k least counts; in reverse order n - k of them; else what k fine
+        divisions are short of a whole main division (against the scale: are longer).
+        """
+        n = number(self.fine_divisions)
+        if self.pattern is Pattern.DIRECT:
+            return main + cut_to(line, self.fine_divisions) * LEAST_COUNT
+        if self.pattern is Pattern.RETROGRADE:
+            if line.kind is not Kind.NUMBER:
+                return main + call("modulo", n - line, n) * LEAST_COUNT
+            return main + (n - line if line.value else line) * LEAST_COUNT
+        fine = line * number(self.span) / n
+        short = fine if self.numbering is Numbering.AGAINST else -fine
+        return main + call("modulo", short, number(1)) * number(self.main_division)
+
     def reading(self, look: Look) -> Fraction:
-        """main + f(k)·s, where main is the last mark that the fine zero has passed.
+        """What the look reads.
 
         >>> VernierScale(Fraction(1), 20, 39).reading(Look(Fraction(6), 3))
         Fraction(123, 20)
         """
-        return look.main + self.fraction(look.line) * self.main_division
+        return exact(indication_of(self, look), least_count=self.least_count)
 
     def line_position(self, line: int) -> Fraction:
         """How far ``line`` lies from the fine zero, along the main scale (negative if against)."""
@@ -155,8 +180,8 @@ class VernierScale:
 
     def lines_that_meet(self, look: Look) -> list[int]:
         """All lines that meet a mark in this look; line 0 comes with line n."""
-        parts = self._parts(int(look.line))
-        return [line for line in range(self.fine_divisions + 1) if self._parts(line) == parts]
+        parts = self.parts(int(look.line))
+        return [line for line in range(self.fine_divisions + 1) if self.parts(line) == parts]
 
     def one_mark_on(self, look: Look, step: int) -> Look:
         """The look with the same line, its main reading one mark further (1) or back (-1)."""
@@ -167,7 +192,7 @@ class VernierScale:
         """The first line that adds so many least counts."""
         lines: dict[int, int] = {}
         for line in range(self.fine_divisions):
-            lines.setdefault(self._parts(line) // gcd(self.fine_divisions, self.span), line)
+            lines.setdefault(self.parts(line) // gcd(self.fine_divisions, self.span), line)
         return lines
 
     def nearest(self, position: Fraction) -> Look:

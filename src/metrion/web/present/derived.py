@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Any
 
 from metrion.core.budget import derived_budget
-from metrion.core.derived import DerivedResult, TypedValue, shared_zeros
+from metrion.core.derived import DerivedResult, TypedValue
 from metrion.core.logbook import Logbook
 from metrion.core.measurements import Measurement
 from metrion.core.notation import printed_formula, printed_unit, unit_after
@@ -37,7 +37,7 @@ def derived_view(found: DerivedResult, entry: Kept, logbook: Logbook) -> dict[st
         "budget": budget_view(derived_budget(found), derived.unit.text),
         "compared": comparison_view(derived, logbook),
         "dimension": dimension_of(derived),
-        "shared_zeros": [shared.words for shared in shared_zeros(derived)],
+        "shared_zeros": [shared.words for shared in derived.shared_zeros],
     }
 
 

@@ -1,24 +1,23 @@
-"""Formulas of derived quantities: parsed, checked for units, evaluated with their slopes.
-
-A formula becomes a list of steps for a stack (postfix order), so that no nesting is too deep.
-"""
+"""Formulas of derived quantities: read, and held to their bounds."""
 
 from __future__ import annotations
 
 import ast
 import math
 import re
-from collections.abc import Iterable, Iterator, Mapping, Sequence
-from dataclasses import dataclass, replace
+from collections.abc import Sequence
+from dataclasses import dataclass
 from fractions import Fraction
 
 from metrion.core.bounds import DEEPEST_BRACKETS, LARGEST_EXPONENT, LONGEST_FORMULA
-from metrion.core.errors import FormulaError, UnitError
+from metrion.core.errors import FormulaError
+from metrion.core.formula.evaluate import PI
+from metrion.core.formula.expression import Expression, Kind, fold
 from metrion.core.numbers import parse_exact
-from metrion.core.units import ANGLE, NONE, Dimension, Number
+from metrion.core.units import Number
 
 FUNCTIONS = ("sqrt", "sin", "cos", "tan", "asin", "acos", "atan")
-RESERVED = ("pi", *FUNCTIONS)
+RESERVED = (PI, *FUNCTIONS)
 SYMBOL = re.compile(r"[A-Za-z_][A-Za-z0-9_]*")
 
 _NAME = r"(?<![\w.])[A-Za-z_][A-Za-z0-9_]*"
@@ -37,38 +36,24 @@ _EXACT_BITS = 4096
 
 
 @dataclass(frozen=True)
-class Step:
-    """One step of a formula for a stack.
-
-    Attributes:
-        kind: ``number``, ``name``, ``unary``, ``binary``, ``power`` or ``call``.
-        word: the name, the operator, or the function.
-        value: of a number, or the exponent of a power.
-        of_angle: on sin, cos and tan, whether the argument is an angle and not a bare number.
-    """
-
-    kind: str
-    word: str = ""
-    value: Fraction = Fraction(0)
-    of_angle: bool = False
-
-
-@dataclass(frozen=True)
 class Formula:
     """A formula that parses.
 
     Attributes:
         text: as it was written.
-        steps: what to do, in postfix order.
+        tree: as an expression of its input symbols.
+        in_base_units: the same for inputs in millimetres, grams and arc minutes, which gives its
+            value in those; set by `resolve`.
     """
 
     text: str
-    steps: tuple[Step, ...]
+    tree: Expression
+    in_base_units: Expression | None = None
 
     @property
     def names(self) -> set[str]:
         """The input symbols it uses."""
-        return {step.word for step in self.steps if step.kind == "name" and step.word != "pi"}
+        return self.tree.names - {PI}
 
 
 def parse_formula(text: str) -> Formula:
@@ -88,7 +73,7 @@ def parse_formula(text: str) -> Formula:
     marked = _TOKEN.sub(_marked, text)
     try:
         tree = ast.parse(" ".join(marked.split()), mode="eval")
-        return Formula(text, tuple(_steps(tree.body)))
+        return Formula(text, _tree(tree.body))
     except (SyntaxError, RecursionError, MemoryError):
         raise FormulaError(f"the formula {text!r} cannot be understood") from None
 
@@ -106,42 +91,56 @@ def _read(word: str) -> str | Fraction:
     return text if kind == "name" else parse_exact(text.replace("_", "."))
 
 
-def _steps(root: ast.expr) -> Iterator[Step]:
-    """Walk without recursion: a node is met once to put its operands before it, then yielded."""
-    waiting: list[ast.expr | Step] = [root]
+@dataclass(frozen=True)
+class _Acting:
+    """What acts on the operands that were read before it."""
+
+    kind: Kind
+    operands: int
+    word: str = ""
+    value: Fraction = Fraction(0)
+
+
+def _tree(root: ast.expr) -> Expression:
+    """Walk without recursion: a node is met once to put its operands before it, then built."""
+    waiting: list[ast.expr | _Acting] = [root]
+    built: list[Expression] = []
     while waiting:
         node = waiting.pop()
-        if isinstance(node, Step):
-            yield node
+        if isinstance(node, _Acting):
+            operands = tuple(built[len(built) - node.operands :])
+            del built[len(built) - node.operands :]
+            built.append(Expression(node.kind, operands, node.word, node.value))
         else:
             waiting.extend(reversed(_operands_first(node)))
+    return built.pop()
 
 
-def _operands_first(node: ast.expr) -> list[ast.expr | Step]:
+def _operands_first(node: ast.expr) -> list[ast.expr | _Acting]:
     match node:
         case ast.Name(id=word):
             return [_operand(_read(word))]
         case ast.UnaryOp(op=ast.UAdd(), operand=operand):
             return [operand]
         case ast.UnaryOp(op=ast.USub(), operand=operand):
-            return [operand, Step("unary", "-")]
+            return [operand, _Acting(Kind.NEGATIVE, 1)]
         case ast.BinOp(left=base, op=ast.Pow(), right=exponent):
-            return [base, Step("power", value=_exponent(exponent))]
+            return [base, _Acting(Kind.POWER, 1, value=_exponent(exponent))]
         case ast.BinOp(left=left, op=operator, right=right) if type(operator) in _OPERATORS:
-            return [left, right, Step("binary", _OPERATORS[type(operator)])]
+            return [left, right, _Acting(Kind(_OPERATORS[type(operator)]), 2)]
         case ast.Call(func=ast.Name(id=word), args=[argument], keywords=[]):
             if _read(word) in FUNCTIONS:
-                return [argument, Step("call", str(_read(word)))]
+                return [argument, _Acting(Kind.CALL, 1, str(_read(word)))]
             raise FormulaError(f"{_read(word)}(…) is no function; known are {', '.join(FUNCTIONS)}")
     raise FormulaError("the formula holds something other than + - * / ** and functions")
 
 
-def _operand(word: str | Fraction) -> Step:
+def _operand(word: str | Fraction) -> _Acting:
     if isinstance(word, Fraction):
-        return Step("number", value=word)
+        return _Acting(Kind.NUMBER, 0, value=word)
     if word in FUNCTIONS:
         raise FormulaError(f"{word} needs its argument in brackets")
-    return Step("name", word)
+    return _Acting(Kind.NAME, 0, word)
 
 
 def _exponent(node: ast.expr) -> Fraction:
@@ -195,7 +194,7 @@ def check_bounds(formula: Formula) -> None:
             f"the formula has brackets {deepest} deep, but may have them {DEEPEST_BRACKETS} deep"
         )
     try:
-        _work_out_constants(formula.steps)
+        fold(formula.tree, _constant)
     except OverflowError:
         raise FormulaError(
             f"a number of the formula, or a part made of numbers, is beyond 10^{_DECADES} "
@@ -203,30 +202,23 @@ def check_bounds(formula: Formula) -> None:
         ) from None
 
 
-def _work_out_constants(steps: Iterable[Step]) -> None:
-    """Work out every part made of numbers alone; raises `OverflowError` for one out of bounds."""
-    stack: list[Number | None] = []
-    for step in steps:
-        operands = [stack.pop() for _ in range(_OPERANDS[step.kind])][::-1]
-        stack.append(_constant(step, operands))
+def _constant(piece: Expression, operands: Sequence[Number | None]) -> Number | None:
+    """What a piece makes of numbers; None where it has no value, or not numbers alone.
 
-
-_OPERANDS = {"number": 0, "name": 0, "unary": 1, "power": 1, "call": 1, "binary": 2}
-
-
-def _constant(step: Step, operands: Sequence[Number | None]) -> Number | None:
-    """What a step makes of numbers; None where it has no value, or not numbers alone."""
-    if step.kind == "number":
-        return _bounded(step.value)
-    if step.kind in ("name", "call") or None in operands:
+    Raises:
+        OverflowError: for a number out of bounds.
+    """
+    if piece.kind is Kind.NUMBER:
+        return _bounded(piece.value)
+    if piece.kind in (Kind.NAME, Kind.CALL) or None in operands:
         return None
     numbers = [number for number in operands if number is not None]
     try:
-        if step.kind == "unary":
+        if piece.kind is Kind.NEGATIVE:
             return -numbers[0]
-        if step.kind == "power":
-            return _powered(numbers[0], step.value)
-        return _calculated(step.word, *numbers)
+        if piece.kind is Kind.POWER:
+            return _powered(numbers[0], piece.value)
+        return _calculated(piece.kind, *numbers)
     except (ZeroDivisionError, ValueError):
         return None
 
@@ -261,60 +253,3 @@ def _size(value: Number) -> Number:
 
 def _bits(value: Fraction) -> int:
     return value.numerator.bit_length() + value.denominator.bit_length()
-
-
-def resolve(formula: Formula, dimensions: Mapping[str, Dimension]) -> tuple[Formula, Dimension]:
-    """Check that the units combine; the formula with its trigonometry told what it takes.
-
-    Args:
-        dimensions: the dimension of every input symbol.
-
-    Returns:
-        The formula to evaluate, and the dimension of what it gives.
-
-    Raises:
-        FormulaError: if it names something that is no input.
-        UnitError: if the units cannot be combined.
-    """
-    if unknown := sorted(formula.names - dimensions.keys()):
-        raise FormulaError(f"the formula names {', '.join(unknown)}, which is no input")
-    stack: list[Dimension] = []
-    steps: list[Step] = []
-    for step in formula.steps:
-        if step.kind == "call":
-            step = replace(step, of_angle=stack[-1] == ANGLE)
-        steps.append(step)
-        if step.kind == "binary":
-            right = stack.pop()
-            stack.append(_combined(step.word, stack.pop(), right))
-        elif step.kind == "name":
-            stack.append(dimensions.get(step.word, NONE))
-        elif step.kind == "number":
-            stack.append(NONE)
-        elif step.kind == "power":
-            stack.append(stack.pop() ** step.value)
-        elif step.kind == "call":
-            stack.append(_called(step.word, stack.pop()))
-    return replace(formula, steps=tuple(steps)), stack.pop()
-
-
-def _combined(operator: str, left: Dimension, right: Dimension) -> Dimension:
-    if operator == "*":
-        return left * right
-    if operator == "/":
-        return left / right
-    if left != right:
-        raise UnitError(f"the units on the two sides of {operator} in the formula do not match")
-    return left
-
-
-def _called(function: str, argument: Dimension) -> Dimension:
-    if function == "sqrt":
-        return argument ** Fraction(1, 2)
-    if function.startswith("a"):
-        if argument != NONE:
-            raise UnitError(f"{function} takes a bare number, and is given one with a unit")
-        return ANGLE
-    if argument not in (ANGLE, NONE):
-        raise UnitError(f"{function} takes an angle or a bare number, and is given another unit")
-    return NONE

@@ -1,0 +1,201 @@
+"""What an expression is worth when its names are worth something."""
+
+from __future__ import annotations
+
+import math
+import operator
+import sys
+from collections.abc import Callable, Iterable, Mapping, Sequence
+from fractions import Fraction
+
+from scipy.special import ndtri, stdtrit
+
+from metrion.core.formula.expression import Expression, Kind, pieces
+from metrion.core.formula.values import Root, Scalar, Series, Value, rational, root
+
+PI = "pi"
+_LARGEST = Fraction(sys.float_info.max)
+_EXACT_BITS = 4096
+_VERTICAL = 1e-12
+"""Below this |cos| the tangent counts as having no value."""
+
+
+class NoValue(ArithmeticError):
+    """The value does not exist, or is too large for a double."""
+
+
+def evaluate(expression: Expression, named: Mapping[str, Value], *, tame: bool = False) -> Value:
+    """The value of an expression.
+
+    Args:
+        named: what its names are worth.
+        tame: whether to refuse what a double cannot hold, and to keep exact numbers from growing
+            without bound: for formulas that people wrote.
+
+    Raises:
+        NoValue: where it has none.
+        KeyError: for a name that is worth nothing.
+    """
+    return evaluated(pieces(expression), named, tame=tame)
+
+
+def exact(expression: Expression, **named: Value) -> Fraction:
+    """The value of an expression that is a rational number."""
+    return rational(one(evaluate(expression, named)))
+
+
+def evaluated(
+    in_order: Iterable[Expression], named: Mapping[str, Value], *, tame: bool = False
+) -> Value:
+    """The same for the `pieces` of an expression, which can be kept to evaluate it often."""
+    done: list[Value] = []
+    try:
+        for piece in in_order:
+            kind = piece.kind
+            if kind is Kind.NUMBER or kind is Kind.ANGLE:
+                value: Value = piece.value
+            elif kind is Kind.NAME:
+                value = math.pi if piece.word == PI else named[piece.word]
+            else:
+                count = len(piece.operands)
+                value = _worked_out(piece, done[len(done) - count :])
+                del done[len(done) - count :]
+            done.append(_tame(value) if tame else value)
+    except (ArithmeticError, ValueError):
+        raise NoValue from None
+    return done.pop()
+
+
+def _worked_out(piece: Expression, operands: Sequence[Value]) -> Value:
+    if piece.kind in _OPERATORS:
+        found: Value = _OPERATORS[piece.kind](*operands)
+        return found
+    if piece.kind is Kind.POWER:
+        return _powered(operands[0], piece.value)
+    if piece.kind is Kind.LIST:
+        return Series.of([rational(one(item)) for item in operands])
+    return _FUNCTIONS[piece.word](*operands)
+
+
+def _powered(base: Value, exponent: Fraction) -> Value:
+    if exponent.denominator == 1:
+        whole: Value = base**exponent.numerator
+        return whole
+    half: Value = _square_root(base) ** exponent.numerator
+    return half
+
+
+def _square_root(of: Value) -> Scalar:
+    of = one(of)
+    return math.sqrt(of) if isinstance(of, float) else root(rational(of))
+
+
+def one(value: Value) -> Scalar:
+    """A value that is no list.
+
+    Raises:
+        ValueError: if it is one.
+    """
+    if isinstance(value, Series):
+        raise ValueError("one number was expected, not a list")
+    return value
+
+
+def _sum(of: Value) -> Value:
+    return of.sum() if isinstance(of, Series) else of
+
+
+def _count(of: Value) -> Value:
+    return Fraction(len(of)) if isinstance(of, Series) else Fraction(1)
+
+
+def _extreme(
+    of_list: Callable[[Series], Fraction], of_several: Callable[..., Scalar]
+) -> Callable[..., Value]:
+    """Of one list as a whole; of two or more things element by element."""
+
+    def function(*of: Value) -> Value:
+        if len(of) == 1:
+            return of_list(of[0]) if isinstance(of[0], Series) else of[0]
+        length = max((len(item) for item in of if isinstance(item, Series)), default=0)
+        if not length:
+            return of_several(one(item) for item in of)
+        rows = zip(*(_repeated(item, length) for item in of), strict=True)
+        return Series.of([rational(of_several(row)) for row in rows])
+
+    return function
+
+
+def _repeated(value: Value, length: int) -> Iterable[Scalar]:
+    return value if isinstance(value, Series) else [value] * length
+
+
+def _floor(of: Value) -> Value:
+    return of.floor() if isinstance(of, Series) else Fraction(math.floor(rational(of)))
+
+
+def _modulo(of: Value, by: Value) -> Value:
+    step = rational(one(by))
+    return of.modulo(step) if isinstance(of, Series) else rational(of) % step
+
+
+def _tangent(of: float) -> float:
+    if abs(math.cos(of)) < _VERTICAL:
+        raise NoValue
+    return math.tan(of)
+
+
+def _real(function: Callable[[float], float]) -> Callable[[Value], float]:
+    return lambda of: function(float(one(of)))
+
+
+def normal(probability: Value) -> Fraction:
+    """How many standard deviations hold a value with this probability, on both sides."""
+    return Fraction(-float(ndtri(float((1 - rational(one(probability))) / 2))))
+
+
+def student(probability: Value, degrees_of_freedom: Value) -> Fraction:
+    """The same by Student's distribution; JCGM 100:2008, G.3."""
+    tail = float((1 - rational(one(probability))) / 2)
+    return Fraction(-float(stdtrit(float(one(degrees_of_freedom)), tail)))
+
+
+_OPERATORS: dict[Kind, Callable[..., Value]] = {
+    Kind.PLUS: operator.add,
+    Kind.MINUS: operator.sub,
+    Kind.TIMES: operator.mul,
+    Kind.OVER: operator.truediv,
+    Kind.NEGATIVE: operator.neg,
+}
+_FUNCTIONS: dict[str, Callable[..., Value]] = {
+    "sqrt": _square_root,
+    "sin": _real(math.sin),
+    "cos": _real(math.cos),
+    "tan": _real(_tangent),
+    "asin": _real(math.asin),
+    "acos": _real(math.acos),
+    "atan": _real(math.atan),
+    "abs": abs,
+    "floor": _floor,
+    "modulo": _modulo,
+    "min": _extreme(Series.least, min),
+    "max": _extreme(Series.greatest, max),
+    "sum": _sum,
+    "count": _count,
+    "normal": normal,
+    "student": student,
+}
+
+
+def _tame(value: Value) -> Value:
+    if isinstance(value, float):
+        if not math.isfinite(value):
+            raise NoValue
+        return value
+    if isinstance(value, Series):
+        return value
+    exact = value.square if isinstance(value, Root) else value
+    if abs(exact) > (_LARGEST**2 if isinstance(value, Root) else _LARGEST):
+        raise NoValue
+    long = exact.numerator.bit_length() + exact.denominator.bit_length() > _EXACT_BITS
+    return float(value) if long else value

@@ -1,0 +1,49 @@
+"""The first steps of a measurement: least count, zero error, readings, and their mean."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from fractions import Fraction
+
+from metrion.core.formula.expression import Expression, call, name
+from metrion.core.formula.values import Series
+from metrion.core.instruments import Instrument
+from metrion.core.working.steps import Working
+from metrion.core.working.uncertainty import MEAN, READINGS, ZERO_ERROR, ZERO_ERRORS, divided
+from metrion.core.zero import MEAN_OF_ERRORS, ZeroCheck, zero_errors, zero_look
+
+LEAST_COUNT = "least_count"
+
+
+def base_working(
+    instrument: Instrument,
+    checks: Sequence[ZeroCheck],
+    counting: Sequence[Fraction],
+    divisors: Sequence[int],
+) -> Working:
+    """What is the same by every convention: everything up to the mean.
+
+    Args:
+        checks: the looks at the zero that correct it.
+        counting: the observed values that count; without any there is no mean.
+        divisors: what the mean is divided by.
+    """
+    working = Working(instrument.unit)
+    working.add(LEAST_COUNT, instrument.scale.least_count_by_division())
+    if len(checks) == 1:
+        working.add(ZERO_ERROR, zero_look(instrument, checks[0]))
+    elif checks:
+        working.given(ZERO_ERRORS, Series.of(zero_errors(instrument, checks)))
+        working.add(ZERO_ERROR, MEAN_OF_ERRORS)
+    working.given(READINGS, Series.of(counting))
+    if counting:
+        corrected = mean_of(READINGS)
+        if checks:
+            corrected = corrected - name(ZERO_ERROR)
+        working.add(MEAN, divided(corrected, divisors))
+    return working
+
+
+def mean_of(key: str) -> Expression:
+    """The mean of a list."""
+    return call("sum", name(key)) / call("count", name(key))

@@ -1,0 +1,285 @@
+"""How each convention works an uncertainty out: its components and how they are combined.
+
+This is the one place where components are written down and added up. Results, the budget, advice,
+the planner, other conventions, reports and spreadsheets all run these steps.
+
+Source: JCGM 100:2008, 4.2, 4.3, 5.1.2, 6.2 and annex G.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Mapping, Sequence
+from dataclasses import dataclass
+from enum import StrEnum
+from fractions import Fraction
+
+from metrion.core.conventions import Combine, Convention, Family, Spread
+from metrion.core.formula.expression import Expression, added, call, name, number
+from metrion.core.formula.values import Value
+from metrion.core.scales.base import LEAST_COUNT
+from metrion.core.working.steps import Working
+
+READINGS, ZERO_ERRORS, ZERO_ERROR = "readings", "zero_errors", "zero_error"
+AVERAGE, MEAN = "average", "mean"
+COUNT = "number_of_readings"
+LIMIT, SPREAD = "limit", "spread"
+STANDARD, FREEDOM, COVERAGE = "standard_uncertainty", "degrees_of_freedom", "coverage_factor"
+UNCERTAINTY, ROUNDED = "uncertainty", "rounded"
+
+
+class Source(StrEnum):
+    """Where a component of an uncertainty comes from."""
+
+    READING = "reading"
+    SCATTER = "scatter"
+    ZERO = "zero"
+    ZERO_SCATTER = "zero_scatter"
+    MAKER = "maker"
+    TYPED = "typed"
+
+
+@dataclass(frozen=True)
+class Component:
+    """One independent component, as it enters the result.
+
+    Attributes:
+        key: the key of its step.
+        source: where it comes from.
+        freedom: its degrees of freedom as a formula; None for infinitely many.
+        of: the input it belongs to, in a derived quantity.
+    """
+
+    key: str
+    source: Source
+    freedom: Expression | None = None
+    of: str = ""
+
+    @property
+    def of_a_zero(self) -> bool:
+        """Whether it comes with the zero correction."""
+        return self.source in (Source.ZERO, Source.ZERO_SCATTER)
+
+
+@dataclass(frozen=True)
+class Uncertainty:
+    """A combined uncertainty.
+
+    Attributes:
+        size: as the convention states it, before rounding.
+        degrees_of_freedom: effective ones, cut to a whole number; None if infinite or not used.
+        coverage_factor: what the standard uncertainty was multiplied by; None in family limit.
+    """
+
+    size: Fraction
+    degrees_of_freedom: int | None = None
+    coverage_factor: Fraction | None = None
+
+
+@dataclass(frozen=True)
+class Model:
+    """What has to be known of a quantity, besides its values, to work its uncertainty out.
+
+    Attributes:
+        convention: by which it is worked out.
+        maker_limit: of the instrument.
+        looks: that make one value: 1 for single readings, 2 for pairs, 4 through two windows.
+        several: whether more than one reading counts.
+        zero_looks: how many looks at the zero correct it.
+        divisors: what its mean is divided by: items, halves; none that are 1.
+        middle: the key of the mean of what was read.
+    """
+
+    convention: Convention
+    maker_limit: Fraction
+    looks: int
+    several: bool
+    zero_looks: int
+    divisors: tuple[int, ...] = ()
+    middle: str = MEAN
+
+
+def divided(whole: Expression, divisors: Sequence[int]) -> Expression:
+    """Something divided by items and halves."""
+    if not divisors:
+        return whole
+    below = number(divisors[0])
+    for divisor in divisors[1:]:
+        below = below * number(divisor)
+    return whole / below
+
+
+def add_components(
+    working: Working, model: Model, expected: Mapping[str, Value] | None = None
+) -> list[Component]:
+    """Add the limit of one look, the spread of the readings and every component, as steps.
+
+    Args:
+        expected: spread and number of the readings, where there are none yet.
+    """
+    convention = model.convention
+    working.add(LIMIT, number(convention.reading_limit) * LEAST_COUNT)
+    spread = Spread.STANDARD_ERROR if _standard(convention) else convention.spread
+    if expected:
+        for key, value in expected.items():
+            working.given(key, value)
+    elif model.several and spread is not Spread.NONE:
+        if model.middle == AVERAGE and spread is not Spread.HALF_RANGE:
+            readings = name(READINGS)
+            working.add(AVERAGE, call("sum", readings) / call("count", readings))
+        working.add(SPREAD, _spread(spread, model.middle))
+        if spread is Spread.STANDARD_ERROR:
+            working.add(COUNT, call("count", name(READINGS)), "1")
+    added_now = []
+    for component, expression in _components(model, spread):
+        working.add(component.key, divided(expression, model.divisors))
+        added_now.append(component)
+    return added_now
+
+
+def _standard(convention: Convention) -> bool:
+    return convention.family is Family.STANDARD
+
+
+def _spread(spread: Spread, middle: str) -> Expression:
+    """How far the readings lie from each other: half their range, or about their mean."""
+    readings = name(READINGS)
+    if spread is Spread.HALF_RANGE:
+        return _half_range(readings)
+    off = readings - name(middle)
+    if spread is Spread.MEAN_DEVIATION:
+        return call("sum", call("abs", off)) / call("count", readings)
+    return _deviation(readings, name(middle))
+
+
+def _half_range(values: Expression) -> Expression:
+    return (call("max", values) - call("min", values)) / number(2)
+
+
+def _deviation(values: Expression, middle: Expression) -> Expression:
+    """The sample standard deviation; JCGM 100:2008, 4.2.2."""
+    return call("sqrt", call("sum", (values - middle) ** 2) / _freedom(call("count", values)))
+
+
+def _freedom(count: Expression) -> Expression:
+    return count - number(1)
+
+
+def _components(model: Model, spread: Spread) -> Iterator[tuple[Component, Expression]]:
+    """Every component with its size before items and halves are divided by."""
+    limit, standard = name(LIMIT), _standard(model.convention)
+    root_three = call("sqrt", number(3))
+    yield Component("component_reading", Source.READING), _reading(limit, model.looks, standard)
+    if model.several and spread is not Spread.NONE:
+        size, freedom = name(SPREAD), None
+        if spread is Spread.STANDARD_ERROR:
+            size, freedom = size / call("sqrt", name(COUNT)), _freedom(name(COUNT))
+        yield Component("component_scatter", Source.SCATTER, freedom), size
+    if model.convention.zero_look and model.zero_looks:
+        yield from _zero(limit, model.zero_looks, standard)
+    if model.maker_limit:
+        maker = number(model.maker_limit)
+        size = maker / root_three if standard else maker
+        yield Component("component_maker", Source.MAKER), size
+
+
+def _reading(limit: Expression, looks: int, standard: bool) -> Expression:
+    """The limit of all looks that make a value; the mean of two sweeps has that of one sweep."""
+    if not standard:
+        return limit if looks == 1 else number(2) * limit
+    if looks == 1:
+        return limit / call("sqrt", number(3))
+    pair = limit * call("sqrt", number(2) / number(3))
+    return pair if looks == 2 else pair / call("sqrt", number(2))
+
+
+def _zero(
+    limit: Expression, looks: int, standard: bool
+) -> Iterator[tuple[Component, Expression]]:
+    zero, errors = Component("component_zero", Source.ZERO), name(ZERO_ERRORS)
+    if not standard:
+        yield zero, limit if looks == 1 else call("max", limit, _half_range(errors))
+        return
+    yield zero, limit / call("sqrt", number(3))
+    if looks > 1:
+        freedom = _freedom(call("count", errors))
+        size = _deviation(errors, name(ZERO_ERROR)) / call("sqrt", call("count", errors))
+        yield Component("component_zero_scatter", Source.ZERO_SCATTER, freedom), size
+
+
+def joined(
+    components: Sequence[Component], convention: Convention
+) -> list[tuple[Component, Expression]]:
+    """The components of one quantity as terms of its uncertainty.
+
+    Where only the larger of limit and scatter counts, or their sum, the two are one term.
+    """
+    terms = [(component, name(component.key)) for component in components]
+    if adds_squares(convention) or Source.SCATTER not in [one.source for one in components]:
+        return terms
+    (limit, of_limit), (_, of_scatter), *others = terms
+    larger = convention.combine is Combine.LARGER
+    return [
+        (limit, call("max", of_limit, of_scatter) if larger else of_limit + of_scatter),
+        *others,
+    ]
+
+
+def adds_squares(convention: Convention) -> bool:
+    """Whether components are combined as the root of the sum of their squares."""
+    return _standard(convention) or convention.combine is Combine.QUADRATURE
+
+
+def add_uncertainty(
+    working: Working,
+    terms: Sequence[Expression],
+    components: Sequence[Component],
+    convention: Convention,
+) -> None:
+    """Combine components, as steps: the sum, or the root of the sum of squares with coverage.
+
+    Args:
+        terms: what is combined; a nought where nothing is uncertain.
+    """
+    squares = adds_squares(convention) and len(terms) > 1
+    whole = added([term**2 for term in terms] if squares else terms or [number(0)])
+    combined = call("sqrt", whole) if squares else whole
+    if not _standard(convention):
+        working.add(UNCERTAINTY, combined)
+        return
+    coverage = convention.coverage
+    if not coverage.percentage and coverage.number == 1:
+        working.add(UNCERTAINTY, combined)
+        _add_freedom(working, components, UNCERTAINTY)
+        return
+    working.add(STANDARD, combined)
+    finite = _add_freedom(working, components, STANDARD)
+    if not coverage.percentage:
+        working.add(UNCERTAINTY, number(coverage.number) * name(STANDARD))
+        return
+    probability = number(coverage.number) / number(100)
+    factor = call("student", probability, name(FREEDOM)) if finite else call("normal", probability)
+    working.add(COVERAGE, factor, "1")
+    working.add(UNCERTAINTY, name(COVERAGE) * name(STANDARD))
+
+
+def _add_freedom(working: Working, components: Sequence[Component], standard: str) -> bool:
+    """Effective degrees of freedom by Welch and Satterthwaite, where they are finite; G.4.1."""
+    terms = [
+        name(component.key) ** 4 / component.freedom
+        for component in components
+        if component.freedom is not None and working.values[component.key]
+    ]
+    if terms:
+        working.add(FREEDOM, call("floor", name(standard) ** 4 / added(terms)), "1")
+    return bool(terms)
+
+
+def stated(working: Working, convention: Convention) -> Uncertainty:
+    """The uncertainty that steps have come to."""
+    size = working.number(UNCERTAINTY)
+    if not _standard(convention):
+        return Uncertainty(size)
+    freedom = int(working.number(FREEDOM)) if FREEDOM in working.values else None
+    coverage = convention.coverage
+    factor = working.number(COVERAGE) if coverage.percentage else coverage.number
+    return Uncertainty(size, freedom, factor)
