@@ -6,17 +6,17 @@ import logging
 import os
 import socket
 import sys
-from collections.abc import Callable
+from collections.abc import Callable, Iterable
 from pathlib import Path
 from typing import NoReturn
 
 import click
 
 from metrion import __version__
-from metrion.core.logbook import Logbook, reduce_logbook
+from metrion.core.logbook import Logbook
 from metrion.formats.faults import Fault, Refused
 from metrion.formats.logbook import read_logbook
-from metrion.formats.results import results_document
+from metrion.formats.results import results_document, results_text
 from metrion.formats.strict_json import write_json
 from metrion.formats.table import observation_table
 
@@ -33,39 +33,48 @@ def main() -> None:
 @main.command()
 @click.argument("files", nargs=-1, required=True, metavar="FILE...")
 @click.option("--csv", "as_csv", is_flag=True, help="Print the table of observations instead.")
-def reduce(files: tuple[str, ...], as_csv: bool) -> None:
+@click.option("--working", is_flag=True, help="Print every step of the working instead.")
+def reduce(files: tuple[str, ...], as_csv: bool, working: bool) -> None:
     """Work logbook FILEs out and print the results as JSON ("-" reads standard input).
 
     Several FILEs give one line of JSON each. The exit status is 2 if a file has faults.
     """
-    if as_csv and len(files) > 1:
-        raise click.UsageError("--csv takes one FILE.")
+    for option in (
+        name for name, given in {"--csv": as_csv, "--working": working}.items() if given
+    ):
+        if len(files) > 1:
+            raise click.UsageError(f"{option} takes one FILE.")
+    if as_csv and working:
+        raise click.UsageError("--csv and --working cannot be printed at once.")
     if len(files) == 1:
-        written: Callable[[Logbook], str] = _table if as_csv else _results
-        _reduce_one(files[0], written)
+        _reduce_one(files[0], _table if as_csv else _working if working else results_text)
         return
     in_order = [_reduce_line(name) for name in files]
     if not all(in_order):
         sys.exit(_FAULTY)
 
 
-def _reduce_one(name: str, written: Callable[[Logbook], str]) -> None:
+def _reduce_one(name: str, written: Callable[[Logbook], Iterable[str]]) -> None:
     try:
-        text = written(read_logbook(_content(name)))
+        parts = written(read_logbook(_content(name)))
     except Refused as refused:
         for fault in refused.faults:
             click.echo(_one_line(fault), err=True)
         sys.exit(_FAULTY)
     # As bytes, so that the ends of lines stay what they are on every system.
-    sys.stdout.buffer.write(text.encode())
+    for part in parts:
+        sys.stdout.buffer.write(part.encode())
 
 
-def _results(logbook: Logbook) -> str:
-    return write_json(results_document(reduce_logbook(logbook))) + "\n"
+def _table(logbook: Logbook) -> Iterable[str]:
+    return [observation_table(logbook.measurements)]
 
 
-def _table(logbook: Logbook) -> str:
-    return observation_table(logbook.measurements)
+def _working(logbook: Logbook) -> Iterable[str]:
+    from metrion.formats.working import working_text
+    from metrion.voice import plainly
+
+    return working_text(logbook, plainly())
 
 
 def _one_line(fault: Fault) -> str:
@@ -75,8 +84,7 @@ def _one_line(fault: Fault) -> str:
 def _reduce_line(name: str) -> bool:
     """Print one line for a file; whether it was in order."""
     try:
-        worked = reduce_logbook(read_logbook(_content(name)))
-        document, whole = results_document(worked), True
+        document, whole = results_document(read_logbook(_content(name))), True
     except Refused as refused:
         faults = [{"pointer": f.pointer, "message": f.message} for f in refused.faults]
         document = {"format": "metrion-faults", "version": 1, "file": name, "faults": faults}

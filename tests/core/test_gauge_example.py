@@ -3,9 +3,9 @@
 from fractions import Fraction
 
 from metrion.core.conventions import Convention, Coverage, Family
-from metrion.core.formula.expression import name, number
+from metrion.core.formula.expression import number
 from metrion.core.working.steps import Working
-from metrion.core.working.uncertainty import Component, Source, add_uncertainty, stated
+from metrion.core.working.uncertainty import Component, Source, add_combination, stated
 
 # Contributions of table H.1 in nanometres, with their degrees of freedom.
 CONTRIBUTIONS = [("25", 18), ("5.8", 24), ("3.9", 5), ("6.7", 8), ("2.9", 50), ("16.6", 2)]
@@ -20,8 +20,7 @@ def test_combined_uncertainty_degrees_of_freedom_and_expanded_uncertainty() -> N
     for index, (size, freedom) in enumerate(CONTRIBUTIONS):
         working.given(f"part_{index}", Fraction(size))
         components.append(Component(f"part_{index}", Source.TYPED, number(freedom)))
-    terms = [name(component.key) for component in components]
-    add_uncertainty(working, terms, components, AT_99)
+    add_combination(working, components, AT_99)
     found = stated(working, AT_99)
     assert found.coverage_factor is not None
     assert round(found.size / found.coverage_factor) == 32

@@ -79,7 +79,7 @@ def _steady(found: dict[str, Any]) -> dict[str, Any]:
 
 
 def _reduced(content: str) -> Any:
-    return results_document(reduce_logbook(read_logbook(content.encode())))
+    return results_document(read_logbook(content.encode()))
 
 
 def _look(client: FlaskClient, address: str, tool: dict[str, Any]) -> list[Any]:

@@ -14,9 +14,7 @@ from metrion.core.working.uncertainty import (
     COUNT,
     UNCERTAINTY,
     Source,
-    add_components,
     add_uncertainty,
-    joined,
 )
 
 _WORTH_IT = Fraction(1, 20)
@@ -67,9 +65,7 @@ def _without_scatter(result: MeasurementResult) -> Working:
     """What would be left if ever more readings averaged their scatter out."""
     working = result.measurement.base.copy()
     several = result.measurement.model(result.convention)
-    components = add_components(working, replace(several, several=False))
-    terms = [term for _, term in joined(components, result.convention)]
-    add_uncertainty(working, terms, components, result.convention)
+    add_uncertainty(working, replace(several, several=False))
     return working
 
 

@@ -131,9 +131,7 @@ def _owner(component: Component) -> str:
     return f"zero of {component.of}" if component.of_a_zero else component.of
 
 
-def _shares(
-    groups: Iterable[tuple[str, Sequence[Value]]], convention: Convention
-) -> list[Share]:
+def _shares(groups: Iterable[tuple[str, Sequence[Value]]], convention: Convention) -> list[Share]:
     """Every group of components with what it makes up of the whole, the largest first."""
     squares = adds_squares(convention)
     power = 2 if squares else 1

@@ -23,13 +23,15 @@ from metrion.core.declared import (
     entry,
     rest,
 )
+from metrion.core.facts import Name, fact
 from metrion.core.formula import Expression, Formula, NoValue, evaluate
 from metrion.core.formula.derivative import derivative
 from metrion.core.formula.evaluate import exact, one
 from metrion.core.formula.expression import added, call, name, number, replaced
 from metrion.core.formula.values import rational
-from metrion.core.measurements import Measurement, own_components
+from metrion.core.measurements import Measurement
 from metrion.core.rounding import Rounded, round_result
+from metrion.core.units import Number, Unit, parse_unit
 from metrion.core.working.steps import Step, Working, definitions
 from metrion.core.working.uncertainty import (
     MEAN,
@@ -37,13 +39,12 @@ from metrion.core.working.uncertainty import (
     Component,
     Source,
     Uncertainty,
+    add_combination,
     add_components,
-    add_uncertainty,
     divided,
     joined,
     stated,
 )
-from metrion.core.units import Number, Unit, parse_unit
 
 
 @dataclass(frozen=True)
@@ -150,8 +151,7 @@ def reduce_derived(derived: Derived) -> DerivedResult:
     try:
         value = _add_value(whole, derived)
         components, zeros = _add_components(whole, derived)
-        terms = [name(component.key) for component in components]
-        add_uncertainty(whole, terms, components, derived.convention)
+        add_combination(whole, components, derived.convention)
         size = whole.number(UNCERTAINTY)
         float(value), float(size)
     except (NoValue, OverflowError):
@@ -175,7 +175,11 @@ def _add_input(working: Working, symbol: str, given: Measurement | TypedValue) -
     source = "" if isinstance(given, TypedValue) else given.id
     value = given.value if isinstance(given, TypedValue) else given.mean
     expression = None if value is None else number(Fraction(value))
-    working.adopt(Step(input_key(symbol), expression, value, unit.text, source=source))
+    label = fact("input-typed", symbol=Name(symbol))
+    if isinstance(given, Measurement):
+        label = fact("input", symbol=Name(symbol), name=Name(given.label))
+    step = Step(input_key(symbol), expression, value, unit.text, source=source, label=label)
+    working.adopt(step)
 
 
 def unit_of(given: Measurement | TypedValue) -> Unit:
@@ -195,11 +199,12 @@ def _add_value(working: Working, derived: Derived) -> Number:
     formula = replaced(derived.formula.in_base_units or derived.formula.tree, measured)
     if worth := derived.unit.worth:
         formula = formula / worth
-    value = working.add(MEAN, formula, tame=True)
+    value = working.add(MEAN, formula, label=fact("value"), tame=True)
     for symbol in sorted(derived.formula.names):
         slope = derivative(formula, input_key(symbol)) or number(0)
         unit = derived.unit.per(unit_of(derived.inputs[symbol]))
-        working.add(sensitivity_key(symbol), slope, unit, tame=True)
+        label = fact("sensitivity", symbol=Name(symbol))
+        working.add(sensitivity_key(symbol), slope, unit, label=label, tame=True)
     return value if isinstance(value, float) else rational(one(value))
 
 
@@ -251,7 +256,8 @@ def _together(
 def _typed(working: Working, symbol: str, given: TypedValue) -> Component:
     component = Component(f"component_typed_{symbol}", Source.TYPED, of=symbol)
     share = call("abs", name(sensitivity_key(symbol)))
-    working.add(component.key, share * number(given.uncertainty))
+    label = fact("contribution-typed", of=Name(symbol))
+    working.add(component.key, share * number(given.uncertainty), label=label)
     return component
 
 
@@ -260,7 +266,8 @@ def _own(
 ) -> Iterator[Component]:
     """The components of the readings of one measurement."""
     own = measurement.base.copy()
-    components = [one for one in own_components(measurement, convention, own) if not one.of_a_zero]
+    every = add_components(own, measurement.model(convention))
+    components = [component for component in every if not component.of_a_zero]
     share = added([name(sensitivity_key(symbol)) for symbol in symbols])
     count = number(len(measurement.counting))
     for component, term in joined(components, convention):
@@ -295,6 +302,9 @@ def _taken(
     part, key = f"part_{kind}_{symbol}", f"component_{kind}_{symbol}"
     written_out = replaced(term, definitions(own))
     value = evaluate(term, own.values)
-    working.adopt(Step(part, written_out, value, own.unit, of=measurement.id))
-    working.add(key, call("abs", share) * name(part))
+    of = Name(component.of)
+    label = fact(f"part-{kind}", of=of)
+    working.adopt(Step(part, written_out, value, own.unit, of=measurement.id, label=label))
+    label = fact(f"contribution-{kind}", of=of)
+    working.add(key, call("abs", share) * name(part), label=label)
     return replace(component, key=key)

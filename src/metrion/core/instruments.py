@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from enum import StrEnum
 from fractions import Fraction
+from functools import cached_property
 
 from metrion.core.angles import angle_text, degrees_and_minutes
 from metrion.core.appearance import Appearance
@@ -65,6 +66,9 @@ SCALES: dict[Kind, type] = {
     Kind.ANGULAR: VernierScale,
 }
 """The scale that each kind has."""
+
+
+_MOST_REMEMBERED = 10_000
 
 
 @entry()
@@ -164,6 +168,17 @@ class Instrument:
         main = angle(look.main, Part.MAIN) if self.kind is Kind.ANGULAR else None
         return indication_of(self.scale, look, main)
 
+    @cached_property
+    def _read(self) -> dict[tuple[int, int, Line, bool], Fraction]:
+        """What looks have read: most are taken again and again."""
+        return {}
+
     def reading(self, look: Look) -> Fraction:
         """What a look at this instrument reads, in its unit, before any correction."""
-        return self.scale.reading(look)
+        key = look.main.numerator, look.main.denominator, look.line, look.second_turn
+        read = self._read.get(key)
+        if read is None:
+            if len(self._read) == _MOST_REMEMBERED:
+                self._read.clear()
+            read = self._read[key] = self.scale.reading(look)
+        return read

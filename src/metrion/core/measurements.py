@@ -41,9 +41,7 @@ from metrion.core.working.uncertainty import (
     Component,
     Model,
     Uncertainty,
-    add_components,
     add_uncertainty,
-    joined,
     stated,
 )
 from metrion.core.zero import ZeroCheck
@@ -166,7 +164,8 @@ class Measurement:
     @cached_property
     def corrected(self) -> tuple[Fraction, ...]:
         """Every observed value less the zero error."""
-        less = {value: value - self.zero_error for value in set(self.observed)}
+        zero = self.zero_error
+        less = {value: value - zero for value in set(self.observed)}
         return tuple(less[value] for value in self.observed)
 
     @property
@@ -174,8 +173,9 @@ class Measurement:
         """The mean corrected value of one item, exact; None if no observation counts."""
         return self.base.number(MEAN) if self.counting else None
 
-    def model(self, convention: Convention, middle: str = MEAN) -> Model:
+    def model(self, convention: Convention) -> Model:
         """What a convention has to know of it to work its uncertainty out."""
+        middle = AVERAGE if self.effective_checks or self.divisors else MEAN
         return Model(
             convention, self.instrument.maker_limit, self.looks, len(self.counting) > 1,
             len(self.effective_checks), self.divisors, middle,
@@ -226,17 +226,7 @@ def reduce_measurement(
     working = measurement.base.copy()
     if measurement.mean is None:
         return MeasurementResult(measurement, convention, working)
-    components = own_components(measurement, convention, working)
-    terms = [term for _, term in joined(components, convention)]
-    add_uncertainty(working, terms, components, convention)
+    components = add_uncertainty(working, measurement.model(convention))
     size, unit = working.number(UNCERTAINTY), measurement.instrument.unit
     rounded = round_result(measurement.mean, size, convention.digits, unit)
-    return MeasurementResult(measurement, convention, working, tuple(components), rounded)
-
-
-def own_components(
-    measurement: Measurement, convention: Convention, working: Working
-) -> list[Component]:
-    """Add the components of a measurement to its steps, as a convention takes them."""
-    plain = not (measurement.effective_checks or measurement.divisors)
-    return add_components(working, measurement.model(convention, MEAN if plain else AVERAGE))
+    return MeasurementResult(measurement, convention, working, components, rounded)

@@ -54,17 +54,21 @@ def fixed(value: Fraction, decimals: int) -> str:
 
     A negative number of decimals stands for tens, hundreds …; zero has no minus sign.
     """
-    scaled = value * Fraction(10) ** decimals
-    if scaled.denominator != 1:
+    last = 10 ** abs(decimals)
+    top = abs(value.numerator) * (last if decimals > 0 else 1)
+    whole, left = divmod(top, value.denominator * (1 if decimals > 0 else last))
+    if left:
         raise ValueError(f"{value} does not fit {decimals} decimals")
-    whole = abs(scaled.numerator) * 10 ** max(-decimals, 0)
-    digits = str(whole).rjust(max(decimals, 0) + 1, "0")
-    text = f"{digits[:-decimals]}.{digits[-decimals:]}" if decimals > 0 else digits
-    return f"-{text}" if scaled < 0 else text
+    if decimals > 0:
+        digits = str(whole).rjust(decimals + 1, "0")
+        text = f"{digits[:-decimals]}.{digits[-decimals:]}"
+    else:
+        text = str(whole * last)
+    return f"-{text}" if value.numerator < 0 else text
 
 
-def to_text(value: Fraction) -> str:
-    """``value`` in full where a finite decimal writes it, else to 17 significant digits.
+def to_text(value: Fraction, digits: int = _DIGITS) -> str:
+    """``value`` in full where a finite decimal writes it, else to so many significant digits.
 
     >>> to_text(Fraction(247, 20)), to_text(Fraction(1, 3))
     ('12.35', '0.33333333333333333')
@@ -73,7 +77,7 @@ def to_text(value: Fraction) -> str:
     if decimals is not None:
         return fixed(value, decimals)
     with localcontext() as context:
-        context.prec = _DIGITS
+        context.prec = digits
         return format(Decimal(value.numerator) / Decimal(value.denominator), "f")
 
 

@@ -19,9 +19,7 @@ from metrion.core.working.uncertainty import (
     SPREAD,
     UNCERTAINTY,
     Model,
-    add_components,
     add_uncertainty,
-    joined,
 )
 
 USUAL_READINGS = 5
@@ -144,9 +142,7 @@ def expected_uncertainty(
     working.add("least_count", instrument.scale.least_count_by_division())
     expected = {SPREAD: scatter, COUNT: Fraction(readings)}
     model = Model(convention, instrument.maker_limit, 1, readings > 1, 1)
-    components = add_components(working, model, expected)
-    terms = [term for _, term in joined(components, convention)]
-    add_uncertainty(working, terms, components, convention)
+    add_uncertainty(working, model, expected)
     return working.number(UNCERTAINTY)
 
 

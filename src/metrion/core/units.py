@@ -125,14 +125,14 @@ def parse_unit(text: str) -> Unit:
     factor: Number = Fraction(1)
     dimension = NONE
     exponents: dict[str, int] = {}
-    for sign, name, power in re.findall(rf"([*/]?){_FACTOR}", text):
-        if name not in _UNITS:
-            raise UnitError(f"{name} is no unit known here; known are {', '.join(_UNITS)}")
+    for sign, word, power in re.findall(rf"([*/]?){_FACTOR}", text):
+        if word not in _UNITS:
+            raise UnitError(f"{word} is no unit known here; known are {', '.join(_UNITS)}")
         exponent = int(power or 1) * (-1 if sign == "/" else 1)
-        worth, powers = _UNITS[name]
+        worth, powers = _UNITS[word]
         factor = _product(factor, worth, exponent)
         dimension = dimension * powers ** Fraction(exponent)
-        exponents[name] = exponents.get(name, 0) + exponent
+        exponents[word] = exponents.get(word, 0) + exponent
     return Unit(text, factor, dimension, exponents)
 
 

@@ -2,28 +2,42 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
+from dataclasses import replace
 from fractions import Fraction
 from typing import Any
 
-from metrion.core.derived import DerivedResult
+from metrion.core.derived import DerivedResult, reduce_derived
 from metrion.core.instruments import Instrument
-from metrion.core.logbook import Results, Reviewed
+from metrion.core.logbook import Logbook, Reviewed, reviewed
 from metrion.core.numbers import float_text, to_text
 from metrion.core.review import Flag
 from metrion.core.rounding import Rounded
 from metrion.core.scales import VernierScale
 from metrion.core.working.uncertainty import Uncertainty
+from metrion.formats.strict_json import json_parts
 
 
-def results_document(results: Results) -> dict[str, Any]:
+_HEAD = {"format": "metrion-results", "version": 1}
+
+
+def results_document(logbook: Logbook) -> dict[str, Any]:
     """Results as JSON values: exact numbers as text, what has no value as None."""
+    return {**_HEAD, **{name: list(entries) for name, entries in _lists(logbook).items()}}
+
+
+def results_text(logbook: Logbook) -> Iterator[str]:
+    """The same as text, worked out one quantity after the other."""
+    return json_parts(_HEAD, _lists(logbook))
+
+
+def _lists(logbook: Logbook) -> dict[str, Iterator[dict[str, Any]]]:
+    # A copy of each measurement, so that nothing that was worked out is kept beyond its entry.
+    alone = (replace(measurement) for measurement in logbook.measurements)
     return {
-        "format": "metrion-results",
-        "version": 1,
-        "instruments": [instrument_document(i) for i in results.logbook.instruments],
-        "measurements": [measurement_document(reviewed) for reviewed in results.measurements],
-        "derived": [derived_document(derived) for derived in results.derived],
+        "instruments": (instrument_document(one) for one in logbook.instruments),
+        "measurements": (measurement_document(reviewed(one)) for one in alone),
+        "derived": (derived_document(reduce_derived(one)) for one in logbook.derived),
     }
 
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import json
 import re
-from collections.abc import Iterator
+from collections.abc import Iterable, Iterator, Mapping
 from typing import Any, NoReturn
 
 from metrion.formats.faults import Fault, Refused, child
@@ -48,6 +48,20 @@ def read_json(content: bytes) -> Any:
 def write_json(document: Any, *, indent: int | None = 2) -> str:
     """``document`` as text in the form that every file of ours has."""
     return json.dumps(document, ensure_ascii=False, indent=indent)
+
+
+def json_parts(head: Mapping[str, Any], lists: Mapping[str, Iterable[Any]]) -> Iterator[str]:
+    """The same text piece by piece: an object with some fields, then lists entry by entry."""
+    yield write_json(head).removesuffix("\n}")
+    for name, entries in lists.items():
+        yield f",\n  {write_json(name)}: ["
+        before = "\n    "
+        for entry in entries:
+            # A line break within a text is written as an escape: these are all between lines.
+            yield before + write_json(entry).replace("\n", "\n    ")
+            before = ",\n    "
+        yield "]" if before == "\n    " else "\n  ]"
+    yield "\n}\n"
 
 
 def _refusal(message: str) -> Refused:

@@ -5,8 +5,9 @@ from __future__ import annotations
 import math
 import operator
 import sys
-from collections.abc import Callable, Iterable, Mapping, Sequence
+from collections.abc import Callable, Iterable, Mapping
 from fractions import Fraction
+from functools import partial
 
 from scipy.special import ndtri, stdtrit
 
@@ -36,7 +37,7 @@ def evaluate(expression: Expression, named: Mapping[str, Value], *, tame: bool =
         NoValue: where it has none.
         KeyError: for a name that is worth nothing.
     """
-    return evaluated(pieces(expression), named, tame=tame)
+    return run(program(expression), named, tame=tame)
 
 
 def exact(expression: Expression, **named: Value) -> Fraction:
@@ -44,40 +45,52 @@ def exact(expression: Expression, **named: Value) -> Fraction:
     return rational(one(evaluate(expression, named)))
 
 
-def evaluated(
-    in_order: Iterable[Expression], named: Mapping[str, Value], *, tame: bool = False
-) -> Value:
-    """The same for the `pieces` of an expression, which can be kept to evaluate it often."""
+_Act = tuple[Callable[..., Value] | None, int, Value | str]
+"""One act on a stack: a function of so many values; without one, a value or a name to push."""
+
+Program = tuple[_Act, ...]
+"""An expression made ready to be evaluated often."""
+
+
+def program(expression: Expression) -> Program:
+    """An expression as acts on a stack."""
+    return tuple(_act(piece) for piece in pieces(expression))
+
+
+def _act(piece: Expression) -> _Act:
+    kind, count = piece.kind, len(piece.operands)
+    if kind is Kind.NUMBER or kind is Kind.ANGLE:
+        return None, 0, piece.value
+    if kind is Kind.NAME:
+        return None, 0, math.pi if piece.word == PI else piece.word
+    if kind is Kind.POWER:
+        return partial(_powered, piece.value), count, ""
+    if kind is Kind.LIST:
+        return _list, count, ""
+    return _OPERATORS.get(kind) or _FUNCTIONS[piece.word], count, ""
+
+
+def run(acts: Program, named: Mapping[str, Value], *, tame: bool = False) -> Value:
+    """The value of an expression that was made ready; see `evaluate`."""
     done: list[Value] = []
     try:
-        for piece in in_order:
-            kind = piece.kind
-            if kind is Kind.NUMBER or kind is Kind.ANGLE:
-                value: Value = piece.value
-            elif kind is Kind.NAME:
-                value = math.pi if piece.word == PI else named[piece.word]
+        for act, count, given in acts:
+            if act is None:
+                value = named[given] if isinstance(given, str) else given
             else:
-                count = len(piece.operands)
-                value = _worked_out(piece, done[len(done) - count :])
-                del done[len(done) - count :]
+                value = act(*done[-count:])
+                del done[-count:]
             done.append(_tame(value) if tame else value)
     except (ArithmeticError, ValueError):
         raise NoValue from None
     return done.pop()
 
 
-def _worked_out(piece: Expression, operands: Sequence[Value]) -> Value:
-    if piece.kind in _OPERATORS:
-        found: Value = _OPERATORS[piece.kind](*operands)
-        return found
-    if piece.kind is Kind.POWER:
-        return _powered(operands[0], piece.value)
-    if piece.kind is Kind.LIST:
-        return Series.of([rational(one(item)) for item in operands])
-    return _FUNCTIONS[piece.word](*operands)
+def _list(*items: Value) -> Series:
+    return Series.of([rational(one(item)) for item in items])
 
 
-def _powered(base: Value, exponent: Fraction) -> Value:
+def _powered(exponent: Fraction, base: Value) -> Value:
     if exponent.denominator == 1:
         whole: Value = base**exponent.numerator
         return whole

@@ -83,7 +83,8 @@ class Expression:
 
 def number(value: Fraction | int, part: Part = Part.NONE) -> Expression:
     """A number."""
-    return Expression(Kind.NUMBER, value=Fraction(value), part=part)
+    exact = value if isinstance(value, Fraction) else Fraction(value)
+    return Expression(Kind.NUMBER, value=exact, part=part)
 
 
 def angle(arc_minutes: Fraction | int, part: Part = Part.NONE) -> Expression:

@@ -10,7 +10,7 @@ import math
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from fractions import Fraction
-from typing import TypeAlias, Union
+from typing import TypeAlias
 
 from metrion.core.numbers import square_root
 
@@ -110,6 +110,8 @@ def root(square: Fraction, *, negative: bool = False) -> Fraction | Root:
 
 def rational(value: Scalar | int) -> Fraction:
     """A value as a rational number: itself, what a float is, or a root to 40 digits."""
+    if isinstance(value, Fraction):
+        return value
     return value.rational() if isinstance(value, Root) else Fraction(value)
 
 
@@ -214,10 +216,10 @@ class Series:
         return Fraction(max(self.numerators), self.denominator)
 
 
-Scalar: TypeAlias = Union[Fraction, float, Root]
+Scalar: TypeAlias = Fraction | float | Root
 """One number."""
 
-Value: TypeAlias = Union[Fraction, float, Root, Series]
+Value: TypeAlias = Fraction | float | Root | Series
 """What an expression is worth."""
 
-Operand: TypeAlias = Union[Fraction, float, Root, Series, int]
+Operand: TypeAlias = Fraction | float | Root | Series | int

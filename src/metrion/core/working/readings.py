@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from fractions import Fraction
 
+from metrion.core.facts import fact
 from metrion.core.formula.expression import Expression, call, name
 from metrion.core.formula.values import Series
 from metrion.core.instruments import Instrument
@@ -40,7 +41,8 @@ def base_working(
         corrected = mean_of(READINGS)
         if checks:
             corrected = corrected - name(ZERO_ERROR)
-        working.add(MEAN, divided(corrected, divisors))
+        label = fact(MEAN, count=len(counting))
+        working.add(MEAN, divided(corrected, divisors), label=label)
     return working
 
 

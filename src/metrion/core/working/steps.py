@@ -5,9 +5,11 @@ from __future__ import annotations
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass
 from fractions import Fraction
+from functools import cached_property
 
-from metrion.core.formula.evaluate import evaluated
-from metrion.core.formula.expression import Expression, pieces, replaced
+from metrion.core.facts import Fact
+from metrion.core.formula.evaluate import Program, program, run
+from metrion.core.formula.expression import Expression, replaced
 from metrion.core.formula.values import Series, Value, rational
 
 
@@ -22,6 +24,7 @@ class Step:
         unit: the unit of its value, as a logbook writes it.
         of: the id of the measurement whose steps the expression names; empty for its own.
         source: the id of the measurement whose mean it takes over; else empty.
+        label: what it is; where that is None, its key says it.
     """
 
     key: str
@@ -30,6 +33,29 @@ class Step:
     unit: str
     of: str = ""
     source: str = ""
+    label: Fact | None = None
+
+
+@dataclass(frozen=True)
+class Rule:
+    """How a step is worked out, whatever its values.
+
+    Attributes:
+        key: of the step.
+        expression: how.
+        unit: the unit of its value; None for that of the working.
+        label: what it is; None where its key says it.
+    """
+
+    key: str
+    expression: Expression
+    unit: str | None = None
+    label: Fact | None = None
+
+    @cached_property
+    def program(self) -> Program:
+        """Its expression, made ready to be evaluated often."""
+        return program(self.expression)
 
 
 class Working:
@@ -57,7 +83,13 @@ class Working:
         self._added(Step(key, None, value, self.unit))
 
     def add(
-        self, key: str, expression: Expression, unit: str | None = None, *, tame: bool = False
+        self,
+        key: str,
+        expression: Expression,
+        unit: str | None = None,
+        *,
+        label: Fact | None = None,
+        tame: bool = False,
     ) -> Value:
         """Work out a step.
 
@@ -67,8 +99,13 @@ class Working:
         Raises:
             NoValue: where it has no value.
         """
-        value = evaluated(pieces(expression), self.values, tame=tame)
-        self._added(Step(key, expression, value, self.unit if unit is None else unit))
+        return self.follow(Rule(key, expression, unit, label), tame=tame)
+
+    def follow(self, rule: Rule, *, tame: bool = False) -> Value:
+        """Work out a step by a rule; see `add`."""
+        value = run(rule.program, self.values, tame=tame)
+        unit = self.unit if rule.unit is None else rule.unit
+        self._added(Step(rule.key, rule.expression, value, unit, label=rule.label))
         return value
 
     def adopt(self, step: Step) -> None:

@@ -8,16 +8,18 @@ Source: JCGM 100:2008, 4.2, 4.3, 5.1.2, 6.2 and annex G.
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Mapping, Sequence
+from collections.abc import Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 from fractions import Fraction
+from functools import lru_cache
 
 from metrion.core.conventions import Combine, Convention, Family, Spread
+from metrion.core.facts import fact
 from metrion.core.formula.expression import Expression, added, call, name, number
 from metrion.core.formula.values import Value
 from metrion.core.scales.base import LEAST_COUNT
-from metrion.core.working.steps import Working
+from metrion.core.working.steps import Rule, Working
 
 READINGS, ZERO_ERRORS, ZERO_ERROR = "readings", "zero_errors", "zero_error"
 AVERAGE, MEAN = "average", "mean"
@@ -25,6 +27,7 @@ COUNT = "number_of_readings"
 LIMIT, SPREAD = "limit", "spread"
 STANDARD, FREEDOM, COVERAGE = "standard_uncertainty", "degrees_of_freedom", "coverage_factor"
 UNCERTAINTY, ROUNDED = "uncertainty", "rounded"
+_OF_THE_READINGS = (AVERAGE, SPREAD, COUNT)
 
 
 class Source(StrEnum):
@@ -108,32 +111,70 @@ def divided(whole: Expression, divisors: Sequence[int]) -> Expression:
     return whole / below
 
 
-def add_components(
+def add_uncertainty(
     working: Working, model: Model, expected: Mapping[str, Value] | None = None
-) -> list[Component]:
-    """Add the limit of one look, the spread of the readings and every component, as steps.
+) -> tuple[Component, ...]:
+    """Add every component, and what they come to together, as steps.
 
     Args:
         expected: spread and number of the readings, where there are none yet.
     """
+    components = add_components(working, model, expected)
+    for rule in _combination(model, _finite(working, components)):
+        working.follow(rule)
+    return components
+
+
+def add_components(
+    working: Working, model: Model, expected: Mapping[str, Value] | None = None
+) -> tuple[Component, ...]:
+    """Add the limit of one look, the spread of the readings and every component, as steps."""
+    for key, value in (expected or {}).items():
+        working.given(key, value)
+    rules, components = _rules(model)
+    for rule in rules:
+        if not (expected and rule.key in _OF_THE_READINGS):
+            working.follow(rule)
+    return components
+
+
+@lru_cache(maxsize=1024)
+def _rules(model: Model) -> tuple[tuple[Rule, ...], tuple[Component, ...]]:
+    """The rules for all components, with the components they work out."""
     convention = model.convention
-    working.add(LIMIT, number(convention.reading_limit) * LEAST_COUNT)
+    rules = [Rule(LIMIT, number(convention.reading_limit) * LEAST_COUNT)]
     spread = Spread.STANDARD_ERROR if _standard(convention) else convention.spread
-    if expected:
-        for key, value in expected.items():
-            working.given(key, value)
-    elif model.several and spread is not Spread.NONE:
+    if model.several and spread is not Spread.NONE:
+        readings = name(READINGS)
         if model.middle == AVERAGE and spread is not Spread.HALF_RANGE:
-            readings = name(READINGS)
-            working.add(AVERAGE, call("sum", readings) / call("count", readings))
-        working.add(SPREAD, _spread(spread, model.middle))
+            rules.append(Rule(AVERAGE, call("sum", readings) / call("count", readings)))
+        label = fact(f"spread-{spread}")
+        rules.append(Rule(SPREAD, _spread(spread, model.middle), label=label))
         if spread is Spread.STANDARD_ERROR:
-            working.add(COUNT, call("count", name(READINGS)), "1")
-    added_now = []
+            rules.append(Rule(COUNT, call("count", readings), "1"))
+    components = []
     for component, expression in _components(model, spread):
-        working.add(component.key, divided(expression, model.divisors))
-        added_now.append(component)
-    return added_now
+        rules.append(Rule(component.key, divided(expression, model.divisors)))
+        components.append(component)
+    return tuple(rules), tuple(components)
+
+
+@lru_cache(maxsize=1024)
+def _combination(model: Model, finite: tuple[str, ...]) -> tuple[Rule, ...]:
+    """How the components of a measurement are combined."""
+    _, components = _rules(model)
+    terms = [term for _, term in joined(components, model.convention)]
+    scattered = [component for component in components if component.key in finite]
+    return tuple(combination(terms, scattered, model.convention))
+
+
+def _finite(working: Working, components: Iterable[Component]) -> tuple[str, ...]:
+    """The keys of those that have finite degrees of freedom, and are not nought."""
+    return tuple(
+        component.key
+        for component in components
+        if component.freedom is not None and working.values[component.key]
+    )
 
 
 def _standard(convention: Convention) -> bool:
@@ -192,9 +233,7 @@ def _reading(limit: Expression, looks: int, standard: bool) -> Expression:
     return pair if looks == 2 else pair / call("sqrt", number(2))
 
 
-def _zero(
-    limit: Expression, looks: int, standard: bool
-) -> Iterator[tuple[Component, Expression]]:
+def _zero(limit: Expression, looks: int, standard: bool) -> Iterator[tuple[Component, Expression]]:
     zero, errors = Component("component_zero", Source.ZERO), name(ZERO_ERRORS)
     if not standard:
         yield zero, limit if looks == 1 else call("max", limit, _half_range(errors))
@@ -229,49 +268,53 @@ def adds_squares(convention: Convention) -> bool:
     return _standard(convention) or convention.combine is Combine.QUADRATURE
 
 
-def add_uncertainty(
-    working: Working,
-    terms: Sequence[Expression],
-    components: Sequence[Component],
-    convention: Convention,
+def add_combination(
+    working: Working, components: Sequence[Component], convention: Convention
 ) -> None:
-    """Combine components, as steps: the sum, or the root of the sum of squares with coverage.
+    """Add what components that are all independent come to together, as steps."""
+    terms = [name(component.key) for component in components]
+    finite = _finite(working, components)
+    scattered = [component for component in components if component.key in finite]
+    for rule in combination(terms, scattered, convention):
+        working.follow(rule)
+
+
+def combination(
+    terms: Sequence[Expression], scattered: Sequence[Component], convention: Convention
+) -> Iterator[Rule]:
+    """The rules that combine: the sum, or the root of the sum of squares with coverage.
 
     Args:
-        terms: what is combined; a nought where nothing is uncertain.
+        terms: what is combined; without any, nothing is uncertain.
+        scattered: the components with finite degrees of freedom.
     """
     squares = adds_squares(convention) and len(terms) > 1
     whole = added([term**2 for term in terms] if squares else terms or [number(0)])
     combined = call("sqrt", whole) if squares else whole
-    if not _standard(convention):
-        working.add(UNCERTAINTY, combined)
-        return
     coverage = convention.coverage
-    if not coverage.percentage and coverage.number == 1:
-        working.add(UNCERTAINTY, combined)
-        _add_freedom(working, components, UNCERTAINTY)
+    if not _standard(convention):
+        yield Rule(UNCERTAINTY, combined)
         return
-    working.add(STANDARD, combined)
-    finite = _add_freedom(working, components, STANDARD)
-    if not coverage.percentage:
-        working.add(UNCERTAINTY, number(coverage.number) * name(STANDARD))
-        return
-    probability = number(coverage.number) / number(100)
-    factor = call("student", probability, name(FREEDOM)) if finite else call("normal", probability)
-    working.add(COVERAGE, factor, "1")
-    working.add(UNCERTAINTY, name(COVERAGE) * name(STANDARD))
+    plain = not coverage.percentage and coverage.number == 1
+    standard = UNCERTAINTY if plain else STANDARD
+    yield Rule(standard, combined)
+    if scattered:
+        yield Rule(FREEDOM, _effective_freedom(standard, scattered), "1")
+    if coverage.percentage:
+        probability = number(coverage.number) / number(100)
+        factor = call("normal", probability)
+        if scattered:
+            factor = call("student", probability, name(FREEDOM))
+        yield Rule(COVERAGE, factor, "1")
+        yield Rule(UNCERTAINTY, name(COVERAGE) * name(STANDARD))
+    elif not plain:
+        yield Rule(UNCERTAINTY, number(coverage.number) * name(STANDARD))
 
 
-def _add_freedom(working: Working, components: Sequence[Component], standard: str) -> bool:
-    """Effective degrees of freedom by Welch and Satterthwaite, where they are finite; G.4.1."""
-    terms = [
-        name(component.key) ** 4 / component.freedom
-        for component in components
-        if component.freedom is not None and working.values[component.key]
-    ]
-    if terms:
-        working.add(FREEDOM, call("floor", name(standard) ** 4 / added(terms)), "1")
-    return bool(terms)
+def _effective_freedom(standard: str, scattered: Sequence[Component]) -> Expression:
+    """By Welch and Satterthwaite, cut down to a whole number; G.4.1."""
+    terms = [name(one.key) ** 4 / one.freedom for one in scattered if one.freedom is not None]
+    return call("floor", name(standard) ** 4 / added(terms))
 
 
 def stated(working: Working, convention: Convention) -> Uncertainty:

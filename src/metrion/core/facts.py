@@ -1,0 +1,52 @@
+"""What is to be said, before anybody puts it into words: a code and what it is about."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from fractions import Fraction
+from typing import TypeAlias, Union
+
+
+@dataclass(frozen=True, slots=True)
+class Amount:
+    """A number with its unit, to be written with so many figures.
+
+    Attributes:
+        value: in ``unit``.
+        unit: as a logbook writes it.
+        figures: significant figures; None for the number in full.
+    """
+
+    value: Fraction
+    unit: str
+    figures: int | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Name:
+    """A text that a user chose: it goes into a sentence as it is."""
+
+    text: str
+
+
+Argument: TypeAlias = Union[Fraction, int, Amount, Name, str, "Fact"]
+"""A number, an amount, a user's text, the code of a choice, or something said on its own."""
+
+
+@dataclass(frozen=True, slots=True)
+class Fact:
+    """Something to be said.
+
+    Attributes:
+        code: which message of the catalogue says it.
+        about: what it is about, by the names that the message has for it.
+    """
+
+    code: str
+    about: Mapping[str, Argument]
+
+
+def fact(code: str, **about: Argument) -> Fact:
+    """A fact, with what it is about."""
+    return Fact(code, about)

@@ -1,0 +1,149 @@
+"""Every step of a result, in the order in which a person would write them.
+
+A working keeps lists of looks as one value; here each look is written out, up to `MOST_WRITTEN`.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Generator, Iterator, Sequence
+from fractions import Fraction
+
+from metrion.core.derived import DerivedResult
+from metrion.core.facts import Fact, fact
+from metrion.core.formula.evaluate import exact
+from metrion.core.formula.expression import Expression, listed, name, number
+from metrion.core.formula.values import Series
+from metrion.core.instruments import Instrument
+from metrion.core.measurements import Measurement, MeasurementResult
+from metrion.core.observations import LOOKS, Observation, Sort, observed
+from metrion.core.scales import Look, VernierScale
+from metrion.core.working.steps import Step
+from metrion.core.working.uncertainty import (
+    MEAN,
+    READINGS,
+    ROUNDED,
+    UNCERTAINTY,
+    ZERO_ERRORS,
+)
+from metrion.core.zero import zero_look
+
+MOST_WRITTEN = 200
+"""Readings that are written out one by one; more are lists of marks and lines."""
+LEAST_COUNT, BY_DIFFERENCE = "least_count", "least_count_by_difference"
+
+
+def measurement_steps(result: MeasurementResult) -> Iterator[Step]:
+    """Every step of a measurement, from the least count to the rounded sentence."""
+    measurement, unit = result.measurement, result.working.unit
+    for step in result.working.steps:
+        if step.key == ZERO_ERRORS:
+            yield from _zero_looks(measurement, step)
+        elif step.key == READINGS:
+            yield from _readings(measurement, step)
+        else:
+            yield step
+        scale = measurement.instrument.scale
+        if step.key == LEAST_COUNT and isinstance(scale, VernierScale):
+            difference = scale.least_count_by_difference()
+            yield Step(BY_DIFFERENCE, difference, exact(difference), unit)
+    yield from _end(result, fact(MEAN, count=0))
+
+
+def derived_steps(result: DerivedResult) -> Iterator[Step]:
+    """Every step of a derived quantity, from its inputs to the rounded sentence."""
+    yield from result.working.steps
+    yield from _end(result, fact("value"))
+
+
+def _end(result: MeasurementResult | DerivedResult, mean: Fact) -> Iterator[Step]:
+    """The rounded sentence; without a result, that there is none."""
+    unit, rounded = result.working.unit, result.rounded
+    if rounded is None:
+        yield Step(MEAN, None, None, unit, label=mean)
+        yield Step(UNCERTAINTY, None, None, unit)
+    yield Step(ROUNDED, None, rounded.text if rounded else None, unit)
+
+
+def reading_key(at: int) -> str:
+    """The key of a reading that counts, numbered from 1 among those."""
+    return f"reading_{at}"
+
+
+def _zero_looks(measurement: Measurement, step: Step) -> Iterator[Step]:
+    instrument, checks = measurement.instrument, measurement.effective_checks
+    if len(checks) > MOST_WRITTEN:
+        looks = [check.look for check in checks]
+        errors = yield from _lists(instrument, looks, "zero_")
+        references = [check.reference for check in checks]
+        if any(references):
+            given = Series.of(references)
+            yield Step("zero_references", None, given, step.unit, label=fact("references"))
+            errors = errors - name("zero_references")
+        yield Step(ZERO_ERRORS, errors, step.value, step.unit)
+        return
+    assert isinstance(step.value, Series)
+    for at, (check, value) in enumerate(zip(checks, step.value, strict=True), start=1):
+        label = fact(f"zero-{check.phase}", at=at)
+        yield Step(f"zero_{at}", zero_look(instrument, check), value, step.unit, label=label)
+    names = [name(f"zero_{at}") for at in range(1, len(checks) + 1)]
+    yield Step(ZERO_ERRORS, listed(names), step.value, step.unit)
+
+
+def _readings(measurement: Measurement, step: Step) -> Iterator[Step]:
+    counting = [one for one in measurement.observations if one.counts]
+    kind, arc = measurement.instrument.kind, measurement.arc
+    names = LOOKS[measurement.sort]
+    if len(counting) > MOST_WRITTEN:
+        whole = []
+        for at, tag in enumerate(names):
+            looks = [one.looks[at] for one in counting]
+            suffix = f"{tag}_" if tag else ""
+            whole.append((yield from _lists(measurement.instrument, looks, suffix)))
+        yield Step(READINGS, observed(kind, whole, arc), step.value, step.unit)
+        return
+    for at, (one, value) in enumerate(zip(counting, measurement.counting, strict=True), start=1):
+        yield from observation_steps(measurement, one, value, reading_key(at), at)
+    keys = [name(reading_key(at)) for at in range(1, len(counting) + 1)]
+    yield Step(READINGS, listed(keys), step.value, step.unit)
+
+
+def observation_steps(
+    measurement: Measurement, observation: Observation, value: Fraction, key: str, at: int
+) -> Iterator[Step]:
+    """One observation: a single look; or each look of a pair, and what lies between.
+
+    Args:
+        key: the key of what it comes to.
+        at: the number it is called by.
+    """
+    instrument, tags = measurement.instrument, LOOKS[measurement.sort]
+    label = fact("reading", at=at)
+    if measurement.sort is Sort.SINGLE:
+        read = instrument.indication(observation.looks[0])
+        yield Step(key, read, value, instrument.unit, label=label)
+        return
+    positions = []
+    for tag, look in zip(tags, observation.looks, strict=True):
+        found, position = instrument.reading(look), fact(f"reading-{tag}", at=at)
+        formula = instrument.indication(look)
+        yield Step(f"{key}_{tag}", formula, found, instrument.unit, label=position)
+        positions.append(name(f"{key}_{tag}"))
+    made = observed(instrument.kind, positions, measurement.arc)
+    yield Step(key, made, value, instrument.unit, label=label)
+
+
+def _lists(
+    instrument: Instrument, looks: Sequence[Look], tag: str
+) -> Generator[Step, None, Expression]:
+    """Marks, lines and second turns as lists; returns what they read as a formula of them."""
+    marks, lines, turns = f"{tag}marks", f"{tag}lines", f"{tag}second_turns"
+    mains = Series.of([look.main for look in looks])
+    yield Step(marks, None, mains, instrument.unit, label=fact("marks"))
+    fine = Series.of([Fraction(look.line) for look in looks])
+    yield Step(lines, None, fine, "1", label=fact("lines"))
+    turn: Expression = number(0)
+    if any(look.second_turn for look in looks):
+        second = Series.of([Fraction(look.second_turn) for look in looks])
+        yield Step(turns, None, second, "1", label=fact("second-turns"))
+        turn = name(turns)
+    return instrument.scale.indication(name(marks), name(lines), turn)

@@ -1,0 +1,5 @@
+"""The one place where facts become text: one catalogue of messages, one way to write numbers."""
+
+from metrion.voice.speaker import Speaker, plainly
+
+__all__ = ["Speaker", "plainly"]
