@@ -8,7 +8,6 @@ from typing import Any
 
 import pytest
 
-from metrion.core.logbook import reduce_logbook
 from metrion.formats.logbook import read_logbook
 from metrion.formats.results import results_document
 

@@ -4,7 +4,6 @@ from typing import Any
 
 from hypothesis import given
 
-from metrion.core.logbook import reduce_logbook
 from metrion.formats.logbook import parse_logbook
 from metrion.formats.results import results_document
 from tests.strategies import logbooks

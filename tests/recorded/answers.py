@@ -13,7 +13,6 @@ from typing import Any
 import openpyxl
 from flask.testing import FlaskClient
 
-from metrion.core.logbook import reduce_logbook
 from metrion.demo import prepare
 from metrion.formats.logbook import read_logbook
 from metrion.formats.results import results_document

@@ -7,7 +7,6 @@ import pytest
 from flask import Flask
 from flask.testing import FlaskClient
 
-from metrion.core.logbook import reduce_logbook
 from metrion.demo import demo_file
 from metrion.formats.logbook import read_logbook
 from metrion.formats.results import results_document

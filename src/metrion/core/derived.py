@@ -303,8 +303,9 @@ def _taken(
     written_out = replaced(term, definitions(own))
     value = evaluate(term, own.values)
     of = Name(component.of)
-    label = fact(f"part-{kind}", of=of)
+    named = "joined" if term.operands else kind
+    label = fact(f"part-{named}", of=of)
     working.adopt(Step(part, written_out, value, own.unit, of=measurement.id, label=label))
-    label = fact(f"contribution-{kind}", of=of)
+    label = fact(f"contribution-{named}", of=of)
     working.add(key, call("abs", share) * name(part), label=label)
     return replace(component, key=key)

@@ -17,7 +17,6 @@ from metrion.core.scales import VernierScale
 from metrion.core.working.uncertainty import Uncertainty
 from metrion.formats.strict_json import json_parts
 
-
 _HEAD = {"format": "metrion-results", "version": 1}
 
 

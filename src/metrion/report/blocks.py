@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 
 from metrion.core.budget import Share
-from metrion.report.lines import Line, Span, Step, Tint
+from metrion.report.lines import Line, Span, Tint, Written
 
 
 @dataclass(frozen=True)
@@ -27,7 +27,7 @@ class Result:
 class Steps:
     """Lines of a working."""
 
-    steps: tuple[Step, ...]
+    steps: tuple[Written, ...]
 
 
 @dataclass(frozen=True)

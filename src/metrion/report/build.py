@@ -28,9 +28,10 @@ from metrion.report.blocks import (
     words,
 )
 from metrion.report.compared import compared
-from metrion.report.lines import Group, Tint, number, true_minus
+from metrion.report.lines import Group, Tint, true_minus
 from metrion.report.quantity import reading_drawing, readings_table, second_looks
-from metrion.report.working import derived_working, least_count_steps, working
+from metrion.report.working import derived_working, least_count_lines, working
+from metrion.report.working.setting import number
 
 KINDS = {"vernier": "vernier caliper", "screw": "screw gauge", "angular": "divided circle"}
 
@@ -93,7 +94,7 @@ def _apparatus(logbook: Logbook, used: set[str]) -> Section:
         )  # fmt: skip
         rows.append(Row(tuple(Cell(true_minus(text)) for text in cells)))
         steps.append(words(f"Least count of {instrument.name}:"))
-        steps.append(Steps(tuple(least_count_steps(instrument))))
+        steps.append(Steps(tuple(least_count_lines(instrument))))
     columns = ("instrument", "kind", "number", "range", "least count", "maker’s limit")
     table = Table(tuple(Column(head) for head in columns), tuple(rows)).filled()
     return Section("Apparatus", (table, *steps) if rows else (words("No instrument is used."),))
@@ -198,7 +199,7 @@ def _derived_section(found: DerivedResult, logbook: Logbook) -> Section:
     if found.rounded:
         blocks.append(Result("", true_minus(found.rounded.printed)))
     blocks.append(Steps(tuple(derived_working(found))))
-    blocks += [words(shared.words) for shared in derived.shared_zeros]
+    blocks += [words(shared.words) for shared in found.shared_zeros]
     budget = derived_budget(found)
     if budget.shares:
         blocks.append(Bars(budget.shares, derived.unit.text))

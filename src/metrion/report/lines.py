@@ -5,9 +5,6 @@ from __future__ import annotations
 from collections.abc import Iterable
 from dataclasses import dataclass
 from enum import StrEnum
-from fractions import Fraction
-
-from metrion.core.numbers import finite_decimals, to_text
 
 
 class Tint(StrEnum):
@@ -62,8 +59,8 @@ Line = tuple[Span, ...]
 
 
 @dataclass(frozen=True)
-class Step:
-    """One line of a working: what is worked out, and how.
+class Written:
+    """One written line of a working: what is worked out, and how.
 
     Attributes:
         key: what other lines call it by.
@@ -124,15 +121,20 @@ def _plain(span: Span) -> str:
 
 def _bracketed(line: Line) -> str:
     text = plain(line)
+    if _within_brackets(line):
+        return text
     alone = len(line) == 1 and line[0].form in (Form.TEXT, Form.ROOT)
     return text if alone and (" " not in text or line[0].form is Form.ROOT) else f"({text})"
 
 
-def number(value: Fraction) -> str:
-    """A number for people: in full where that is short, else to six figures."""
-    decimals = finite_decimals(value)
-    text = to_text(value) if decimals is not None and decimals <= 8 else f"{float(value):.6g}"
-    return true_minus(text)
+def _within_brackets(line: Line) -> bool:
+    """Whether one pair of brackets holds all of it."""
+    depth = 0
+    for at, span in enumerate(line):
+        depth += {"(": 1, ")": -1}.get(span.text, 0)
+        if not depth:
+            return at == len(line) - 1 > 0
+    return False
 
 
 def true_minus(text: str) -> str:

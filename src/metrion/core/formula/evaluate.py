@@ -5,7 +5,7 @@ from __future__ import annotations
 import math
 import operator
 import sys
-from collections.abc import Callable, Iterable, Mapping
+from collections.abc import Callable, Iterable, Mapping, Sequence
 from fractions import Fraction
 from functools import partial
 
@@ -68,6 +68,21 @@ def _act(piece: Expression) -> _Act:
     if kind is Kind.LIST:
         return _list, count, ""
     return _OPERATORS.get(kind) or _FUNCTIONS[piece.word], count, ""
+
+
+def value_of(piece: Expression, operands: Sequence[Value], named: Mapping[str, Value]) -> Value:
+    """What a piece is worth, when its operands are worth so much.
+
+    Raises:
+        NoValue: where it has none.
+    """
+    act, _, given = _act(piece)
+    if act is None:
+        return named[given] if isinstance(given, str) else given
+    try:
+        return act(*operands)
+    except (ArithmeticError, ValueError):
+        raise NoValue from None
 
 
 def run(acts: Program, named: Mapping[str, Value], *, tame: bool = False) -> Value:

@@ -25,7 +25,7 @@ from metrion.core.working.uncertainty import (
     UNCERTAINTY,
     ZERO_ERRORS,
 )
-from metrion.core.zero import zero_look
+from metrion.core.zero import zero_errors, zero_look
 
 MOST_WRITTEN = 200
 """Readings that are written out one by one; more are lists of marks and lines."""
@@ -34,19 +34,26 @@ LEAST_COUNT, BY_DIFFERENCE = "least_count", "least_count_by_difference"
 
 def measurement_steps(result: MeasurementResult) -> Iterator[Step]:
     """Every step of a measurement, from the least count to the rounded sentence."""
-    measurement, unit = result.measurement, result.working.unit
+    measurement = result.measurement
     for step in result.working.steps:
-        if step.key == ZERO_ERRORS:
+        if step.key == LEAST_COUNT:
+            yield from least_count_steps(measurement.instrument)
+        elif step.key == ZERO_ERRORS:
             yield from _zero_looks(measurement, step)
         elif step.key == READINGS:
             yield from _readings(measurement, step)
         else:
             yield step
-        scale = measurement.instrument.scale
-        if step.key == LEAST_COUNT and isinstance(scale, VernierScale):
-            difference = scale.least_count_by_difference()
-            yield Step(BY_DIFFERENCE, difference, exact(difference), unit)
     yield from _end(result, fact(MEAN, count=0))
+
+
+def least_count_steps(instrument: Instrument) -> Iterator[Step]:
+    """The least count, by both textbook routes where there are two."""
+    unit, scale = instrument.unit, instrument.scale
+    yield Step(LEAST_COUNT, scale.least_count_by_division(), scale.least_count, unit)
+    if isinstance(scale, VernierScale):
+        difference = scale.least_count_by_difference()
+        yield Step(BY_DIFFERENCE, difference, exact(difference), unit)
 
 
 def derived_steps(result: DerivedResult) -> Iterator[Step]:
@@ -64,11 +71,6 @@ def _end(result: MeasurementResult | DerivedResult, mean: Fact) -> Iterator[Step
     yield Step(ROUNDED, None, rounded.text if rounded else None, unit)
 
 
-def reading_key(at: int) -> str:
-    """The key of a reading that counts, numbered from 1 among those."""
-    return f"reading_{at}"
-
-
 def _zero_looks(measurement: Measurement, step: Step) -> Iterator[Step]:
     instrument, checks = measurement.instrument, measurement.effective_checks
     if len(checks) > MOST_WRITTEN:
@@ -81,16 +83,23 @@ def _zero_looks(measurement: Measurement, step: Step) -> Iterator[Step]:
             errors = errors - name("zero_references")
         yield Step(ZERO_ERRORS, errors, step.value, step.unit)
         return
-    assert isinstance(step.value, Series)
-    for at, (check, value) in enumerate(zip(checks, step.value, strict=True), start=1):
-        label = fact(f"zero-{check.phase}", at=at)
-        yield Step(f"zero_{at}", zero_look(instrument, check), value, step.unit, label=label)
+    yield from zero_look_steps(measurement)
     names = [name(f"zero_{at}") for at in range(1, len(checks) + 1)]
     yield Step(ZERO_ERRORS, listed(names), step.value, step.unit)
 
 
+def zero_look_steps(measurement: Measurement) -> Iterator[Step]:
+    """Each look at the zero."""
+    instrument, checks = measurement.instrument, measurement.effective_checks
+    errors = zero_errors(instrument, checks)
+    for at, (check, error) in enumerate(zip(checks, errors, strict=True), start=1):
+        label = fact(f"zero-{check.phase}", at=at)
+        yield Step(f"zero_{at}", zero_look(instrument, check), error, instrument.unit, label=label)
+
+
 def _readings(measurement: Measurement, step: Step) -> Iterator[Step]:
-    counting = [one for one in measurement.observations if one.counts]
+    numbered = [(at, one) for at, one in enumerate(measurement.observations, 1) if one.counts]
+    counting = [one for _, one in numbered]
     kind, arc = measurement.instrument.kind, measurement.arc
     names = LOOKS[measurement.sort]
     if len(counting) > MOST_WRITTEN:
@@ -101,30 +110,32 @@ def _readings(measurement: Measurement, step: Step) -> Iterator[Step]:
             whole.append((yield from _lists(measurement.instrument, looks, suffix)))
         yield Step(READINGS, observed(kind, whole, arc), step.value, step.unit)
         return
-    for at, (one, value) in enumerate(zip(counting, measurement.counting, strict=True), start=1):
-        yield from observation_steps(measurement, one, value, reading_key(at), at)
-    keys = [name(reading_key(at)) for at in range(1, len(counting) + 1)]
+    for at, (row, one) in enumerate(numbered, start=1):
+        yield from observation_steps(measurement, one, measurement.observed[row - 1], at, row)
+    keys = [name(f"reading_{at}") for at in range(1, len(counting) + 1)]
     yield Step(READINGS, listed(keys), step.value, step.unit)
 
 
 def observation_steps(
-    measurement: Measurement, observation: Observation, value: Fraction, key: str, at: int
+    measurement: Measurement, observation: Observation, value: Fraction, at: int, row: int
 ) -> Iterator[Step]:
     """One observation: a single look; or each look of a pair, and what lies between.
 
     Args:
-        key: the key of what it comes to.
-        at: the number it is called by.
+        value: what it comes to.
+        at: its number among those that count; 0 if it does not.
+        row: its number among all.
     """
+    key = f"reading_{at}" if at else f"aside_{row}"
     instrument, tags = measurement.instrument, LOOKS[measurement.sort]
-    label = fact("reading", at=at)
+    label = fact("reading", at=row)
     if measurement.sort is Sort.SINGLE:
         read = instrument.indication(observation.looks[0])
         yield Step(key, read, value, instrument.unit, label=label)
         return
     positions = []
     for tag, look in zip(tags, observation.looks, strict=True):
-        found, position = instrument.reading(look), fact(f"reading-{tag}", at=at)
+        found, position = instrument.reading(look), fact(f"reading-{tag}", at=row)
         formula = instrument.indication(look)
         yield Step(f"{key}_{tag}", formula, found, instrument.unit, label=position)
         positions.append(name(f"{key}_{tag}"))

@@ -2,108 +2,86 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
 from fractions import Fraction
 
-from metrion.core.budget import derived_budget
-from metrion.core.derived import DerivedResult, TypedValue
-from metrion.core.formula import Formula
+from metrion.core.derived import Derived, DerivedResult, TypedValue, input_key
+from metrion.core.formula.values import Series, rational
 from metrion.core.measurements import Measurement, reduce_measurement
 from metrion.core.notation import unit_after
-from metrion.core.numbers import to_text
-from metrion.report.lines import (
-    Group,
-    Line,
-    Span,
-    Step,
-    Tint,
-    number,
-    over,
-    power,
-    root,
-    true_minus,
-)
-from metrion.report.working.uncertainty import UNCERTAINTY, covered_step, whole_step
+from metrion.core.working.steps import Step
+from metrion.core.working.uncertainty import MEAN, ROUNDED, UNCERTAINTY
+from metrion.report.lines import Group, Line, Span, Tint, Written
+from metrion.report.working.measured import written_out
+from metrion.report.working.setting import Printed, symbolic
+from metrion.report.working.writing import Writer
+from metrion.voice import plainly
+from metrion.voice.steps import step_label
 
 
-def derived_working(result: DerivedResult) -> list[Step]:
+def derived_working(result: DerivedResult) -> list[Written]:
     """Every line from the inputs to the sentence; the formula alone while there is no value."""
+    return list(_lines(result))
+
+
+def _lines(result: DerivedResult) -> Iterator[Written]:
     derived = result.derived
-    steps = [Step("formula", "formula", formula_line(derived.formula))]
-    for symbol in sorted(derived.formula.names):
-        steps.append(_input(symbol, derived.inputs[symbol]))
-    if result.value is None or result.uncertainty is None or result.rounded is None:
-        return steps
-    unit = derived.unit.text
-    value = Span(f"{number(Fraction(result.value))}{unit_after(unit)}", Tint.RESULT, "formula")
-    steps.append(Step("value", "value", (value,)))
-    shares = derived_budget(result).shares
-    for index, share in enumerate(shares):
-        found = (Span(f"{number(share.size)}{unit_after(unit)}"),)
-        steps.append(Step(f"share-{index}", f"contribution of {share.label}", found))
-    terms = [Span(number(share.size), source=f"share-{i}") for i, share in enumerate(shares)]
-    factor, size = result.uncertainty.coverage_factor, result.uncertainty.size
-    steps.append(whole_step(terms, size / (factor or 1), derived.convention, unit))
-    steps += covered_step(factor, size, unit)
-    sentence = Span(true_minus(result.rounded.printed), Tint.RESULT, UNCERTAINTY)
-    return [*steps, Step("rounded", "rounded to the same place", (sentence,))]
-
-
-def _input(symbol: str, given: Measurement | TypedValue) -> Step:
-    if isinstance(given, TypedValue):
-        unit = unit_after(given.unit.text)
-        value, uncertainty = Fraction(given.value), given.uncertainty
-        text = f"{number(value)}{unit} ± {number(uncertainty)}{unit}, typed in"
-        return Step(f"input-{symbol}", symbol, (Span(text),), Group.READING)
-    rounded = reduce_measurement(given).rounded
-    text = true_minus(rounded.printed) if rounded else "no reading yet"
-    spans = (Span(text, Tint.RESULT, f"quantity:{given.id}"), Span(f", {given.label}"))
-    return Step(f"input-{symbol}", symbol, spans, Group.READING)
-
-
-_LOOSE, _PRODUCT, _TIGHT = range(3)
-"""How strongly a piece holds together: a sum, a product, or one thing."""
-
-
-def formula_line(formula: Formula) -> Line:
-    """A formula set as mathematics, each symbol leading to its input."""
-    stack: list[tuple[Line, int]] = []
-    for step in formula.steps:
-        if step.kind == "number":
-            stack.append(((Span(to_text(step.value)),), _TIGHT))
-        elif step.kind == "name":
-            word = "π" if step.word == "pi" else step.word
-            source = "" if step.word == "pi" else f"input-{step.word}"
-            stack.append(((Span(word, source=source),), _TIGHT))
-        elif step.kind == "unary":
-            stack.append(((Span("−"), *_held(stack.pop(), _PRODUCT)), _LOOSE))
-        elif step.kind == "power":
-            base = _held(stack.pop(), _TIGHT)
-            stack.append(((power(base, true_minus(to_text(step.value))),), _TIGHT))
-        elif step.kind == "call":
-            stack.append(_called(step.word, stack.pop()[0]))
+    yield Written("formula", "formula", formula_line(derived))
+    writer = Writer(result.working.values)
+    symbols = {input_key(symbol): symbol for symbol in derived.inputs}
+    for step in result.working.steps:
+        if step.key in symbols:
+            given = derived.inputs[symbols[step.key]]
+            yield _input(writer, step, symbols[step.key], given)
+        elif step.value == 0 and step.key.startswith(("part_", "component_")):
+            # What contributes nothing is not written.
+            writer.page.numbers[step.key] = Printed("0", Fraction(0), "")
+        elif step.of:
+            yield _part(writer, step, derived)
+        elif step.key.startswith("sensitivity_"):
+            yield writer.symbolic(step)
         else:
-            right, left = stack.pop(), stack.pop()
-            stack.append(_binary(step.word, left, right))
-    return stack.pop()[0]
+            tint = Tint.RESULT if step.key in (MEAN, UNCERTAINTY) else Tint.PLAIN
+            yield writer.line(step, Group.RESULT, tint)
+    if result.rounded:
+        yield writer.sentence(Step(ROUNDED, None, result.rounded.printed, ""), UNCERTAINTY)
 
 
-def _held(piece: tuple[Line, int], strength: int) -> Line:
-    """A piece in brackets unless it holds together well enough."""
-    line, own = piece
-    return line if own >= strength else (Span("("), *line, Span(")"))
+def formula_line(derived: Derived) -> Line:
+    """A formula set as mathematics, each symbol leading to its input."""
+    return symbolic(derived.formula.tree, lambda word: (Span(word, source=input_key(word)),))
 
 
-def _called(word: str, argument: Line) -> tuple[Line, int]:
-    if word == "sqrt":
-        return (root(argument),), _TIGHT
-    return (Span(f"{word} ("), *argument, Span(")")), _TIGHT
+def _input(writer: Writer, step: Step, symbol: str, given: Measurement | TypedValue) -> Written:
+    """The value of an input, as its own working has it."""
+    label = plainly().say(step_label(step))
+    if step.value is None:
+        return Written(step.key, label, (Span("no reading yet"),), Group.READING)
+    assert not isinstance(step.value, str | Series)
+    text, printed = writer.page.result(rational(step.value), None)
+    writer.page.numbers[step.key] = Printed(text, printed, step.key)
+    unit = unit_after(step.unit)
+    if isinstance(given, TypedValue):
+        doubt, _ = writer.page.result(given.uncertainty, None)
+        return Written(step.key, label, (Span(f"{text}{unit} ± {doubt}{unit}"),), Group.READING)
+    found = Span(f"{text}{unit}", Tint.RESULT, f"quantity:{given.id}")
+    return Written(step.key, label, (found,), Group.READING)
 
 
-def _binary(sign: str, left: tuple[Line, int], right: tuple[Line, int]) -> tuple[Line, int]:
-    if sign == "/":
-        return (over(left[0], right[0]),), _TIGHT
-    if sign == "*":
-        return (*_held(left, _PRODUCT), Span(" × "), *_held(right, _PRODUCT)), _PRODUCT
-    minus = sign == "-"
-    second = _held(right, _PRODUCT if minus else _LOOSE)
-    return (*left[0], Span(" − " if minus else " + "), *second), _LOOSE
+def _part(writer: Writer, step: Step, derived: Derived) -> Written:
+    """A component of a measurement, from the lines of its own working."""
+    given = next(
+        one for one in derived.inputs.values() if isinstance(one, Measurement) and one.id == step.of
+    )
+    own = written_out(reduce_measurement(given))[1]
+    line = own.line(step)
+    writer.page.numbers[step.key] = own.page.numbers[step.key]
+    elsewhere = f"quantity:{given.id}"
+    return Written(step.key, line.label, tuple(_from(span, elsewhere) for span in line.spans))
+
+
+def _from(span: Span, source: str) -> Span:
+    """A piece whose numbers come from the working of another quantity."""
+    first = tuple(_from(one, source) for one in span.first)
+    second = tuple(_from(one, source) for one in span.second)
+    return Span(span.text, span.tint, source if span.source else "", span.form, first, second)

@@ -37,7 +37,7 @@ def derived_view(found: DerivedResult, entry: Kept, logbook: Logbook) -> dict[st
         "budget": budget_view(derived_budget(found), derived.unit.text),
         "compared": comparison_view(derived, logbook),
         "dimension": dimension_of(derived),
-        "shared_zeros": [shared.words for shared in derived.shared_zeros],
+        "shared_zeros": [shared.words for shared in found.shared_zeros],
     }
 
 

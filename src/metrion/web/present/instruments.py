@@ -20,7 +20,7 @@ from metrion.core.scales import Numbering, ScrewScale, VernierScale
 from metrion.core.zero import ZeroCheck, zero_error
 from metrion.core.zero_desk import look_below_zero
 from metrion.formats.results import instrument_document
-from metrion.report import Span, Step, least_count_steps
+from metrion.report import Span, Written, least_count_lines
 from metrion.store.records import Kept
 
 
@@ -41,7 +41,7 @@ def span_view(span: Span) -> dict[str, Any]:
     }
 
 
-def steps_view(steps: Iterable[Step]) -> list[dict[str, Any]]:
+def steps_view(steps: Iterable[Written]) -> list[dict[str, Any]]:
     """Lines of a working."""
     return [
         {
@@ -79,7 +79,7 @@ def instrument_view(instrument: Instrument, entry: Kept) -> dict[str, Any]:
         "least_count": document["least_count"],
         "least_count_text": instrument.with_unit(instrument.least_count),
         "pattern": document["pattern"],
-        "derivation": steps_view(least_count_steps(instrument)),
+        "derivation": steps_view(least_count_lines(instrument)),
         "notes": notes_view(instrument),
         "lines": lines_view(instrument),
         "below_main": instrument.main_text(below.main),

@@ -21,7 +21,7 @@ from metrion.core.places import by_place
 from metrion.core.review import Flag, Level, settled
 from metrion.core.rounding import round_result
 from metrion.core.zero import wrapped_zero
-from metrion.report import result_steps
+from metrion.report import result_lines
 from metrion.report.second_looks import main_words
 from metrion.web.present.budget import budget_view, comparison_view, dimension_of
 from metrion.web.present.instruments import shown, steps_view
@@ -73,7 +73,7 @@ def _by_itself(of: Hashed[Reviewed], version: int, readings: tuple[Version, ...]
             reading_view(measurement, index, reading) for index, reading in enumerate(readings)
         ],
         "result": result_view(result),
-        "working": steps_view(result_steps(result)),
+        "working": steps_view(result_lines(result)),
         "budget": budget_view(measurement_budget(result), instrument.unit),
         "dimension": dimension_of(measurement),
         "flags": flags_view(reviewed),

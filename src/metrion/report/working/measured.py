@@ -1,0 +1,125 @@
+"""The working of a measurement, line by line."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import replace
+
+from metrion.core.angles import HALF_CIRCLE
+from metrion.core.formula.expression import Kind
+from metrion.core.instruments import Instrument
+from metrion.core.measurements import Measurement, MeasurementResult
+from metrion.core.observations import Observation, Sort, off_opposite
+from metrion.core.working.listing import (
+    LEAST_COUNT,
+    least_count_steps,
+    observation_steps,
+    zero_look_steps,
+)
+from metrion.core.working.steps import Step
+from metrion.core.working.uncertainty import (
+    COUNT,
+    MEAN,
+    READINGS,
+    ROUNDED,
+    UNCERTAINTY,
+    ZERO_ERROR,
+    ZERO_ERRORS,
+)
+from metrion.report.lines import Group, Span, Tint, Written, true_minus
+from metrion.report.working.writing import Writer
+
+
+def least_count_lines(instrument: Instrument) -> list[Written]:
+    """The least count, by both textbook routes."""
+    writer = Writer({}, instrument)
+    return [writer.line(step, Group.SCALE, Tint.FINE) for step in least_count_steps(instrument)]
+
+
+def working(result: MeasurementResult) -> list[Written]:
+    """Every line from the scales to the sentence."""
+    return written_out(result)[0]
+
+
+def result_lines(result: MeasurementResult) -> list[Written]:
+    """The lines from the mean of the readings to the sentence; none while no reading counts."""
+    lines = working(result)
+    return lines[next((at for at, line in enumerate(lines) if line.key == MEAN), len(lines)) :]
+
+
+def written_out(result: MeasurementResult) -> tuple[list[Written], Writer]:
+    """Every line, and the writer that knows what was printed."""
+    writer = Writer(result.working.values, result.measurement.instrument)
+    return list(_lines(result, writer)), writer
+
+
+def _lines(result: MeasurementResult, writer: Writer) -> Iterator[Written]:
+    measurement = result.measurement
+    for step in result.working.steps:
+        if step.key == LEAST_COUNT:
+            for route in least_count_steps(measurement.instrument):
+                yield writer.line(route, Group.SCALE, Tint.FINE)
+            if not measurement.effective_checks:
+                yield _no_zero(measurement)
+        elif step.key == ZERO_ERRORS:
+            looks = list(zero_look_steps(measurement))
+            yield from (writer.line(look, Group.ZERO, Tint.ZERO) for look in looks)
+            writer.listed(ZERO_ERRORS, (look.key for look in looks))
+        elif step.key == ZERO_ERROR:
+            yield _zero_error(writer.line(step, Group.ZERO, Tint.ZERO), measurement)
+        elif step.key == READINGS:
+            yield from _observations(measurement, writer)
+        elif step.key == COUNT:
+            writer.count(step)
+        elif step.expression and step.expression.kind is Kind.NAME:
+            writer.same(step, step.expression.word)
+        else:
+            tint = Tint.RESULT if step.key in (MEAN, UNCERTAINTY) else Tint.PLAIN
+            yield writer.line(step, Group.RESULT, tint)
+    if result.rounded:
+        yield writer.sentence(Step(ROUNDED, None, result.rounded.printed, ""), UNCERTAINTY)
+
+
+def _no_zero(measurement: Measurement) -> Written:
+    if measurement.sort is not Sort.SINGLE:
+        cancels = (Span("cancels in the difference of two positions"),)
+        return Written(ZERO_ERROR, "zero", cancels, Group.ZERO)
+    exact = (Span("not looked at, taken as exact", Tint.ZERO),)
+    return Written(ZERO_ERROR, "zero", exact, Group.ZERO)
+
+
+def _zero_error(line: Written, measurement: Measurement) -> Written:
+    correction = true_minus(measurement.instrument.with_unit(-measurement.zero_error))
+    spans = (*line.spans, Span(f", correction {correction}", Tint.ZERO))
+    return replace(line, spans=spans)
+
+
+def _observations(measurement: Measurement, writer: Writer) -> Iterator[Written]:
+    """Every reading, those set aside with their reasons; of pairs each position as well."""
+    counted = 0
+    for row, observation in enumerate(measurement.observations, start=1):
+        counted += observation.counts
+        at, value = counted if observation.counts else 0, measurement.observed[row - 1]
+        lines = [
+            writer.line(step, Group.READING, Tint.RESULT)
+            for step in observation_steps(measurement, observation, value, at, row)
+        ]
+        if observation.sort is Sort.WINDOWS:
+            lines.insert(-1, _apart(measurement.instrument, observation, lines[-1]))
+        if observation.excluded:
+            aside = Span(f"  set aside: {observation.excluded}")
+            lines[-1] = replace(lines[-1], spans=(*lines[-1].spans, aside))
+        yield from lines
+    writer.listed(READINGS, (f"reading_{at}" for at in range(1, counted + 1)))
+
+
+def _apart(instrument: Instrument, observation: Observation, whole: Written) -> Written:
+    """How far the two windows are from each other at either position: 180° but for little."""
+    a, b, a2, b2 = (instrument.reading(look) for look in observation.looks)
+    found = [
+        instrument.with_unit(HALF_CIRCLE + off_opposite(one, other))
+        for one, other in ((a, a2), (b, b2))
+    ]
+    words = f"{found[0]} and {found[1]}; the mean of both windows is free of what is not 180°"
+    label = f"{whole.label}, windows apart"
+    return Written(f"{whole.key}_apart", label, (Span(words),), Group.READING)

@@ -1,0 +1,332 @@
+"""Steps of a working set as mathematics, with their numbers.
+
+Whoever follows a line with a pocket calculator, from the numbers that are printed, must get what is
+printed as its result. So the printed numbers are kept beside the exact ones: a result is printed
+with as many figures as the numbers before it bear out.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Callable, Mapping, Sequence
+from dataclasses import dataclass, replace
+from fractions import Fraction
+
+from metrion.core.angles import degrees_and_minutes
+from metrion.core.formula.evaluate import PI, NoValue, evaluate, value_of
+from metrion.core.formula.expression import Expression, Kind, Part, call, fold
+from metrion.core.formula.values import Scalar, Series, Value, rational
+from metrion.core.numbers import finite_decimals, to_text
+from metrion.core.rounding import first_place, round_half_away
+from metrion.report.lines import Line, Span, Tint, joined, over, power, root, true_minus
+
+_LISTED = 6
+"""Readings that a sum lists one by one; of more it lists the first and the last."""
+_FIGURES = 6
+_MOST_DECIMALS = 8
+
+_SUM, _PRODUCT, _SIGNED, _ATOM = range(4)
+"""How strongly a piece holds together."""
+
+
+@dataclass(frozen=True)
+class Set:
+    """A piece of a line: how it is set, how strongly it holds together, and what it is worth."""
+
+    line: Line
+    strength: int
+    value: Value
+
+    def held(self, strength: int) -> Line:
+        """In brackets, unless it holds together well enough."""
+        if self.strength >= strength:
+            return self.line
+        return (Span("("), *self.line, Span(")"))
+
+
+@dataclass(frozen=True)
+class Printed:
+    """A number as it stands on the page.
+
+    Attributes:
+        text: what is printed, without a unit.
+        value: what that is worth.
+        key: the key of the line whose result it is.
+        tint: the part of a reading that it belongs to.
+    """
+
+    text: str
+    value: Fraction
+    key: str
+    tint: Tint = Tint.PLAIN
+
+
+class Page:
+    """What has been printed so far, and how numbers are set from it.
+
+    Attributes:
+        numbers: the results that were printed, by key of their step.
+        lists: those that later lines use as a list.
+        exact: what every step is worth.
+    """
+
+    def __init__(self, exact: Mapping[str, Value]) -> None:
+        self.exact = dict(exact)
+        self.numbers: dict[str, Printed] = {}
+        self.lists: dict[str, Sequence[Printed]] = {}
+
+    def recomputed(self, expression: Expression) -> Fraction | None:
+        """What somebody gets who follows a line from the printed numbers; None for a list."""
+        named: dict[str, Value] = dict(self.exact)
+        named |= {key: printed.value for key, printed in self.numbers.items()}
+        named |= {key: Series.of([p.value for p in of]) for key, of in self.lists.items()}
+        try:
+            found = evaluate(expression, named)
+        except NoValue:
+            return None
+        return None if isinstance(found, Series) else rational(found)
+
+    def result(self, value: Fraction, expression: Expression | None) -> tuple[str, Fraction]:
+        """A result with as many figures as following its line from the printed numbers bears out.
+
+        Returns:
+            What is printed, and what that is worth.
+        """
+        found = None if expression is None else self.recomputed(expression)
+        candidates = _candidates(value)
+        borne_out = (
+            (text, printed)
+            for text, printed, half in candidates
+            if found is None or abs(found - printed) <= half
+        )
+        return next(borne_out, candidates[-1][:2])
+
+    def set(self, expression: Expression) -> Line:
+        """An expression as mathematics, with numbers for its names."""
+        return fold(expression, self._piece).line
+
+    def _piece(self, piece: Expression, operands: list[Set]) -> Set:
+        values = [operand.value for operand in operands]
+        if piece.kind is Kind.NAME:
+            return self._named(piece.word)
+        value = value_of(piece, values, self.exact)
+        if piece.kind in _SETTERS:
+            line, strength = _SETTERS[piece.kind](piece, operands)
+            return Set(line, strength, value)
+        if piece.word in ("sum", "count", "max", "min") and len(operands) == 1:
+            return Set(*self._of_list(piece, operands[0], value), value)
+        return Set(*_called(piece, operands), value)
+
+    def _named(self, word: str) -> Set:
+        if word == PI:
+            return Set((Span("π"),), _ATOM, value_of(Expression(Kind.NAME, word=PI), (), {}))
+        value = self.exact[word]
+        if isinstance(value, Series):
+            # Within a sum: one of the list.
+            return Set((Span("x"),), _ATOM, value)
+        printed = self.numbers[word]
+        line = (Span(printed.text, printed.tint, printed.key),)
+        return Set(line, _SIGNED if printed.text.startswith("−") else _ATOM, value)
+
+    def _of_list(self, piece: Expression, of: Set, value: Value) -> tuple[Line, int]:
+        (operand,) = piece.operands
+        if piece.word == "count":
+            return (Span(number(rational(_scalar(value)))),), _ATOM
+        if piece.word == "sum":
+            if operand.kind is Kind.NAME:
+                return _signed_sum(self.lists[operand.word]), _SUM
+            return (Span("Σ "), *of.held(_ATOM)), _PRODUCT
+        best = max if piece.word == "max" else min
+        found = best(self.lists[operand.word], key=lambda printed: printed.value)
+        strength = _SIGNED if found.text.startswith("−") else _ATOM
+        return (Span(found.text, found.tint, found.key),), strength
+
+
+def symbolic(expression: Expression, named: Callable[[str], Line]) -> Line:
+    """A formula as mathematics, with ``named`` for its names."""
+
+    def piece(node: Expression, operands: list[Set]) -> Set:
+        if node.kind is Kind.NAME:
+            line = (Span("π"),) if node.word == PI else named(node.word)
+            return Set(line, _ATOM, Fraction(1))
+        setter = _SETTERS.get(node.kind, _called)
+        return Set(*setter(node, operands), Fraction(1))
+
+    return fold(expression, piece).line
+
+
+def _scalar(value: Value) -> Scalar:
+    assert not isinstance(value, Series)
+    return value
+
+
+def _signed_sum(terms: Sequence[Printed]) -> Line:
+    """Values with signs between them; of many, the first two and the last."""
+    spans = [
+        Span(f"({one.text})" if at and one.text.startswith("−") else one.text, one.tint, one.key)
+        for at, one in enumerate(terms)
+    ]
+    if len(spans) > _LISTED:
+        spans = [spans[0], spans[1], Span("…"), spans[-1]]
+    return joined(spans, "+")
+
+
+def number(value: Fraction) -> str:
+    """A number for people: in full where that is short, else as a fraction or to six figures."""
+    text, _, _ = next(iter(_candidates(value)))
+    return text
+
+
+def _candidates(value: Fraction) -> list[tuple[str, Fraction, Fraction]]:
+    """A number with ever fewer figures: its text, what that is worth, half a unit of its last."""
+    found = []
+    decimals = finite_decimals(value)
+    if decimals is not None and decimals <= _MOST_DECIMALS:
+        found.append((true_minus(to_text(value)), value, _half(-decimals)))
+    if value:
+        first = first_place(abs(value))
+        for figures in range(_FIGURES, 0, -1):
+            place = first - figures + 1
+            rounded = round_half_away(value, place)
+            found.append((true_minus(to_text(rounded)), rounded, _half(place)))
+    return found
+
+
+def _half(place: int) -> Fraction:
+    return Fraction(10) ** place / 2
+
+
+def _literal(piece: Expression, _: Sequence[Set]) -> tuple[Line, int]:
+    """A number that was read, counted or given: always in full."""
+    tint = {Part.MAIN: Tint.MAIN, Part.FINE: Tint.FINE}.get(piece.part, Tint.PLAIN)
+    strength = _SIGNED if piece.value < 0 else _ATOM
+    if finite_decimals(piece.value) is None:
+        top, bottom = piece.value.numerator, piece.value.denominator
+        return (over((Span(true_minus(str(top)), tint),), (Span(str(bottom), tint),)),), _ATOM
+    return (Span(true_minus(to_text(piece.value)), tint),), strength
+
+
+def _angle(piece: Expression, _: Sequence[Set]) -> tuple[Line, int]:
+    whole_degrees = not piece.value % 60 and piece.part is Part.NONE
+    decimals = finite_decimals(piece.value)
+    rounded = piece.value if decimals is not None else round_half_away(piece.value, -6)
+    text = degrees_and_minutes(rounded, 6 if decimals is None else decimals)
+    if whole_degrees:
+        text = f"{to_text(piece.value / 60)}°"
+    tint = Tint.MAIN if piece.part is Part.MAIN else Tint.PLAIN
+    return (Span(true_minus(text), tint),), _SIGNED if piece.value < 0 else _ATOM
+
+
+def _negative(_: Expression, operands: Sequence[Set]) -> tuple[Line, int]:
+    return (Span("−"), *operands[0].held(_ATOM)), _SIGNED
+
+
+def _sum(piece: Expression, operands: Sequence[Set]) -> tuple[Line, int]:
+    left, right = operands
+    minus = piece.kind is Kind.MINUS
+    for kept, dropped, at in ((left, right, 1), (right, left, 0)):
+        # What is nought need not be written, but for a reading or a line that is.
+        if _nought(piece.operands[at], dropped.value) and not (minus and at == 0):
+            return kept.line, kept.strength
+    second = right.line
+    if right.strength == _SIGNED or (minus and right.strength == _SUM):
+        second = right.held(_ATOM)
+    return (*left.line, Span(" − " if minus else " + "), *second), _SUM
+
+
+def _nought(piece: Expression, value: Value) -> bool:
+    named = piece.operands[0] if piece.kind is Kind.POWER else piece
+    return named.kind is Kind.NAME and named.word.startswith("component_") and value == 0
+
+
+def _product(_: Expression, operands: Sequence[Set]) -> tuple[Line, int]:
+    left, right = operands
+    second = right.held(_ATOM if right.strength == _SIGNED else _PRODUCT)
+    return (*left.held(_PRODUCT), Span(" × "), *second), _PRODUCT
+
+
+def _quotient(piece: Expression, operands: Sequence[Set]) -> tuple[Line, int]:
+    if piece.operands[1].word == "count" and operands[1].value == 1:
+        return operands[0].line, operands[0].strength
+    return (over(operands[0].line, operands[1].line),), _ATOM
+
+
+def _power(piece: Expression, operands: Sequence[Set]) -> tuple[Line, int]:
+    return (power(operands[0].held(_ATOM), true_minus(to_text(piece.value))),), _ATOM
+
+
+_SETTERS: dict[Kind, Callable[[Expression, Sequence[Set]], tuple[Line, int]]] = {
+    Kind.NUMBER: _literal,
+    Kind.ANGLE: _angle,
+    Kind.NEGATIVE: _negative,
+    Kind.PLUS: _sum,
+    Kind.MINUS: _sum,
+    Kind.TIMES: _product,
+    Kind.OVER: _quotient,
+    Kind.POWER: _power,
+}
+
+
+def _called(piece: Expression, operands: Sequence[Set]) -> tuple[Line, int]:
+    first = operands[0]
+    if piece.word == "sqrt":
+        return (root(first.line),), _ATOM
+    if piece.word == "abs":
+        plain = first.strength == _ATOM and not isinstance(first.value, Series)
+        if plain and _scalar(first.value) > 0:
+            return first.line, first.strength
+        return (Span("|"), *first.line, Span("|")), _ATOM
+    between = "; " if piece.word in ("student", "normal") else ", "
+    inside: list[Span] = []
+    for operand in operands:
+        inside += [*([Span(between)] if inside else []), *operand.line]
+    word = {"student": "t", "normal": "t", "floor": "whole part of"}.get(piece.word, piece.word)
+    end = "; ∞)" if piece.word == "normal" else ")"
+    return (Span(f"{word} ("), *inside, Span(end)), _ATOM
+
+
+def as_taken(expression: Expression, exact: Mapping[str, Value]) -> Expression:
+    """An expression as a person writes it who knows its numbers.
+
+    A remainder becomes whole turns, or whole marks, added or taken off; of the two ways round a
+    circle the one that was taken stays.
+    """
+
+    def taken(piece: Expression, operands: list[Expression]) -> Expression:
+        whole = replace(piece, operands=tuple(operands))
+        if piece.kind is Kind.CALL and piece.word == "modulo":
+            return _added_turns(operands[0], operands[1], exact)
+        if piece.kind is Kind.CALL and piece.word == "min" and len(operands) == 2:
+            return _way_round(operands[0], operands[1], exact)
+        return whole
+
+    return fold(expression, taken)
+
+
+def _worth(expression: Expression, exact: Mapping[str, Value]) -> Fraction | None:
+    """What an expression of numbers is worth; None for a list."""
+    value = evaluate(expression, exact)
+    return None if isinstance(value, Series) else rational(value)
+
+
+def _added_turns(of: Expression, by: Expression, exact: Mapping[str, Value]) -> Expression:
+    value, step = _worth(of, exact), _worth(by, exact)
+    if value is None or step is None:
+        return call("modulo", of, by)
+    times = value // step
+    turns = replace(by, value=abs(times) * step)
+    if times < 0:
+        return turns - of.operands[0] if of.kind is Kind.NEGATIVE else of + turns
+    return of - turns if times else of
+
+
+def _way_round(forward: Expression, back: Expression, exact: Mapping[str, Value]) -> Expression:
+    one, other = _worth(forward, exact), _worth(back, exact)
+    if one is None or other is None:
+        return call("min", forward, back)
+    if one <= other:
+        return forward
+    through_zero = forward.kind is Kind.PLUS and forward.operands[0].kind is Kind.MINUS
+    if through_zero:
+        end, start = forward.operands[0].operands
+        return start - end
+    return back

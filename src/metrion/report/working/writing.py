@@ -1,0 +1,117 @@
+"""Lines of a working from its steps: how it is worked out, and what it comes to."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Mapping
+from fractions import Fraction
+
+from metrion.core.angles import degrees_and_minutes
+from metrion.core.formula.expression import Expression
+from metrion.core.formula.expression import Kind as Piece
+from metrion.core.formula.values import Series, Value, rational
+from metrion.core.instruments import Instrument, Kind
+from metrion.core.notation import unit_after
+from metrion.core.numbers import finite_decimals
+from metrion.core.working.steps import Step
+from metrion.report.lines import Group, Line, Span, Tint, Written, true_minus
+from metrion.report.working.setting import Page, Printed, as_taken, symbolic
+from metrion.voice import plainly
+from metrion.voice.steps import step_label
+
+_ANGLE_DECIMALS = 4
+"""Past a ten-thousandth of a minute nothing is read."""
+
+
+class Writer:
+    """Writes one line after the other, and knows what stands on the page already.
+
+    Attributes:
+        page: what was printed so far.
+        instrument: by which readings are written; None where there are none.
+    """
+
+    def __init__(self, exact: Mapping[str, Value], instrument: Instrument | None = None) -> None:
+        self.page = Page(exact)
+        self.instrument = instrument
+
+    def line(self, step: Step, group: Group = Group.RESULT, tint: Tint = Tint.PLAIN) -> Written:
+        """How a step is worked out, and its value."""
+        assert step.expression is not None
+        expression = as_taken(step.expression, self.page.exact)
+        how = self.page.set(expression)
+        value = step.value
+        assert not isinstance(value, str | Series | None)
+        self.page.exact.setdefault(step.key, value)
+        text, printed = self._result(step, rational(value), expression, group)
+        self.page.numbers[step.key] = Printed(text, printed, step.key, tint)
+        after = "" if text.endswith("′") else unit_after(step.unit)
+        found = Span(f"{text}{after}", tint)
+        label = plainly().say(step_label(step))
+        return Written(step.key, label, _equation(expression, how, found), group)
+
+    def _result(
+        self, step: Step, value: Fraction, expression: Expression, group: Group
+    ) -> tuple[str, Fraction]:
+        """A reading with the decimals of its instrument; else as following it bears out."""
+        instrument = self.instrument
+        if step.key == "least_count" and finite_decimals(value) is None:
+            return f"{value.numerator}/{value.denominator}", value
+        if instrument and group in (Group.READING, Group.ZERO):
+            rounded = self._reading(value, expression)
+            return true_minus(instrument.value_text(rounded)), rounded
+        if instrument and instrument.kind is Kind.ANGULAR and step.key in ("mean", "average"):
+            rounded = round(value, _ANGLE_DECIMALS)
+            return true_minus(degrees_and_minutes(rounded, finite_decimals(rounded) or 0)), rounded
+        return self.page.result(value, expression)
+
+    def _reading(self, value: Fraction, expression: Expression) -> Fraction:
+        """In full; where no decimal writes it, with as many as following its line bears out."""
+        if finite_decimals(value) is not None:
+            return value
+        found = self.page.recomputed(expression)
+        for decimals in (6, 5, 4):
+            rounded = round(value, decimals)
+            if found is None or abs(found - rounded) <= Fraction(1, 2 * 10**decimals):
+                break
+        return rounded
+
+    def symbolic(self, step: Step) -> Written:
+        """A step written with the names of what it is made of, and its value."""
+        assert step.expression is not None
+        assert not isinstance(step.value, str | Series | None)
+        how = symbolic(step.expression, self._symbol)
+        text, printed = self.page.result(rational(step.value), step.expression)
+        self.page.numbers[step.key] = Printed(text, printed, step.key)
+        found = Span(f"{text}{unit_after(step.unit)}")
+        label = plainly().say(step_label(step))
+        if step.expression.kind is Piece.NUMBER:
+            return Written(step.key, label, (found,))
+        return Written(step.key, label, (*how, Span(" = "), found))
+
+    def _symbol(self, word: str) -> Line:
+        return (Span(word.removeprefix("input_"), source=word),)
+
+    def listed(self, key: str, members: Iterable[str]) -> None:
+        """Lines that later ones go on from as a list."""
+        self.page.lists[key] = [self.page.numbers[member] for member in members]
+
+    def same(self, step: Step, key: str) -> None:
+        """A step that takes another one over as it is: it needs no line."""
+        self.page.numbers[step.key] = self.page.numbers[key]
+
+    def count(self, step: Step) -> None:
+        """A number that stands for how many there are: it needs no line."""
+        assert isinstance(step.value, Fraction)
+        self.page.numbers[step.key] = Printed(str(step.value), step.value, "")
+
+    def sentence(self, step: Step, source: str) -> Written:
+        """The result as it is stated."""
+        spans = (Span(true_minus(str(step.value)), Tint.RESULT, source),)
+        return Written(step.key, plainly().say(step_label(step)), spans)
+
+
+def _equation(expression: Expression, how: Line, found: Span) -> Line:
+    """What is worked out, and what it comes to; a number taken over leads to where it was found."""
+    if expression.kind in (Piece.NAME, Piece.NUMBER, Piece.ANGLE):
+        return (Span(found.text, found.tint, how[0].source),)
+    return (*how, Span(" = "), found)
