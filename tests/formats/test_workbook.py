@@ -18,7 +18,7 @@ from metrion.formats.workbook import workbook_file
 pytestmark = pytest.mark.filterwarnings("ignore")
 
 REFERENCE = Path(__file__).parents[1] / "reference"
-LABELS = {"mean": "mean", "uncertainty before rounding": "uncertainty", "zero error": "zero"}
+LABELS = {"mean": "mean", "uncertainty": "uncertainty", "zero error": "zero"}
 
 
 def computed(content: bytes, folder: Path) -> dict[str, dict[str, float]]:

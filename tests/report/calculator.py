@@ -48,16 +48,18 @@ def _value(text: str, readings: Each) -> float:
     angles = _ANGLE.sub(lambda at: f"({at[1]}*60+{at[2] or 0})", text)
     for printed, typed in {
         "×": "*", "−": "-", "√(": "sqrt(", "²": "**2", "^": "**", "Σ (": "total(", "Σ |": "off(|",
-        "′": "", "; ∞)": ")", "t (": "t(", "max (": "max(", "whole part of (": "floor(", ";": ",", "π": "pi",
+        "′": "", "; ∞)": ")", "t (": "t(", "max (": "max(", "whole part of (": "floor(",
+        ";": ",", "π": "pi",
     }.items():  # fmt: skip
         angles = angles.replace(printed, typed)
     angles = re.sub(r"total\((x (?:[^()]|\([^()]*\))*)\)\*\*2", r"total((\1)**2)", angles)
     angles = re.sub(r"off\(\|([^|]*)\|", r"total(abs(\1))", angles)
     angles = re.sub(r"\|([^|]*)\|", r"abs(\1)", angles)
+    circular = ("sin", "cos", "tan", "asin", "acos", "atan")
     known: dict[str, Callable[..., Any] | float | Each] = {
+        **{word: getattr(math, word) for word in circular},
         "sqrt": math.sqrt, "total": lambda of: sum(of), "abs": abs, "max": max, "x": readings,
-        "t": _quantile, "floor": _floor, "pi": math.pi, "sin": math.sin, "cos": math.cos, "tan": math.tan,
-        "asin": math.asin, "acos": math.acos, "atan": math.atan,
+        "t": _quantile, "floor": _floor, "pi": math.pi,
     }  # fmt: skip
     return float(eval(angles, {"__builtins__": {}}, known))
 

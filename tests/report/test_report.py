@@ -165,7 +165,7 @@ def test_pairs_and_derived_quantities_are_reported() -> None:
     found = report(document)
     page = text_of(html_page(found))
     assert "341°20′, line 11: 341°25.5′" in page
-    assert "contribution of Lower spreader, outside" in page
+    assert "contribution of the scatter of Lower spreader, outside" in page
     assert "Half of it" not in html_page(report(document, quantity="g"))
 
 

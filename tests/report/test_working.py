@@ -12,11 +12,11 @@ from metrion.formats.logbook import parse_logbook, read_logbook
 from metrion.report import Span, Tint, Written, derived_working, plain, working
 from tests.report.calculator import followed
 
-
 REFERENCE = [
     path
     for path in sorted(Path("tests/reference").glob("case-*.json"))
-    if "expected" not in path.name and "faults" not in path.with_suffix(".expected.json").read_text()
+    if "expected" not in path.name
+    and "faults" not in path.with_suffix(".expected.json").read_text()
 ]
 
 

@@ -38,7 +38,7 @@ def test_a_working_names_where_its_numbers_come_from(client: FlaskClient) -> Non
     steps = {step["key"]: step for step in spreader(client.get(SHEET).json)["working"]}
     assert steps["rounded"]["spans"][0]["source"] == "uncertainty"
     mean = steps["mean"]["spans"][0]
-    assert (mean["form"], mean["first"][0]["source"]) == ("over", "reading-1")
+    assert (mean["form"], mean["first"][0]["source"]) == ("over", "reading_1")
 
 
 def test_a_quantity_beside_an_expected_value(client: FlaskClient) -> None:

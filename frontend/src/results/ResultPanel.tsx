@@ -17,7 +17,7 @@ const NUMBERS = ["no", "one", "two", "three", "four", "five", "six", "seven", "e
 const inWords = (count: number) => NUMBERS[count] ?? String(count);
 
 /** Lines that the bars and the sentence say already. */
-const SAID = /^(part-|rounded|limit|two-looks)/;
+const SAID = /^(component_|rounded|limit|average|degrees_of_freedom|coverage_factor)/;
 
 interface Props {
   sheet: string;

@@ -6,11 +6,18 @@ from collections.abc import Sequence
 from fractions import Fraction
 
 from metrion.core.facts import fact
-from metrion.core.formula.expression import Expression, call, name
+from metrion.core.formula.expression import Expression, name
 from metrion.core.formula.values import Series
 from metrion.core.instruments import Instrument
 from metrion.core.working.steps import Working
-from metrion.core.working.uncertainty import MEAN, READINGS, ZERO_ERROR, ZERO_ERRORS, divided
+from metrion.core.working.uncertainty import (
+    MEAN,
+    MEAN_OF_READINGS,
+    READINGS,
+    ZERO_ERROR,
+    ZERO_ERRORS,
+    divided,
+)
 from metrion.core.zero import MEAN_OF_ERRORS, ZeroCheck, zero_errors, zero_look
 
 LEAST_COUNT = "least_count"
@@ -38,14 +45,12 @@ def base_working(
         working.add(ZERO_ERROR, MEAN_OF_ERRORS)
     working.given(READINGS, Series.of(counting))
     if counting:
-        corrected = mean_of(READINGS)
-        if checks:
-            corrected = corrected - name(ZERO_ERROR)
         label = fact(MEAN, count=len(counting))
-        working.add(MEAN, divided(corrected, divisors), label=label)
+        working.add(MEAN, mean_rule(checks, divisors), label=label)
     return working
 
 
-def mean_of(key: str) -> Expression:
-    """The mean of a list."""
-    return call("sum", name(key)) / call("count", name(key))
+def mean_rule(checks: Sequence[ZeroCheck], divisors: Sequence[int]) -> Expression:
+    """The mean of the readings, less the zero error where checks show one, of one item."""
+    whole = MEAN_OF_READINGS - name(ZERO_ERROR) if checks else MEAN_OF_READINGS
+    return divided(whole, divisors)

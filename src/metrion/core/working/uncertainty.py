@@ -27,6 +27,7 @@ COUNT = "number_of_readings"
 LIMIT, SPREAD = "limit", "spread"
 STANDARD, FREEDOM, COVERAGE = "standard_uncertainty", "degrees_of_freedom", "coverage_factor"
 UNCERTAINTY, ROUNDED = "uncertainty", "rounded"
+MEAN_OF_READINGS = call("sum", name(READINGS)) / call("count", name(READINGS))
 _OF_THE_READINGS = (AVERAGE, SPREAD, COUNT)
 
 
@@ -147,7 +148,7 @@ def _rules(model: Model) -> tuple[tuple[Rule, ...], tuple[Component, ...]]:
     if model.several and spread is not Spread.NONE:
         readings = name(READINGS)
         if model.middle == AVERAGE and spread is not Spread.HALF_RANGE:
-            rules.append(Rule(AVERAGE, call("sum", readings) / call("count", readings)))
+            rules.append(Rule(AVERAGE, MEAN_OF_READINGS))
         label = fact(f"spread-{spread}")
         rules.append(Rule(SPREAD, _spread(spread, model.middle), label=label))
         if spread is Spread.STANDARD_ERROR:
@@ -157,6 +158,13 @@ def _rules(model: Model) -> tuple[tuple[Rule, ...], tuple[Component, ...]]:
         rules.append(Rule(component.key, divided(expression, model.divisors)))
         components.append(component)
     return tuple(rules), tuple(components)
+
+
+def every_rule(model: Model) -> tuple[Rule, ...]:
+    """All rules from the limit of one look to the uncertainty, whatever the values may be."""
+    rules, components = _rules(model)
+    scattered = tuple(one.key for one in components if one.freedom is not None)
+    return (*rules, *_combination(model, scattered))
 
 
 @lru_cache(maxsize=1024)
