@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Sequence
+from collections.abc import Sequence
 from dataclasses import asdict, dataclass
 from datetime import UTC, datetime
 from typing import Any
@@ -13,8 +13,8 @@ from sqlalchemy.orm import Session
 from metrion.core.logbook import SECTIONS as IN_A_FILE
 from metrion.core.logbook import Logbook
 from metrion.formats.faults import Refused
-from metrion.formats.logbook import parse_logbook
-from metrion.store.documents import Whole, document_of, kept_entries
+from metrion.formats.logbook import Earlier, parse_logbook
+from metrion.store.documents import Whole, changed_entries, document_of, kept_entries
 from metrion.store.errors import NothingToRedo, NothingToUndo
 from metrion.store.models import ChangeRow, CommandRow, EntryRow, Sheet, State
 from metrion.store.records import HEAD, OBSERVATIONS, Kept, fill_head, new_row
@@ -43,9 +43,17 @@ def was_done(session: Session, sheet: Sheet, key: str) -> bool:
 
 
 def carry_out(
-    session: Session, sheet: Sheet, key: str, title: str, changes: Sequence[Change]
+    session: Session,
+    sheet: Sheet,
+    key: str,
+    title: str,
+    changes: Sequence[Change],
+    before: Whole | None = None,
 ) -> Whole:
     """Apply changes as one command, and check that the sheet is still a whole logbook.
+
+    Args:
+        before: the sheet as it was, where that is at hand: only what changes is read anew.
 
     Returns:
         The sheet as it is then.
@@ -70,31 +78,32 @@ def carry_out(
         )
         for change in changes
     )
-    return _apply(session, sheet, [(c.section, c.entry_id, c.after) for c in changes], changes)
+    targets = [(c.section, c.entry_id, c.after) for c in changes]
+    return _apply(session, sheet, targets, before, changes)
 
 
-def undo(session: Session, sheet: Sheet) -> str:
-    """Take the last command back; its title. Raises `NothingToUndo`."""
+def undo(session: Session, sheet: Sheet, before: Whole | None = None) -> Whole:
+    """Take the last command back; the sheet as it is then. Raises `NothingToUndo`."""
     done = _commands(session, sheet, State.DONE)
     if not done:
         raise NothingToUndo
     command = done[-1]
     command.state = State.UNDONE
     changes = reversed(_changes(session, command))
-    _apply(session, sheet, [(c.section, c.entry_id, _kept(c.before)) for c in changes])
-    return command.title
+    targets = [(c.section, c.entry_id, _kept(c.before)) for c in changes]
+    return _apply(session, sheet, targets, before)
 
 
-def redo(session: Session, sheet: Sheet) -> str:
-    """Do the command again that was undone last; its title. Raises `NothingToRedo`."""
+def redo(session: Session, sheet: Sheet, before: Whole | None = None) -> Whole:
+    """Do the command again that was undone last; the sheet then. Raises `NothingToRedo`."""
     undone = _commands(session, sheet, State.UNDONE)
     if not undone:
         raise NothingToRedo
     command = undone[0]
     command.state = State.DONE
     changes = _changes(session, command)
-    _apply(session, sheet, [(c.section, c.entry_id, _kept(c.after)) for c in changes])
-    return command.title
+    targets = [(c.section, c.entry_id, _kept(c.after)) for c in changes]
+    return _apply(session, sheet, targets, before)
 
 
 def undoable(session: Session, sheet: Sheet) -> tuple[str | None, str | None]:
@@ -122,7 +131,8 @@ def _kept(state: dict[str, Any] | None) -> Kept | None:
 def _apply(
     session: Session,
     sheet: Sheet,
-    targets: Iterable[tuple[str, str, Kept | None]],
+    targets: Sequence[tuple[str, str, Kept | None]],
+    before: Whole | None,
     new: Sequence[Change] = (),
 ) -> Whole:
     """Bring entries to a state; what is ``new`` about it must keep to the bounds."""
@@ -137,20 +147,25 @@ def _apply(
     sheet.version += 1
     sheet.changed_at = datetime.now(UTC)
     session.flush()
-    kept = kept_entries(session, sheet)
-    document = document_of(sheet, kept)
-    return Whole(kept, document, _checked(document, new))
+    if before is None:
+        kept = kept_entries(session, sheet)
+    else:
+        changed = {(section, key): None for section, key, _ in targets if section != HEAD}
+        kept = changed_entries(session, sheet, before, changed)
+    document = document_of(sheet, kept, before)
+    earlier = Earlier(before.document, before.logbook) if before else None
+    return Whole(kept, document, _checked(document, new, earlier))
 
 
-def _checked(document: dict[str, Any], new: Sequence[Change]) -> Logbook:
+def _checked(document: dict[str, Any], new: Sequence[Change], earlier: Earlier | None) -> Logbook:
     """Refuse a sheet that is no whole logbook, or that new input brings out of bounds.
 
     What was kept before there were bounds does not keep the rest from being changed.
     """
     try:
-        return parse_logbook(document)
+        return parse_logbook(document, earlier=earlier)
     except Refused as refused:
-        logbook = parse_logbook(document, kept=True)
+        logbook = parse_logbook(document, kept=True, earlier=earlier)
         if beyond := [one for one in refused.faults if _is_new(one.pointer, document, new)]:
             raise Refused(beyond) from None
         return logbook

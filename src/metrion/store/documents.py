@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections import defaultdict
+from collections.abc import Iterable
 from dataclasses import dataclass
 from typing import Any
 
@@ -49,6 +49,24 @@ def sheet_document(session: Session, sheet: Sheet) -> dict[str, Any]:
     return document_of(sheet, kept_entries(session, sheet))
 
 
+def changed_entries(
+    session: Session, sheet: Sheet, before: Whole, changed: Iterable[tuple[str, str]]
+) -> dict[str, list[Kept]]:
+    """All entries of a sheet by section, some of which were changed since ``before``.
+
+    Args:
+        changed: section and id of each that was changed.
+    """
+    found = dict(before.entries)
+    for section, key in changed:
+        row = session.get(EntryRow, (sheet.id, section, key))
+        others = [entry for entry in found[section] if entry.id != key]
+        found[section] = [*others, kept(row)] if row else others
+    for section in {section for section, _ in changed}:
+        found[section].sort(key=lambda entry: (entry.position, entry.id))
+    return found
+
+
 def whole_sheet(session: Session, sheet: Sheet) -> Whole:
     """A sheet as it stands. Raises `Refused` if it makes no logbook."""
     found = kept_entries(session, sheet)
@@ -56,17 +74,36 @@ def whole_sheet(session: Session, sheet: Sheet) -> Whole:
     return Whole(found, document, parse_logbook(document, kept=True))
 
 
-def document_of(sheet: Sheet, kept: dict[str, list[Kept]]) -> dict[str, Any]:
-    """The document that a sheet makes with its entries."""
-    observations: dict[str, list[dict[str, Any]]] = defaultdict(list)
-    for entry in kept[OBSERVATIONS]:
-        observations[entry.measurement or ""].append(entry.record)
+def document_of(
+    sheet: Sheet, kept: dict[str, list[Kept]], before: Whole | None = None
+) -> dict[str, Any]:
+    """The document that a sheet makes with its entries; what has not changed is the same object."""
     document: dict[str, Any] = {"format": FORMAT, "version": VERSION, "title": sheet.title}
     for section in IN_A_FILE:
-        document[section] = [dict(entry.record) for entry in kept[section]]
-    for measurement in document["measurements"]:
-        measurement[OBSERVATIONS] = observations[measurement["id"]]
+        document[section] = [entry.record for entry in kept[section]]
+    measurements = _measurements(kept)
+    known = _measurements(before.entries) if before else {}
+    made = {one["id"]: one for one in before.document["measurements"]} if before else {}
+    document["measurements"] = [
+        made[key]
+        if _same(measurements[key], known.get(key, []))
+        else {**entries[0].record, OBSERVATIONS: [one.record for one in entries[1:]]}
+        for key, entries in measurements.items()
+    ]
     return document | sheet.extra
+
+
+def _measurements(kept: dict[str, list[Kept]]) -> dict[str, list[Kept]]:
+    """Each measurement with its observations behind it, by id."""
+    found = {entry.id: [entry] for entry in kept["measurements"]}
+    for entry in kept[OBSERVATIONS]:
+        if entry.measurement in found:
+            found[entry.measurement].append(entry)
+    return found
+
+
+def _same(now: list[Kept], before: list[Kept]) -> bool:
+    return len(now) == len(before) and all(a is b for a, b in zip(now, before, strict=True))
 
 
 def logbook_file(session: Session, sheet: Sheet, quantity: str | None = None) -> bytes:

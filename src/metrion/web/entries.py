@@ -1,6 +1,6 @@
 """``/api/sheets/<sheet>/…``: instruments, zero checks, quantities and readings, one by one.
 
-Every write answers with the whole sheet worked out. New entries may carry an id of the client's
+Every write answers with what changed of the sheet. New entries may carry an id of the client's
 making; changes carry ``If-Match`` with the version of the entry; an ``Idempotency-Key`` makes
 sending twice harmless.
 """
@@ -24,7 +24,7 @@ from metrion.store.models import Sheet
 from metrion.store.records import OBSERVATIONS, Kept
 from metrion.store.sheets import find_entry, new_entry
 from metrion.web.notebook import notebook
-from metrion.web.present import sheet_view
+from metrion.web.present import change_view
 from metrion.web.schemas import (
     DerivedFields,
     InstrumentFields,
@@ -35,7 +35,7 @@ from metrion.web.schemas import (
     NewZeroCheck,
     QuantityFields,
     ReadingPatch,
-    SheetSchema,
+    SheetChangeSchema,
     ZeroCheckPatch,
 )
 from metrion.web.settings import settings
@@ -67,7 +67,7 @@ def _add(
         entry = new_entry(session, found, section, record, key=key, measurement=measurement)
         return [*_own_convention(session, found, record), Change(section, None, entry)]
 
-    return sheet_view(notebook().change(sheet, title, build))
+    return change_view(notebook().change(sheet, title, build))
 
 
 def _amend(sheet: str, section: str, key: str, body: dict[str, Any], title: str) -> dict[str, Any]:
@@ -79,7 +79,7 @@ def _amend(sheet: str, section: str, key: str, body: dict[str, Any], title: str)
         changed = Change(section, before, amended(before, body))
         return [*_own_convention(session, found, body), changed]
 
-    return sheet_view(notebook().change(sheet, title, build))
+    return change_view(notebook().change(sheet, title, build))
 
 
 def _own_convention(session: Session, found: Sheet, record: dict[str, Any]) -> list[Change]:
@@ -126,7 +126,7 @@ def _remove(sheet: str, section: str, key: str, title: str) -> dict[str, Any]:
         gone = [Change(OBSERVATIONS, r, None) for r in readings if r.measurement == key]
         return [*gone, Change(section, entry, None)]
 
-    return sheet_view(notebook().change(sheet, title, build))
+    return change_view(notebook().change(sheet, title, build))
 
 
 def _now() -> str:
@@ -135,7 +135,7 @@ def _now() -> str:
 
 @blueprint.post("/instruments")
 @blueprint.arguments(NewInstrument)
-@blueprint.response(201, SheetSchema)
+@blueprint.response(201, SheetChangeSchema)
 def add_instrument(body: dict[str, Any], sheet: str) -> dict[str, Any]:
     """A new instrument. 422 if its numbers make no scale."""
     return _add(sheet, "instruments", body, "add the instrument")
@@ -146,12 +146,12 @@ class InstrumentResource(MethodView):
     """One instrument of a sheet."""
 
     @blueprint.arguments(InstrumentFields)
-    @blueprint.response(200, SheetSchema)
+    @blueprint.response(200, SheetChangeSchema)
     def patch(self, body: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
         """Describe it anew. 412 if changed meanwhile; 422 if what was read no longer fits."""
         return _amend(sheet, "instruments", key, body, "change the instrument")
 
-    @blueprint.response(200, SheetSchema)
+    @blueprint.response(200, SheetChangeSchema)
     def delete(self, sheet: str, key: str) -> dict[str, Any]:
         """Take it away. 422 while something refers to it."""
         return _remove(sheet, "instruments", key, "remove the instrument")
@@ -159,7 +159,7 @@ class InstrumentResource(MethodView):
 
 @blueprint.post("/zero_checks")
 @blueprint.arguments(NewZeroCheck)
-@blueprint.response(201, SheetSchema)
+@blueprint.response(201, SheetChangeSchema)
 def add_zero_check(body: dict[str, Any], sheet: str) -> dict[str, Any]:
     """A new zero check. 422 if the scale cannot show it."""
     return _add(sheet, "zero_checks", {**body, "at": _now()}, "add the zero check")
@@ -170,12 +170,12 @@ class ZeroCheckResource(MethodView):
     """One zero check of a sheet."""
 
     @blueprint.arguments(ZeroCheckPatch)
-    @blueprint.response(200, SheetSchema)
+    @blueprint.response(200, SheetChangeSchema)
     def patch(self, body: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
         """Change it; everything it corrects follows. 412 if changed meanwhile."""
         return _amend(sheet, "zero_checks", key, body, "change the zero check")
 
-    @blueprint.response(200, SheetSchema)
+    @blueprint.response(200, SheetChangeSchema)
     def delete(self, sheet: str, key: str) -> dict[str, Any]:
         """Take it away. 422 while a quantity names it."""
         return _remove(sheet, "zero_checks", key, "remove the zero check")
@@ -183,7 +183,7 @@ class ZeroCheckResource(MethodView):
 
 @blueprint.post("/quantities")
 @blueprint.arguments(NewQuantity)
-@blueprint.response(201, SheetSchema)
+@blueprint.response(201, SheetChangeSchema)
 def add_quantity(body: dict[str, Any], sheet: str) -> dict[str, Any]:
     """A new quantity without readings."""
     usual = {"convention": settings()["convention"]}
@@ -195,12 +195,12 @@ class QuantityResource(MethodView):
     """One quantity of a sheet."""
 
     @blueprint.arguments(QuantityFields)
-    @blueprint.response(200, SheetSchema)
+    @blueprint.response(200, SheetChangeSchema)
     def patch(self, body: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
         """Change it. 412 if changed meanwhile; 422 if its readings do not fit any more."""
         return _amend(sheet, "measurements", key, body, "change the quantity")
 
-    @blueprint.response(200, SheetSchema)
+    @blueprint.response(200, SheetChangeSchema)
     def delete(self, sheet: str, key: str) -> dict[str, Any]:
         """Take it away with its readings. 422 while something is derived from it."""
         return _remove(sheet, "measurements", key, "remove the quantity")
@@ -208,7 +208,7 @@ class QuantityResource(MethodView):
 
 @blueprint.post("/derived")
 @blueprint.arguments(NewDerived)
-@blueprint.response(201, SheetSchema)
+@blueprint.response(201, SheetChangeSchema)
 def add_derived(body: dict[str, Any], sheet: str) -> dict[str, Any]:
     """A new derived quantity. 422 if its formula, inputs and unit do not go together."""
     usual = {"convention": settings()["convention"]}
@@ -220,12 +220,12 @@ class DerivedResource(MethodView):
     """One derived quantity of a sheet."""
 
     @blueprint.arguments(DerivedFields)
-    @blueprint.response(200, SheetSchema)
+    @blueprint.response(200, SheetChangeSchema)
     def patch(self, body: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
         """Change it. 412 if changed meanwhile; 422 if it cannot be worked out so."""
         return _amend(sheet, "derived", key, body, "change the derived quantity")
 
-    @blueprint.response(200, SheetSchema)
+    @blueprint.response(200, SheetChangeSchema)
     def delete(self, sheet: str, key: str) -> dict[str, Any]:
         """Take it away."""
         return _remove(sheet, "derived", key, "remove the derived quantity")
@@ -233,7 +233,7 @@ class DerivedResource(MethodView):
 
 @blueprint.post("/readings")
 @blueprint.arguments(NewReading)
-@blueprint.response(201, SheetSchema)
+@blueprint.response(201, SheetChangeSchema)
 def add_reading(body: dict[str, Any], sheet: str) -> dict[str, Any]:
     """A new reading of the quantity that ``quantity`` names. 422 if the scale cannot show it.
 
@@ -250,14 +250,14 @@ class ReadingResource(MethodView):
     """One reading of a sheet."""
 
     @blueprint.arguments(ReadingPatch)
-    @blueprint.response(200, SheetSchema)
+    @blueprint.response(200, SheetChangeSchema)
     def patch(self, body: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
         """Change it; figures that change stay in its history. 412 if changed meanwhile."""
         titles = {"excluded": "set the reading aside", "looked_again": "settle the second look"}
         named = [title for name, title in titles.items() if body.get(name)]
         return _amend(sheet, OBSERVATIONS, key, body, (*named, "change the reading")[0])
 
-    @blueprint.response(200, SheetSchema)
+    @blueprint.response(200, SheetChangeSchema)
     def delete(self, sheet: str, key: str) -> dict[str, Any]:
         """Take it away; for a reading that was made, setting aside is the honest way."""
         return _remove(sheet, OBSERVATIONS, key, "remove the reading")

@@ -16,14 +16,14 @@ from metrion.core.logbook import Results
 from metrion.core.measurements import Measurement
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_own_convention
-from metrion.store import NotHere, Store
+from metrion.store import Damaged, NotHere, Store
 from metrion.store.commands import Change, carry_out, undoable, was_done
 from metrion.store.documents import Whole, whole_sheet
 from metrion.store.models import SettingRow, Sheet
 from metrion.store.records import Kept
 from metrion.store.sheets import find_sheet, new_id
 from metrion.web.damage import contained
-from metrion.web.remembered import Memo, worked_out
+from metrion.web.remembered import Memo, WorkedOut, worked_out
 
 _REMEMBERED, _LISTED = 256, 16_384
 OWN_CONVENTIONS = "own_conventions"
@@ -37,9 +37,8 @@ class Worked:
         id, title, version: of the sheet.
         changed_at: when it was last changed, ISO 8601 in UTC.
         extra: fields of its logbook that are kept for the record only.
-        entries: its entries by section.
-        results: worked out from them.
-        hashes: of what each measurement was worked out from.
+        whole: its entries, its document, and the logbook read from it.
+        worked_out: what that comes to.
         undo, redo: what undo and redo would do next; None for nothing.
     """
 
@@ -48,11 +47,20 @@ class Worked:
     version: int
     changed_at: str
     extra: dict[str, Any]
-    entries: dict[str, list[Kept]]
-    results: Results
-    hashes: list[str]
+    whole: Whole
+    worked_out: WorkedOut
     undo: str | None
     redo: str | None
+
+    @property
+    def entries(self) -> dict[str, list[Kept]]:
+        """Its entries by section."""
+        return self.whole.entries
+
+    @property
+    def results(self) -> Results:
+        """What is worked out from them."""
+        return self.worked_out.results
 
     def quantity(self, key: str) -> Measurement:
         """The quantity with this id. Raises `NotHere`."""
@@ -60,6 +68,20 @@ class Worked:
             if measurement.id == key:
                 return measurement
         raise NotHere("quantity", key)
+
+
+@dataclass(frozen=True)
+class Changed:
+    """A sheet after a change.
+
+    Attributes:
+        before: as it was; None where the change had been made earlier, so that who asks may not
+            know what it was.
+        after: as it is.
+    """
+
+    before: Worked | None
+    after: Worked
 
 
 State = tuple[str, int]
@@ -91,7 +113,7 @@ class Notebook:
 
     def change(
         self, key: str, title: str, build: Callable[[Session, Sheet], Sequence[Change]]
-    ) -> Worked:
+    ) -> Changed:
         """Carry out one command on a sheet, once for each idempotency key.
 
         Args:
@@ -99,16 +121,36 @@ class Notebook:
             title: what undo calls it.
             build: finds out what is to change, inside the transaction.
         """
+        command = request.headers.get("Idempotency-Key") or new_id()
+
+        def carried_out(session: Session, sheet: Sheet, before: Whole | None) -> Whole | None:
+            if was_done(session, sheet, command):
+                return None
+            return carry_out(session, sheet, command, title, build(session, sheet), before)
+
+        return self.apply(key, carried_out)
+
+    def apply(
+        self, key: str, act: Callable[[Session, Sheet, Whole | None], Whole | None]
+    ) -> Changed:
+        """Bring a sheet to another state; `act` returns it, or None where nothing was to be done.
+
+        Args:
+            key: id of the sheet.
+        """
         with self.store.writing() as session:
             sheet = find_sheet(session, key)
-            command = request.headers.get("Idempotency-Key") or new_id()
-            if was_done(session, sheet, command):
-                return self.worked(session, sheet)
-            whole = carry_out(session, sheet, command, title, build(session, sheet))
-            found = _work_out(session, sheet, whole)
+            before = None
+            with suppress(Damaged):
+                # One that cannot be worked out may be what is to be mended.
+                before = self.worked(session, sheet)
+            whole = act(session, sheet, before.whole if before else None)
+            if whole is None:
+                return Changed(None, self.worked(session, sheet))
+            after = _work_out(session, sheet, whole, before.worked_out if before else None)
         # Only what was kept is remembered.
-        self._worked.keep((found.id, found.version), found)
-        return found
+        self._worked.keep((after.id, after.version), after)
+        return Changed(before, after)
 
     def conventions(self) -> list[Convention]:
         """The conventions of one's own that the notebook keeps and offers."""
@@ -142,7 +184,9 @@ def notebook() -> Notebook:
 
 
 @contained()
-def _work_out(session: Session, sheet: Sheet, whole: Whole | None = None) -> Worked:
+def _work_out(
+    session: Session, sheet: Sheet, whole: Whole | None = None, before: WorkedOut | None = None
+) -> Worked:
     whole = whole or whole_sheet(session, sheet)
     undo, redo = undoable(session, sheet)
     return Worked(
@@ -151,8 +195,8 @@ def _work_out(session: Session, sheet: Sheet, whole: Whole | None = None) -> Wor
         sheet.version,
         sheet.changed_at.isoformat(),
         sheet.extra,
-        whole.entries,
-        *worked_out(whole.logbook, whole.document),
+        whole,
+        worked_out(whole.logbook, whole.document, before),
         undo,
         redo,
     )

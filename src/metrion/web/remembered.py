@@ -6,7 +6,7 @@ Nothing here is ever stored: a record that changes has another hash, and is work
 from __future__ import annotations
 
 from collections import OrderedDict
-from collections.abc import Callable, Iterator
+from collections.abc import Callable
 from dataclasses import dataclass, field
 from functools import lru_cache
 from hashlib import sha256
@@ -61,17 +61,41 @@ class Hashed(Generic[_Value]):
     value: _Value = field(compare=False)
 
 
-def worked_out(logbook: Logbook, document: dict[str, Any]) -> tuple[Results, list[str]]:
-    """Everything in a logbook, and for each measurement the hash of what it hangs on.
+@dataclass(frozen=True)
+class WorkedOut:
+    """A logbook with its results, and for each measurement the hash of what it hangs on."""
+
+    results: Results
+    hashes: tuple[str, ...]
+
+
+def worked_out(
+    logbook: Logbook, document: dict[str, Any], before: WorkedOut | None = None
+) -> WorkedOut:
+    """Everything in a logbook worked out.
 
     Args:
         document: what the logbook was read from.
+        before: what an earlier state of it came to: values that are the same objects stand.
     """
-    hashes = list(_hashes(document))
-    pairs = zip(hashes, logbook.measurements, strict=True)
-    found = tuple(_reviewed(Hashed(key, measurement)) for key, measurement in pairs)
-    derived = tuple(reduce_derived(one) for one in logbook.derived)
-    return Results(logbook, found, derived), hashes
+    known = _by_identity(before) if before else {}
+    records = _Records(document)
+    hashes, measured = [], []
+    for measurement, record in zip(
+        logbook.measurements, document.get("measurements", ()), strict=True
+    ):
+        key, found = known.get(id(measurement)) or (records.hash(record), None)
+        hashes.append(key)
+        measured.append(found or _reviewed(Hashed(key, measurement)))
+    derived = {id(one.derived): one for one in before.results.derived} if before else {}
+    found_derived = tuple(derived.get(id(one)) or reduce_derived(one) for one in logbook.derived)
+    return WorkedOut(Results(logbook, tuple(measured), found_derived), tuple(hashes))
+
+
+def _by_identity(before: WorkedOut) -> dict[int, tuple[str, Reviewed | None]]:
+    logbook = before.results.logbook
+    found = zip(logbook.measurements, before.hashes, before.results.measurements, strict=True)
+    return {id(measurement): (key, reviewed) for measurement, key, reviewed in found}
 
 
 @lru_cache(maxsize=_MOST)
@@ -79,17 +103,22 @@ def _reviewed(measurement: Hashed[Measurement]) -> Reviewed:
     return reviewed(measurement.value)
 
 
-def _hashes(document: dict[str, Any]) -> Iterator[str]:
-    by_id = {
-        section: {one["id"]: one for one in document.get(section, ())}
-        for section in ("instruments", "zero_checks", "conventions")
-    }
-    for record in document.get("measurements", ()):
+class _Records:
+    """The records of a document by section and id."""
+
+    def __init__(self, document: dict[str, Any]) -> None:
+        self._by_id = {
+            section: {one["id"]: one for one in document.get(section, ())}
+            for section in ("instruments", "zero_checks", "conventions")
+        }
+
+    def hash(self, measurement: dict[str, Any]) -> str:
+        """A hash of a measurement and all that it hangs on."""
         hangs_on = [
-            record,
-            by_id["instruments"][record["instrument"]],
-            [by_id["zero_checks"][key] for key in record.get("zero", ())],
+            measurement,
+            self._by_id["instruments"][measurement["instrument"]],
+            [self._by_id["zero_checks"][key] for key in measurement.get("zero", ())],
             # A built-in convention is none of the logbook's.
-            by_id["conventions"].get(record["convention"]),
+            self._by_id["conventions"].get(measurement["convention"]),
         ]
-        yield sha256(write_json(hangs_on, indent=None).encode()).hexdigest()
+        return sha256(write_json(hangs_on, indent=None).encode()).hexdigest()

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
 from dataclasses import replace
 from datetime import UTC, datetime
 from typing import Any
@@ -18,10 +17,11 @@ from metrion.store.documents import logbook_file
 from metrion.store.models import Sheet
 from metrion.store.records import HEAD, head_of
 from metrion.store.sheets import add_sheet, all_sheets, find_sheet
-from metrion.web.notebook import Worked, notebook, state_of
-from metrion.web.present import sheet_summary, sheet_view
+from metrion.web.notebook import notebook, state_of
+from metrion.web.present import change_view, sheet_summary, sheet_view
 from metrion.web.schemas import (
     NewSheetSchema,
+    SheetChangeSchema,
     SheetListSchema,
     SheetPatchSchema,
     SheetSchema,
@@ -80,7 +80,7 @@ def get_sheet(key: str) -> dict[str, Any]:
 
 @blueprint.patch("/<key>")
 @blueprint.arguments(SheetPatchSchema)
-@blueprint.response(200, SheetSchema)
+@blueprint.response(200, SheetChangeSchema)
 def rename_sheet(body: dict[str, Any], key: str) -> dict[str, Any]:
     """A new title, or a new head of its report. 404 if there is no such sheet."""
 
@@ -90,7 +90,7 @@ def rename_sheet(body: dict[str, Any], key: str) -> dict[str, Any]:
         return [Change(HEAD, before, replace(before, record=record))]
 
     title = "rename the sheet" if "title" in body else "change the head of the report"
-    return sheet_view(notebook().change(key, title, build))
+    return change_view(notebook().change(key, title, build))
 
 
 @blueprint.delete("/<key>")
@@ -111,23 +111,17 @@ def restore_sheet(key: str) -> dict[str, Any]:
 
 
 @blueprint.post("/<key>/undo")
-@blueprint.response(200, SheetSchema)
+@blueprint.response(200, SheetChangeSchema)
 def undo_last(key: str) -> dict[str, Any]:
     """Take the last change back. 409 if there is none."""
-    return sheet_view(_step(key, undo))
+    return change_view(notebook().apply(key, undo))
 
 
 @blueprint.post("/<key>/redo")
-@blueprint.response(200, SheetSchema)
+@blueprint.response(200, SheetChangeSchema)
 def redo_last(key: str) -> dict[str, Any]:
     """Make the change again that was taken back last. 409 if there is none."""
-    return sheet_view(_step(key, redo))
-
-
-def _step(key: str, direction: Callable[[Session, Sheet], str]) -> Worked:
-    with notebook().store.writing() as session:
-        direction(session, find_sheet(session, key))
-    return notebook().sheet(key)
+    return change_view(notebook().apply(key, redo))
 
 
 @blueprint.get("/<key>/logbook")

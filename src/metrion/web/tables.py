@@ -26,9 +26,9 @@ from metrion.store.models import Sheet
 from metrion.store.records import OBSERVATIONS
 from metrion.store.sheets import find_entry, new_entry
 from metrion.web.notebook import notebook
-from metrion.web.present import sheet_view
+from metrion.web.present import change_view
 from metrion.web.present.instruments import shown
-from metrion.web.schemas import ColumnsSchema, SheetSchema, TableSchema
+from metrion.web.schemas import ColumnsSchema, SheetChangeSchema, TableSchema
 
 blueprint = Blueprint(
     "tables", __name__, url_prefix="/api/sheets/<sheet>/quantities/<path:key>/table"
@@ -79,7 +79,7 @@ def preview(given: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
 
 @blueprint.post("/take")
 @blueprint.arguments(ColumnsSchema, location="query")
-@blueprint.response(201, SheetSchema)
+@blueprint.response(201, SheetChangeSchema)
 def take_table(given: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
     """Take every row in as a reading, all in one step. 422 with the faults, and nothing stored."""
     found = notebook().sheet(sheet).quantity(key)
@@ -99,4 +99,4 @@ def take_table(given: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
             changes.append(Change(OBSERVATIONS, None, behind))
         return changes
 
-    return sheet_view(notebook().change(sheet, "take in a table", build))
+    return change_view(notebook().change(sheet, "take in a table", build))

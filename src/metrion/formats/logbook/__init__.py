@@ -1,5 +1,6 @@
 """The ``metrion-logbook`` file, version 1: read whole, or refused with all that is wrong."""
 
+from metrion.formats.logbook.earlier import Earlier
 from metrion.formats.logbook.parse import (
     parse_logbook,
     parse_own_convention,
@@ -11,6 +12,6 @@ FORMAT = "metrion-logbook"
 VERSION = 1
 
 __all__ = [
-    "FORMAT", "VERSION", "parse_logbook", "parse_own_convention", "read_drawn_instrument",
-    "read_logbook",
+    "FORMAT", "VERSION", "Earlier", "parse_logbook", "parse_own_convention",
+    "read_drawn_instrument", "read_logbook",
 ]  # fmt: skip

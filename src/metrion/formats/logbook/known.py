@@ -37,6 +37,7 @@ class Known:
         sketches: of instruments.
         measured: of the instruments that measurements were made with.
         made_on: the instrument that a zero check names.
+        reused: instruments that are the same as in an earlier document.
     """
 
     instruments: dict[str, Instrument | None] = field(default_factory=dict)
@@ -46,6 +47,7 @@ class Known:
     sketches: dict[str, Sketch] = field(default_factory=dict)
     measured: dict[str, Sketch] = field(default_factory=dict)
     made_on: dict[str, str] = field(default_factory=dict)
+    reused: set[str] = field(default_factory=set)
 
     def sketch(self, fields: Fields) -> Sketch | None:
         """What can be told of the instrument that the field ``instrument`` refers to."""

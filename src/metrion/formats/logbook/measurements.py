@@ -9,6 +9,7 @@ from metrion.core.observations import LOOKS, Observation, Sort
 from metrion.core.scales import Look
 from metrion.core.zero import ZeroCheck
 from metrion.formats.logbook.declared import read_fields
+from metrion.formats.logbook.earlier import Earlier
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.known import Known, Sketch
 from metrion.formats.logbook.looks import parse_look
@@ -17,7 +18,9 @@ _Read = tuple[int, Sort, Observation | None]
 """Of one observation: where it stands in the list, its sort, and itself if it is whole."""
 
 
-def parse_measurement(fields: Fields, known: Known) -> Measurement | None:
+def parse_measurement(
+    fields: Fields, known: Known, earlier: Earlier | None = None
+) -> Measurement | None:
     """A measurement, or None with its faults noted."""
     instrument = known.instrument(fields)
     sketch = known.sketch(fields)
@@ -26,10 +29,14 @@ def parse_measurement(fields: Fields, known: Known) -> Measurement | None:
         known.measured.setdefault(fields.key, sketch)
     convention = known.convention(fields)
     checks = _checks(fields, known)
-    observations = [
-        _observation(item, instrument, sketch, convention)
-        for item in fields.objects("observations", required=True)
-    ]
+    observations: list[_Read] = []
+    for item in fields.objects("observations", required=True):
+        same = earlier and earlier.observation(item.record, instrument, convention)
+        observations.append(
+            (len(observations), same.sort, same)
+            if same
+            else _observation(item, instrument, sketch, convention)
+        )
     divides = _may_divide(fields, _checked_sort(fields, observations, sketch))
     if instrument is None or convention is None or "id" not in given:
         return None

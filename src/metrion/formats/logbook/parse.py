@@ -3,7 +3,8 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from typing import Any, TypeVar
+from functools import partial
+from typing import Any
 
 from metrion.core.conventions import Convention
 from metrion.core.declared import NOTHING
@@ -13,6 +14,7 @@ from metrion.formats.faults import Fault, Faults, Refused
 from metrion.formats.logbook.conventions import parse_convention
 from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.derived import parse_derived
+from metrion.formats.logbook.earlier import Earlier, Entry
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.instruments import parse_instrument
 from metrion.formats.logbook.known import Known
@@ -20,7 +22,6 @@ from metrion.formats.logbook.measurements import parse_measurement
 from metrion.formats.logbook.zero_checks import parse_zero_check
 from metrion.formats.strict_json import read_json
 
-_Value = TypeVar("_Value")
 _HEAD = ("format", "version")
 
 
@@ -33,11 +34,12 @@ def read_logbook(content: bytes) -> Logbook:
     return parse_logbook(read_json(content))
 
 
-def parse_logbook(document: Any, *, kept: bool = False) -> Logbook:
+def parse_logbook(document: Any, *, kept: bool = False, earlier: Earlier | None = None) -> Logbook:
     """Check a parsed document and build its logbook.
 
     Args:
         kept: whether it was kept here, perhaps before there were bounds, so that they do not hold.
+        earlier: one that was read before: what the two have in common is not read again.
 
     Raises:
         Refused: with every fault of the document.
@@ -48,17 +50,16 @@ def parse_logbook(document: Any, *, kept: bool = False) -> Logbook:
     fields = Fields(document, "", faults)
     _check_head(fields)
     known = Known()
-    instruments = _section(
-        fields, "instruments", known.instruments, lambda item: parse_instrument(item, known), True
+    section = partial(_section, fields, known, earlier)
+    instruments = section("instruments", known.instruments, parse_instrument, required=True)
+    checks = section("zero_checks", known.zero_checks, parse_zero_check)
+    conventions = section("conventions", known.conventions, lambda item, _: parse_convention(item))
+    measurements = section(
+        "measurements",
+        known.measurements,
+        lambda item, known: parse_measurement(item, known, earlier),
     )
-    checks = _section(
-        fields, "zero_checks", known.zero_checks, lambda item: parse_zero_check(item, known)
-    )
-    conventions = _section(fields, "conventions", known.conventions, parse_convention)
-    measurements = _section(
-        fields, "measurements", known.measurements, lambda item: parse_measurement(item, known)
-    )
-    derived = _section(fields, "derived", {}, lambda item: parse_derived(item, known))
+    derived = section("derived", {}, parse_derived)
     head = read_fields(Logbook, fields)
     if faults:
         raise Refused(faults)
@@ -119,20 +120,23 @@ def _check_head(fields: Fields) -> None:
 
 def _section(
     fields: Fields,
+    known: Known,
+    earlier: Earlier | None,
     name: str,
-    known: dict[str, _Value | None],
-    parse: Callable[[Fields], _Value | None],
+    by_id: dict[str, Any],
+    parse: Callable[[Fields, Known], Entry | None],
+    *,
     required: bool = False,
-) -> tuple[_Value, ...]:
+) -> tuple[Entry, ...]:
     """Parse a list of things with ids; note each under its id, also one with faults (as None)."""
     found = []
     for item in fields.objects(name, required=required):
-        value = parse(item)
+        value = (earlier and earlier.entry(item.record, known)) or parse(item, known)
         key = item.key
-        if key is not None and key in known:
+        if key is not None and key in by_id:
             item.fault("id", f'the id "{key}" is used twice; every id stands once in its list')
         elif key is not None:
-            known[key] = value
+            by_id[key] = value
         if value is not None:
             found.append(value)
     return tuple(found)

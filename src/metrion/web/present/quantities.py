@@ -69,6 +69,7 @@ def _by_itself(of: Hashed[Reviewed], version: int, readings: tuple[Version, ...]
         "estimates": measurement.convention.estimate,
         "convention": measurement.convention.id,
         "convention_name": measurement.convention.name,
+        "reading_count": len(readings),
         "readings": [
             reading_view(measurement, index, reading) for index, reading in enumerate(readings)
         ],
@@ -111,6 +112,7 @@ def reading_view(measurement: Measurement, index: int, entry: Version) -> dict[s
     return {
         "id": entry.id,
         "version": entry.version,
+        "index": index,
         "place": observation.place,
         "approach": observation.noted.approach or "",
         "reader": observation.noted.reader,

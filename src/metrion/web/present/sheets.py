@@ -3,23 +3,55 @@
 from __future__ import annotations
 
 from collections import defaultdict
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
 from typing import Any
 
+from metrion.core.logbook import Reviewed
 from metrion.store.records import OBSERVATIONS
 from metrion.web.damage import contained
-from metrion.web.notebook import Worked
+from metrion.web.notebook import Changed, Worked
 from metrion.web.present.derived import derived_view
 from metrion.web.present.instruments import instrument_view, zero_check_view
 from metrion.web.present.quantities import Version, open_looks, quantity_view, result_view
 from metrion.web.remembered import Hashed
 
+SECTIONS = {
+    "instruments": "instruments",
+    "zero_checks": "zero_checks",
+    "quantities": "measurements",
+    "derived": "derived",
+}
+"""The parts of a view that list entries, with the sections they are kept in."""
+
 
 @contained()
 def sheet_view(worked: Worked) -> dict[str, Any]:
     """A sheet, whole."""
+    return {**_about(worked), **_entries(worked, None)}
+
+
+@contained()
+def change_view(changed: Changed) -> dict[str, Any]:
+    """A sheet as it is after a change: its head, and of its entries those that changed.
+
+    Of a changed quantity there are the readings that changed. What is left out is as in the state
+    that ``since`` names; without one nothing is left out.
+    """
+    before, after = changed.before, changed.after
+    return {
+        **_about(after),
+        **_entries(after, before),
+        "since": before and before.version,
+        "order": {
+            part: [entry.id for entry in after.entries[section]]
+            for part, section in SECTIONS.items()
+        },
+    }
+
+
+def _about(worked: Worked) -> dict[str, Any]:
     logbook = worked.results.logbook
-    instruments = {instrument.id: instrument for instrument in logbook.instruments}
-    readings = _readings(worked)
     return {
         **_head(worked),
         "authors": logbook.authors,
@@ -27,30 +59,100 @@ def sheet_view(worked: Worked) -> dict[str, Any]:
         "aim": logbook.aim,
         "undo": worked.undo,
         "redo": worked.redo,
-        "instruments": [
-            instrument_view(instrument, entry)
-            for instrument, entry in zip(
-                logbook.instruments, worked.entries["instruments"], strict=True
-            )
-        ],
-        "zero_checks": [
-            zero_check_view(check, instruments[check.instrument], entry)
-            for check, entry in zip(logbook.zero_checks, worked.entries["zero_checks"], strict=True)
-        ],
-        "quantities": [
-            quantity_view(Hashed(key, reviewed), entry.version, readings[entry.id], logbook)
-            for key, reviewed, entry in zip(
-                worked.hashes,
-                worked.results.measurements,
-                worked.entries["measurements"],
-                strict=True,
-            )
-        ],
-        "derived": [
-            derived_view(found, entry, logbook)
-            for found, entry in zip(worked.results.derived, worked.entries["derived"], strict=True)
-        ],
     }
+
+
+def _entries(worked: Worked, before: Worked | None) -> dict[str, Any]:
+    """Every entry as it is shown; with an earlier state, those that are shown otherwise now."""
+    return {
+        "instruments": list(_instruments(worked, before)),
+        "zero_checks": list(_zero_checks(worked, before)),
+        "quantities": list(_quantities(worked, before)),
+        "derived": list(_derived(worked, before)),
+    }
+
+
+def _instruments(worked: Worked, before: Worked | None) -> Iterator[dict[str, Any]]:
+    known = _known(before, "instruments", before.results.logbook.instruments) if before else {}
+    for tool, entry in zip(
+        worked.results.logbook.instruments, worked.entries["instruments"], strict=True
+    ):
+        if known.get(entry.id) != (tool, entry.version):
+            yield instrument_view(tool, entry)
+
+
+def _zero_checks(worked: Worked, before: Worked | None) -> Iterator[dict[str, Any]]:
+    logbook = worked.results.logbook
+    tools = {tool.id: tool for tool in logbook.instruments}
+    known, earlier = {}, {}
+    if before:
+        known = _known(before, "zero_checks", before.results.logbook.zero_checks)
+        earlier = {tool.id: tool for tool in before.results.logbook.instruments}
+    for check, entry in zip(logbook.zero_checks, worked.entries["zero_checks"], strict=True):
+        tool = tools[check.instrument]
+        same = earlier.get(tool.id) == tool
+        if not same or known.get(entry.id) != (check, entry.version):
+            yield zero_check_view(check, tool, entry)
+
+
+def _known(before: Worked, section: str, values: Sequence[Any]) -> dict[str, tuple[Any, int]]:
+    """What a section held, by id, with versions."""
+    pairs = zip(values, before.entries[section], strict=True)
+    return {entry.id: (value, entry.version) for value, entry in pairs}
+
+
+def _quantities(worked: Worked, before: Worked | None) -> Iterator[dict[str, Any]]:
+    earlier = {shown.id: shown for shown in _shown(before)} if before else {}
+    for now in _shown(worked):
+        then = earlier.get(now.id)
+        if before is None or then is None:
+            yield now.view(worked)
+        elif now != then or now.compares:
+            view, known = now.view(worked), then.view(before)
+            if view != known:
+                rows = {row["index"]: row for row in known["readings"]}
+                changed = [row for row in view["readings"] if row != rows.get(row["index"])]
+                yield {**view, "readings": changed}
+
+
+@dataclass(frozen=True)
+class _Shown:
+    """All that what is shown of a quantity hangs on, but for what it is compared with."""
+
+    id: str
+    reviewed: Hashed[Reviewed]
+    version: int
+    readings: tuple[Version, ...]
+
+    @property
+    def compares(self) -> bool:
+        """Whether it stands beside something else."""
+        return self.reviewed.value.result.measurement.compare is not None
+
+    def view(self, worked: Worked) -> dict[str, Any]:
+        """As it is shown."""
+        logbook = worked.results.logbook
+        return quantity_view(self.reviewed, self.version, self.readings, logbook)
+
+
+def _shown(worked: Worked) -> Iterator[_Shown]:
+    readings = _readings(worked)
+    for key, reviewed, entry in zip(
+        worked.worked_out.hashes,
+        worked.results.measurements,
+        worked.entries["measurements"],
+        strict=True,
+    ):
+        yield _Shown(entry.id, Hashed(key, reviewed), entry.version, readings[entry.id])
+
+
+def _derived(worked: Worked, before: Worked | None) -> Iterator[dict[str, Any]]:
+    known = {}
+    if before:
+        known = _known(before, "derived", [id(one) for one in before.results.derived])
+    for found, entry in zip(worked.results.derived, worked.entries["derived"], strict=True):
+        if found.derived.compare or known.get(entry.id) != (id(found), entry.version):
+            yield derived_view(found, entry, worked.results.logbook)
 
 
 @contained()

@@ -66,6 +66,7 @@ from metrion.web.schemas.results import (
 )
 from metrion.web.schemas.sheets import (
     NewSheetSchema,
+    SheetChangeSchema,
     SheetHeadSchema,
     SheetListSchema,
     SheetPatchSchema,
@@ -149,6 +150,7 @@ __all__ = [
     "SaidSchema",
     "SettingsSchema",
     "ShareSchema",
+    "SheetChangeSchema",
     "SheetHeadSchema",
     "SheetListSchema",
     "SheetPatchSchema",

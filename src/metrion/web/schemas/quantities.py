@@ -40,6 +40,7 @@ class QuantitySchema(Schema):
     estimates = fields.Boolean(required=True)
     convention = string()
     convention_name = string()
+    reading_count = fields.Integer(required=True)
     readings = many(ReadingSchema)
     result = fields.Nested(ResultSchema, required=True)
     working = many(StepSchema)

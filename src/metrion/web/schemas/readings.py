@@ -24,6 +24,7 @@ class ReadingSchema(Schema):
 
     id = string()
     version = fields.Integer(required=True)
+    index = fields.Integer(required=True, metadata={"description": "Its place, from 0."})
     place = string()
     approach = string()
     reader = string()

@@ -36,6 +36,26 @@ class SheetSchema(SheetHeadSchema):
     derived = many(DerivedSchema)
 
 
+class OrderSchema(Schema):
+    """The ids of all entries, in order."""
+
+    instruments = fields.List(fields.String(), required=True)
+    zero_checks = fields.List(fields.String(), required=True)
+    quantities = fields.List(fields.String(), required=True)
+    derived = fields.List(fields.String(), required=True)
+
+
+class SheetChangeSchema(SheetSchema):
+    """A sheet after a change: its entries that changed, and of a quantity its readings that did."""
+
+    since = fields.Integer(
+        required=True,
+        allow_none=True,
+        metadata={"description": "The version that all else is as in; null: nothing is left out."},
+    )
+    order = fields.Nested(OrderSchema, required=True)
+
+
 class SummaryResultSchema(ResultSchema):
     """A result as the notebook lists it."""
 

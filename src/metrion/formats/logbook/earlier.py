@@ -1,0 +1,91 @@
+"""What a document has in common with one that was read before, so that only the rest is read.
+
+Entries are told apart by the identity of their records: who changes an entry makes a new record.
+"""
+
+from __future__ import annotations
+
+from typing import Any
+
+from metrion.core.conventions import BUILT_IN, Convention
+from metrion.core.derived import Derived
+from metrion.core.instruments import Instrument
+from metrion.core.logbook import SECTIONS, Logbook
+from metrion.core.measurements import Measurement
+from metrion.core.observations import Observation
+from metrion.core.zero import ZeroCheck
+from metrion.formats.logbook.known import Known, Sketch
+
+Entry = Instrument | ZeroCheck | Convention | Measurement | Derived
+
+
+class Earlier:
+    """A document that was read before, and what was read from it.
+
+    Args:
+        document: it must stay as it is.
+        logbook: what it is.
+    """
+
+    def __init__(self, document: dict[str, Any], logbook: Logbook) -> None:
+        self._document = document
+        self._entries: dict[int, Entry] = {}
+        self._observations: dict[int, tuple[Measurement, Observation]] = {}
+        for section in SECTIONS:
+            records = document.get(section, ())
+            for record, entry in zip(records, getattr(logbook, section), strict=True):
+                self._entries[id(record)] = entry
+        for record, measurement in zip(
+            document.get("measurements", ()), logbook.measurements, strict=True
+        ):
+            for one, observation in zip(
+                record["observations"], measurement.observations, strict=True
+            ):
+                self._observations[id(one)] = measurement, observation
+
+    def entry(self, record: dict[str, Any], known: Known) -> Entry | None:
+        """What the very same record was read as, if all that it refers to is the same as well."""
+        entry = self._entries.get(id(record))
+        if entry is None or not _refers_to_the_same(entry, known):
+            return None
+        if isinstance(entry, Instrument):
+            known.reused.add(entry.id)
+            known.sketches.setdefault(entry.id, Sketch(entry.kind, entry.unit))
+        elif isinstance(entry, ZeroCheck):
+            known.made_on.setdefault(entry.id, entry.instrument)
+        elif isinstance(entry, Measurement):
+            tool = entry.instrument
+            known.measured.setdefault(entry.id, Sketch(tool.kind, tool.unit))
+        return entry
+
+    def observation(
+        self, record: dict[str, Any], instrument: Instrument | None, convention: Convention | None
+    ) -> Observation | None:
+        """What the very same record was read as, by the same instrument and convention."""
+        found = self._observations.get(id(record))
+        if found is None:
+            return None
+        measurement, observation = found
+        same = measurement.instrument is instrument and measurement.convention is convention
+        return observation if same else None
+
+
+def _refers_to_the_same(entry: Entry, known: Known) -> bool:
+    if isinstance(entry, ZeroCheck):
+        return entry.instrument in known.reused
+    if isinstance(entry, Measurement):
+        return (
+            known.instruments.get(entry.instrument.id) is entry.instrument
+            and _convention(entry.convention.id, known) is entry.convention
+            and all(known.zero_checks.get(check.id) is check for check in entry.checks)
+        )
+    if isinstance(entry, Derived):
+        measured = [one for one in entry.inputs.values() if isinstance(one, Measurement)]
+        return _convention(entry.convention.id, known) is entry.convention and all(
+            known.measurements.get(one.id) is one for one in measured
+        )
+    return True
+
+
+def _convention(key: str, known: Known) -> Convention | None:
+    return BUILT_IN.get(key) or known.conventions.get(key)
