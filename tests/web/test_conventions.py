@@ -23,9 +23,9 @@ def test_the_notebook_begins_with_one_and_keeps_another(client: FlaskClient) -> 
     assert changed.json["convention"] == "standard"
     body = {"id": "new", "name": "New", "instrument": "cal-a", "zero": []}
     sheet = client.post(f"{SHEET}/quantities", json=body).json
-    assert sheet["quantities"][-1]["convention"] == "standard"
+    assert [new["convention"] for new in sheet["quantities"]] == ["standard"]
     # What was measured before keeps its own.
-    assert ferrule(sheet)["convention"] == "half-division"
+    assert ferrule(client.get(SHEET).json)["convention"] == "half-division"
 
 
 def test_a_school_that_is_none_is_refused(client: FlaskClient) -> None:

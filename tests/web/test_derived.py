@@ -88,7 +88,8 @@ def test_it_is_changed_removed_and_brought_back(client: FlaskClient) -> None:
 
 
 def test_a_quantity_that_something_is_derived_from_stays(client: FlaskClient) -> None:
-    sheet = add(client).json
+    add(client)
+    sheet = client.get(SHEET).json
     ferrule = next(q for q in sheet["quantities"] if q["id"] == "ferrule")
     response = client.delete(
         f"{SHEET}/quantities/ferrule", headers={"If-Match": str(ferrule["version"])}

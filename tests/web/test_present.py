@@ -80,7 +80,7 @@ def test_changed_figures_open_a_settled_look_again(client: FlaskClient) -> None:
     settled = client.patch(
         address, json={"looked_again": ["main-mark-slip"]}, headers=if_match(reading)
     ).json
-    reading = spreader(settled)["readings"][3]
+    (reading,) = spreader(settled)["readings"]
     changed = client.patch(address, json={"fine": 4}, headers=if_match(reading)).json
     (flag,) = spreader(changed)["flags"]
     assert flag["settled"] is False

@@ -106,7 +106,7 @@ class Instrument:
         """The least count of its scale, in its unit."""
         return self.scale.least_count
 
-    @property
+    @cached_property
     def decimals(self) -> int | None:
         """As many decimals as the least count has; None where it is no finite decimal."""
         return finite_decimals(self.least_count)

@@ -80,7 +80,7 @@ def get_sheet(key: str) -> dict[str, Any]:
 
 @blueprint.patch("/<key>")
 @blueprint.arguments(SheetPatchSchema)
-@blueprint.response(200, SheetChangeSchema)
+@blueprint.response(200, SheetSchema)
 def rename_sheet(body: dict[str, Any], key: str) -> dict[str, Any]:
     """A new title, or a new head of its report. 404 if there is no such sheet."""
 
@@ -90,7 +90,7 @@ def rename_sheet(body: dict[str, Any], key: str) -> dict[str, Any]:
         return [Change(HEAD, before, replace(before, record=record))]
 
     title = "rename the sheet" if "title" in body else "change the head of the report"
-    return change_view(notebook().change(key, title, build))
+    return sheet_view(notebook().change(key, title, build).after)
 
 
 @blueprint.delete("/<key>")

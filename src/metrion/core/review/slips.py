@@ -15,7 +15,8 @@ _GRUBBS_LEVEL = 0.01
 _SLIP_LEAST_COUNTS = 3
 _SLIP_MARKS = Fraction(2, 5)
 _UNIT_FACTOR = 10
-_UNIT_TOLERANCE = Fraction(1, 10)
+_ONE_PART_IN = 10
+"""How near to ten times, or a tenth: within a tenth of that."""
 
 
 def slips_and_outlier(series: Series) -> Iterator[Flag]:
@@ -60,9 +61,10 @@ def off_by_a_mark(series: Series, others: Others, i: int) -> int:
     if 2 * spread > mark:
         return 0
     twice_off = 2 * others.values[i] - others.twice_median(i)
-    tolerance = min(Fraction(max(_SLIP_LEAST_COUNTS * series.least_count, spread)),
-                    _SLIP_MARKS * mark)  # fmt: skip
-    if abs(abs(twice_off) - 2 * mark) > 2 * tolerance:
+    near = 2 * max(_SLIP_LEAST_COUNTS * series.least_count, spread)
+    missed = abs(abs(twice_off) - 2 * mark)
+    most = _SLIP_MARKS
+    if missed > near or missed * most.denominator > 2 * most.numerator * mark:
         return 0
     return 1 if twice_off > 0 else -1
 
@@ -91,15 +93,15 @@ def _mark_slip(series: Series, others: Others, i: int) -> Flag | None:
 
 
 def _unit_slip(series: Series, others: Others, i: int) -> Flag | None:
-    median = Fraction(others.twice_median(i), 2)
-    if median == 0:
+    twice_median, twice = others.twice_median(i), 2 * others.values[i]
+    if twice_median == 0:
         return None
     index = series.counting[i]
-    for expected, words in (
-        (median * _UNIT_FACTOR, "ten times as large as"),
-        (median / _UNIT_FACTOR, "a tenth of"),
+    for one, expected, words in (
+        (twice, twice_median * _UNIT_FACTOR, "ten times as large as"),
+        (twice * _UNIT_FACTOR, twice_median, "a tenth of"),
     ):
-        if abs(others.values[i] - expected) <= abs(expected) * _UNIT_TOLERANCE:
+        if _ONE_PART_IN * abs(one - expected) <= abs(expected):
             message = (
                 f"Reading {index + 1} is about {words} the others. "
                 "Do the numerals stand for centimetres or millimetres?"

@@ -43,8 +43,10 @@ def working(result: MeasurementResult) -> list[Written]:
 
 def result_lines(result: MeasurementResult) -> list[Written]:
     """The lines from the mean of the readings to the sentence; none while no reading counts."""
-    lines = working(result)
-    return lines[next((at for at, line in enumerate(lines) if line.key == MEAN), len(lines)) :]
+    if result.mean is None:
+        return []
+    writer = Writer(result.working.values, result.measurement.instrument)
+    return list(_lines(result, writer, whole=False))
 
 
 def written_out(result: MeasurementResult) -> tuple[list[Written], Writer]:
@@ -53,9 +55,15 @@ def written_out(result: MeasurementResult) -> tuple[list[Written], Writer]:
     return list(_lines(result, writer)), writer
 
 
-def _lines(result: MeasurementResult, writer: Writer) -> Iterator[Written]:
-    measurement = result.measurement
-    for step in result.working.steps:
+def _lines(result: MeasurementResult, writer: Writer, *, whole: bool = True) -> Iterator[Written]:
+    """The lines of a working; but for ``whole``, those from the mean on."""
+    measurement, steps = result.measurement, list(result.working.steps)
+    if not whole:
+        first = next(at for at, step in enumerate(steps) if step.key == MEAN)
+        for step in steps[:first]:
+            writer.taken_over(step)
+        steps = steps[first:]
+    for step in steps:
         if step.key == LEAST_COUNT:
             for route in least_count_steps(measurement.instrument):
                 yield writer.line(route, Group.SCALE, Tint.FINE)

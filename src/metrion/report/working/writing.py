@@ -3,16 +3,18 @@
 from __future__ import annotations
 
 from collections.abc import Iterable, Mapping
+from dataclasses import replace
 from fractions import Fraction
 
 from metrion.core.angles import degrees_and_minutes
-from metrion.core.formula.expression import Expression
+from metrion.core.formula.expression import Expression, number
 from metrion.core.formula.expression import Kind as Piece
 from metrion.core.formula.values import Series, Value, rational
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.notation import unit_after
 from metrion.core.numbers import finite_decimals
 from metrion.core.working.steps import Step
+from metrion.core.working.uncertainty import READINGS, ZERO_ERROR, ZERO_ERRORS
 from metrion.report.lines import Group, Line, Span, Tint, Written, true_minus
 from metrion.report.working.setting import Page, Printed, as_taken, symbolic
 from metrion.voice import plainly
@@ -42,12 +44,18 @@ class Writer:
         value = step.value
         assert not isinstance(value, str | Series | None)
         self.page.exact.setdefault(step.key, value)
-        text, printed = self._result(step, rational(value), expression, group)
-        self.page.numbers[step.key] = Printed(text, printed, step.key, tint)
+        text = self._print(step, rational(value), expression, group, tint)
         after = "" if text.endswith("′") else unit_after(step.unit)
         found = Span(f"{text}{after}", tint)
         label = plainly().say(step_label(step))
         return Written(step.key, label, _equation(expression, how, found), group)
+
+    def _print(
+        self, step: Step, value: Fraction, expression: Expression, group: Group, tint: Tint
+    ) -> str:
+        text, printed = self._result(step, value, expression, group)
+        self.page.numbers[step.key] = Printed(text, printed, step.key, tint)
+        return text
 
     def _result(
         self, step: Step, value: Fraction, expression: Expression, group: Group
@@ -90,6 +98,26 @@ class Writer:
 
     def _symbol(self, word: str) -> Line:
         return (Span(word.removeprefix("input_"), source=word),)
+
+    def taken_over(self, step: Step) -> None:
+        """A step whose lines stand elsewhere: a number, or looks one by one."""
+        assert not isinstance(step.value, str | None)
+        of_readings, of_zeros = step.key == READINGS, step.key in (ZERO_ERROR, ZERO_ERRORS)
+        group = Group.READING if of_readings else Group.ZERO if of_zeros else Group.SCALE
+        tint = {Group.READING: Tint.RESULT, Group.ZERO: Tint.ZERO}.get(group, Tint.FINE)
+        if not isinstance(step.value, Series):
+            self._print(step, rational(step.value), step.expression or number(0), group, tint)
+            return
+        stem = "reading" if of_readings else "zero"
+        keys = [f"{stem}_{at + 1}" for at in range(len(step.value))]
+        # Many are alike: each is written once.
+        known: dict[Fraction, Printed] = {}
+        for key, value in zip(keys, step.value, strict=True):
+            if value not in known:
+                self._print(replace(step, key=key), value, number(value), group, tint)
+                known[value] = self.page.numbers[key]
+            self.page.numbers[key] = replace(known[value], key=key)
+        self.listed(step.key, keys)
 
     def listed(self, key: str, members: Iterable[str]) -> None:
         """Lines that later ones go on from as a list."""

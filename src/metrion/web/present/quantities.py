@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import replace
 from fractions import Fraction
 from functools import lru_cache
@@ -20,6 +21,7 @@ from metrion.core.observations import PAIR_LOOKS, Observation
 from metrion.core.places import by_place
 from metrion.core.review import Flag, Level, settled
 from metrion.core.rounding import round_result
+from metrion.core.scales import Look
 from metrion.core.zero import wrapped_zero
 from metrion.report import result_lines
 from metrion.report.second_looks import main_words
@@ -70,9 +72,7 @@ def _by_itself(of: Hashed[Reviewed], version: int, readings: tuple[Version, ...]
         "convention": measurement.convention.id,
         "convention_name": measurement.convention.name,
         "reading_count": len(readings),
-        "readings": [
-            reading_view(measurement, index, reading) for index, reading in enumerate(readings)
-        ],
+        "readings": readings_view(measurement, readings),
         "result": result_view(result),
         "working": steps_view(result_lines(result)),
         "budget": budget_view(measurement_budget(result), instrument.unit),
@@ -105,10 +105,22 @@ def hints_view(measurement: Measurement) -> list[dict[str, str]]:
     return [{"code": hint.code, "message": shown(hint.message)} for hint in hints(measurement)]
 
 
-def reading_view(measurement: Measurement, index: int, entry: Version) -> dict[str, Any]:
-    """One reading: marks and lines, read, corrected, and its place on the axis."""
+def readings_view(measurement: Measurement, entries: Sequence[Version]) -> list[dict[str, Any]]:
+    """Every reading; what alike ones have in common is made once."""
+    figures: dict[tuple[Look, ...], dict[str, Any]] = {}
+    views = []
+    for index, (entry, observation) in enumerate(
+        zip(entries, measurement.observations, strict=True)
+    ):
+        if observation.looks not in figures:
+            figures[observation.looks] = _figures(measurement, index)
+        views.append(_reading_view(measurement, index, entry) | figures[observation.looks])
+    return views
+
+
+def _reading_view(measurement: Measurement, index: int, entry: Version) -> dict[str, Any]:
+    """What is noted beside a reading."""
     observation, instrument = measurement.observations[index], measurement.instrument
-    corrected = measurement.corrected[index]
     return {
         "id": entry.id,
         "version": entry.version,
@@ -119,6 +131,16 @@ def reading_view(measurement: Measurement, index: int, entry: Version) -> dict[s
         "note": observation.noted.note,
         "meets": to_text(observation.meets) if observation.meets is not None else "",
         "excluded": observation.excluded,
+        "at": observation.noted.at or None,
+        "history": [_earlier_view(instrument, one) for one in observation.noted.history],
+    }
+
+
+def _figures(measurement: Measurement, index: int) -> dict[str, Any]:
+    """Marks and lines of a reading, what it reads, corrected, and its place on the axis."""
+    observation, instrument = measurement.observations[index], measurement.instrument
+    corrected = measurement.corrected[index]
+    return {
         "main": " / ".join(shown(instrument.mark_text(look.main)) for look in observation.looks),
         "line": " / ".join(to_text(Fraction(look.line)) for look in observation.looks),
         "position": float(measurement.observed[index]),
@@ -126,8 +148,6 @@ def reading_view(measurement: Measurement, index: int, entry: Version) -> dict[s
         "read": shown(instrument.value_text(measurement.observed[index])),
         "corrected": _with_decimals(measurement, corrected),
         "value": float(corrected),
-        "at": observation.noted.at or None,
-        "history": [_earlier_view(instrument, one) for one in observation.noted.history],
     }
 
 
