@@ -1,2 +1,4 @@
 export * from "./client";
+export * from "./keys";
+export * from "./merged";
 export * from "./queries";

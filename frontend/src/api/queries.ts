@@ -1,14 +1,14 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 
 import { body, client, newId, type Convention, type Schemas, type Sheet } from "./client";
+import { sheetKey, SHEETS } from "./keys";
+import { keepAnswer, type SheetChange } from "./merged";
 
-export const SHEETS = ["sheets"] as const;
 const SETTINGS = ["settings"] as const;
 const TOOLS = ["tools"] as const;
 const CONVENTIONS = ["conventions"] as const;
 /** What hangs on readings that change is not remembered. */
 const ASKED_ANEW = { staleTime: 0, gcTime: 0 } as const;
-export const sheetKey = (id: string) => ["sheet", id] as const;
 
 export function useSheets() {
   return useQuery({ queryKey: SHEETS, queryFn: () => body(client.GET("/api/sheets")) });
@@ -145,15 +145,11 @@ export function useOthers(sheet: string, quantity: string) {
   });
 }
 
-/** Something that changes a sheet and answers with the sheet as it is then. */
-function useSheetChange<Given>(change: (given: Given) => Promise<Sheet>) {
+/** Something that changes a sheet; it comes to the sheet as it is then. */
+function useSheetChange<Given>(change: (given: Given) => Promise<Sheet | SheetChange>) {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: change,
-    onSuccess: (sheet) => {
-      queries.setQueryData(sheetKey(sheet.id), sheet);
-      void queries.invalidateQueries({ queryKey: SHEETS });
-    },
+    mutationFn: async (given: Given) => keepAnswer(queries, await change(given)),
   });
 }
 

@@ -1,7 +1,7 @@
 import { useQueryClient, type QueryClient } from "@tanstack/react-query";
 import { useEffect, useSyncExternalStore } from "react";
 
-import { ApiError, body, client, sheetKey, SHEETS, type Schemas, type Sheet } from "../api";
+import { ApiError, body, client, keepAnswer, type Schemas } from "../api";
 import { asLooks } from "../desk/usePositions";
 import { flush, KEPT_UNDER, Outbox, type Entered, type Waiting } from "./outbox";
 
@@ -93,7 +93,7 @@ async function asOwner(act: () => Promise<boolean>): Promise<void> {
 
 /** Sends a reading as it was typed: the server alone says what figures mean. */
 async function sendOne(entry: Waiting, queries: QueryClient): Promise<void> {
-  const sheet: Sheet = await body(
+  const change = await body(
     client.POST("/api/sheets/{sheet}/readings", {
       params: { path: { sheet: entry.sheet } },
       headers: { "Idempotency-Key": entry.id },
@@ -105,8 +105,7 @@ async function sendOne(entry: Waiting, queries: QueryClient): Promise<void> {
       },
     }),
   );
-  queries.setQueryData(sheetKey(sheet.id), sheet);
-  void queries.invalidateQueries({ queryKey: SHEETS });
+  await keepAnswer(queries, change);
 }
 
 /** One look stands for itself; those of a pair go by their names. */

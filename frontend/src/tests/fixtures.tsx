@@ -115,6 +115,7 @@ export function reading(some: Partial<Reading>): Reading {
   return {
     id: "r",
     version: 1,
+    index: 0,
     place: "",
     approach: "",
     reader: "",
@@ -159,6 +160,7 @@ export function quantity(some: Partial<Quantity>): Quantity {
     estimates: false,
     convention: "half-division",
     convention_name: "Half division",
+    reading_count: some.readings?.length ?? 0,
     readings: [],
     result: {
       count: 0,

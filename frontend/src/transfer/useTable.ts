@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 
-import { SHEETS, sheetKey, type FineAs, type Sheet, type TableFound } from "../api";
+import { keepAnswer, type FineAs, type SheetChange, type TableFound } from "../api";
 import { send } from "./send";
 
 interface Asked {
@@ -20,11 +20,8 @@ export function useTable(sheet: string, quantity: string, fineAs: FineAs) {
       send<TableFound>(`${at}/preview?${asked(columns)}`, file),
   });
   const take = useMutation({
-    mutationFn: ({ file, columns }: Asked) => send<Sheet>(`${at}/take?${asked(columns)}`, file),
-    onSuccess: (changed) => {
-      queries.setQueryData(sheetKey(changed.id), changed);
-      void queries.invalidateQueries({ queryKey: SHEETS });
-    },
+    mutationFn: async ({ file, columns }: Asked) =>
+      keepAnswer(queries, await send<SheetChange>(`${at}/take?${asked(columns)}`, file)),
   });
   return { preview, take };
 }
