@@ -13,7 +13,7 @@ def test_a_number_leads_back_to_the_marks_and_to_the_scales(page: Page, unchange
     open_spreader(page, unchanged)
     panel = page.locator(".result-panel")
     expect(panel.locator(".budget li[data-lost='true']")).to_contain_text("reading limit0 %")
-    panel.locator("math .follow", has_text="7.30").first.click()
+    panel.locator("math .follow", has_text="7.15").first.click()
     drawer = page.get_by_role("dialog", name="Working: Lower spreader, outside")
     found = drawer.locator("[data-found='true']")
     expect(found).to_contain_text("reading 4")

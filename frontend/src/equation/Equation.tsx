@@ -1,4 +1,12 @@
-import { useImperativeHandle, useRef, type CSSProperties, type ReactNode, type Ref } from "react";
+import {
+  useImperativeHandle,
+  useRef,
+  type CSSProperties,
+  type KeyboardEventHandler,
+  type ReactNode,
+  type Ref,
+  type RefObject,
+} from "react";
 
 import type { FineAs, Instrument } from "../api";
 import { useShow } from "../app/settings";
@@ -73,8 +81,6 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
   const keyboard = props.padded && narrow ? "none" : "decimal";
   const unit = instrument.kind === "angular" ? "" : instrument.unit;
   const screw = instrument.kind === "screw";
-  const fineLabel = screw && fineAs === "line" ? "thimble line" : FINE_LABEL[fineAs];
-
   const keys = useBlankKeys({ desk, instrument, fineAs, onEnter, main, fine });
   const waiting = desk.away && !settled;
   const figure = (text: string | null | undefined) => (text == null ? "" : show(text));
@@ -103,21 +109,12 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
         {instrument.lines.two_turns && (
           <SecondTurn desk={desk} pitch={show(`${instrument.pitch ?? ""} ${instrument.unit}`)} />
         )}
-        <Sign>+</Sign>
-        <Term label={fineLabel} part="fine" fault={answer?.fine.fault ?? ""}>
-          <input
-            ref={fine}
-            className="blank"
-            aria-label={fineLabel}
-            inputMode={keyboard}
-            autoComplete="off"
-            value={show(entry.fine)}
-            style={widthOf(entry.fine)}
-            onChange={(event) => desk.type({ fine: event.target.value })}
-            onKeyDown={keys("fine")}
-          />
-          <FineFactor fineAs={fineAs} instrument={instrument} worth={figure(answer?.fine.worth)} />
-        </Term>
+        {instrument.kind !== "plain" && (
+          <>
+            <Sign>+</Sign>
+            <FineBlank {...{ desk, instrument, fineAs, keyboard, fine }} onKeyDown={keys("fine")} />
+          </>
+        )}
         <Sign>=</Sign>
         <Term label={ending.readAs} part="read">
           <output aria-live="polite">{waiting ? "waiting" : figure(answer?.read) || "…"}</output>
@@ -128,6 +125,44 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
       </div>
       <p className="equation-words">{words(desk, instrument, show)}</p>
     </div>
+  );
+}
+
+interface FineProps {
+  desk: Desk;
+  instrument: Instrument;
+  fineAs: FineAs;
+  keyboard: "none" | "decimal";
+  fine: RefObject<HTMLInputElement | null>;
+  onKeyDown: KeyboardEventHandler<HTMLInputElement>;
+}
+
+/** The blank for the fine line, and what it is worth. */
+function FineBlank({ desk, instrument, fineAs, keyboard, fine, onKeyDown }: FineProps) {
+  const show = useShow();
+  const { entry, answer } = desk;
+  const screw = instrument.kind === "screw";
+  const label = screw && fineAs === "line" ? "thimble line" : FINE_LABEL[fineAs];
+  const worth = answer?.fine.worth;
+  return (
+    <Term label={label} part="fine" fault={answer?.fine.fault ?? ""}>
+      <input
+        ref={fine}
+        className="blank"
+        aria-label={label}
+        inputMode={keyboard}
+        autoComplete="off"
+        value={show(entry.fine)}
+        style={widthOf(entry.fine)}
+        onChange={(event) => desk.type({ fine: event.target.value })}
+        onKeyDown={onKeyDown}
+      />
+      <FineFactor
+        fineAs={fineAs}
+        instrument={instrument}
+        worth={worth == null ? "" : show(worth)}
+      />
+    </Term>
   );
 }
 
@@ -180,6 +215,7 @@ const HOW: Record<Instrument["kind"], string> = {
     "Type the last mark the thimble’s edge has passed, then its line at the datum line: 4.5 space 38 Enter. ",
   angular:
     "Type the last mark the zero line has passed, degrees and minutes, then the line that meets: 341:20 space 11 Enter. ",
+  plain: "Type the mark that you read: 12.3 Enter. ",
 };
 
 function words(desk: Desk, instrument: Instrument, show: (text: string) => string): string {
@@ -188,6 +224,6 @@ function words(desk: Desk, instrument: Instrument, show: (text: string) => strin
   if (desk.answer?.sentences.length) return show(desk.answer.sentences.join(" "));
   const how = HOW[instrument.kind];
   return show(
-    `${how}Or drag the scales until they look like yours. One line is worth ${instrument.least_count_text}.`,
+    `${how}Or drag the scales until they look like yours. One ${instrument.kind === "plain" ? "division" : "line"} is worth ${instrument.least_count_text}.`,
   );
 }

@@ -38,7 +38,7 @@ export function useBlankKeys({ desk, instrument, fineAs, onEnter, main, fine }: 
         event.preventDefault();
       } else if (event.key === "Enter") {
         event.preventDefault();
-        if (blank === "main" && entry.fine.trim() === "") fine.current?.focus();
+        if (blank === "main" && entry.fine.trim() === "" && fine.current) fine.current.focus();
         else onEnter();
       } else if (event.key === "Escape") {
         desk.clear();

@@ -14,7 +14,7 @@ import { useShow } from "../app/settings";
 import { Working } from "../results/Working";
 import { AppearanceChoices } from "./AppearanceChoices";
 import { Counting } from "./Counting";
-import { asked, STARTS, type Draft, type Kind } from "./draft";
+import { asked, isKind, STARTS, type Draft, type Kind } from "./draft";
 import "./instruments.css";
 import { PartsDrawing } from "./PartsDrawing";
 import { PitchSheet } from "./PitchSheet";
@@ -28,6 +28,7 @@ export function WorkshopPage() {
   const [edited, setEdited] = useState<Tool | null>(null);
   const description = useDescription(asked(draft));
   const problem = description.error instanceof ApiError ? description.error : null;
+  const kind = isKind(draft.kind) ? draft.kind : "vernier";
   const take = (from: Draft, tool: Tool | null) => {
     setDraft(from);
     setEdited(tool);
@@ -37,7 +38,7 @@ export function WorkshopPage() {
       <div className="page-head">
         <h1>Instruments</h1>
         <Segmented<Kind>
-          value={draft.kind ?? "vernier"}
+          value={kind}
           onChange={(kind) => take({ ...STARTS[kind], name: draft.name ?? "" }, null)}
           options={[
             { value: "vernier", label: "caliper" },
@@ -54,7 +55,7 @@ export function WorkshopPage() {
         <Skeleton active />
       )}
       {draft.kind === "screw" && <PitchSheet draft={draft} onChange={setDraft} />}
-      <PartsDrawing kind={draft.kind ?? "vernier"} />
+      <PartsDrawing kind={kind} />
       <ToolShelf tools={tools ?? []} onTake={take} />
     </div>
   );

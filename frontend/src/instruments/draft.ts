@@ -2,7 +2,11 @@ import type { Instrument, Schemas } from "../api";
 
 /** A description in the making: the fields of an instrument as they are typed. */
 export type Draft = Schemas["InstrumentFields"];
-export type Kind = Instrument["kind"];
+/** The kinds that are described by counting on two scales. */
+export type Kind = Exclude<Instrument["kind"], "plain">;
+
+export const isKind = (kind: string | undefined): kind is Kind =>
+  kind !== undefined && kind in STARTS;
 
 /** What a description starts from when nothing is known but the kind. */
 export const STARTS: Record<Kind, Draft> = {

@@ -136,7 +136,7 @@ export function Strip(props: StripProps) {
       {kind === "screw" ? (
         <ScrewLens {...{ instrument, position, answer }} above={turns.length > 0} />
       ) : (
-        props.meeting === undefined && <Lens lines={lines} answer={answer} />
+        props.meeting === undefined && kind !== "plain" && <Lens lines={lines} answer={answer} />
       )}
       {props.onTurn && turns.length > 0 && (
         <Turns {...{ instrument, turns }} onTurn={props.onTurn} />
@@ -160,10 +160,14 @@ function Sliding({ instrument, answer, frame, narrow, ...props }: SlidingProps) 
     <>
       {!angular && face != null && <Faces {...{ frame, position, zeroError, narrow, face }} />}
       <Beam {...{ instrument, frame, answer, shape }} />
-      <FineScale
-        {...{ instrument, frame, answer, shape, position }}
-        {...(meeting ? { meeting } : {})}
-      />
+      {instrument.kind === "plain" ? (
+        <Pointer x={xOf(frame, position)} y={heights(instrument)} />
+      ) : (
+        <FineScale
+          {...{ instrument, frame, answer, shape, position }}
+          {...(meeting ? { meeting } : {})}
+        />
+      )}
       {angular && (
         <Ring position={position} swept={swept && { ...swept, to: position }} small={narrow} />
       )}
@@ -175,6 +179,15 @@ function Sliding({ instrument, answer, frame, narrow, ...props }: SlidingProps) 
         />
       )}
     </>
+  );
+}
+
+/** Where a scale without a fine one is read. */
+function Pointer({ x, y }: { x: number; y: (height: number) => number }) {
+  return (
+    <g className="fine-scale">
+      <line className="pointer" x1={x} x2={x} y1={y(EDGE - 30)} y2={y(EDGE + 40)} />
+    </g>
   );
 }
 

@@ -92,9 +92,12 @@ def consider(
 
     ``checks`` is None for a position of a pair, where the zero cancels.
     """
-    main_value, main_fault = _tried_main(instrument, main)
-    line, line_fault = None, ""
-    if fine.strip():
+    main_value, main_fault = _tried_main(instrument, main, estimates=estimates)
+    line: Line | None = None
+    line_fault = ""
+    if not instrument.scale.has_fine_scale:
+        line = 0 if main.strip() else None
+    elif fine.strip():
         try:
             line = typed_line(
                 instrument, fine, fine_as, fine_numerals(instrument), estimates=estimates
@@ -113,11 +116,13 @@ def consider_position(
     return _answer(instrument, look.main, look.line, look.second_turn, checks)
 
 
-def _tried_main(instrument: Instrument, text: str) -> tuple[Fraction | None, str]:
+def _tried_main(
+    instrument: Instrument, text: str, *, estimates: bool
+) -> tuple[Fraction | None, str]:
     if not text.strip():
         return None, ""
     try:
-        return typed_main(instrument, text), ""
+        return typed_main(instrument, text, estimates=estimates), ""
     except NotAMark as error:
         # The student read further than the marks go: the last one passed is what is wanted.
         division = instrument.scale.main_division
@@ -186,9 +191,10 @@ def _sentences(
     checks: Sequence[ZeroCheck] | None,
 ) -> list[str]:
     found = []
-    if line is not None:
+    fine = instrument.scale.has_fine_scale
+    if fine and line is not None:
         found.append(_line_words(instrument, line))
-    if bounds:
+    if fine and bounds:
         low, high = (instrument.mark_text(bound) for bound in bounds)
         pointer = "edge of the thimble" if instrument.kind is Kind.SCREW else "zero line"
         found.append(

@@ -27,7 +27,7 @@ from metrion.core.declared import (
 from metrion.core.errors import NoSuchLine, NotAMark, NotEstimable
 from metrion.core.formula.expression import Expression, Part, angle
 from metrion.core.numbers import finite_decimals, fixed, to_text
-from metrion.core.scales import Line, Look, Scale, ScrewScale, VernierScale
+from metrion.core.scales import Line, Look, PlainScale, Scale, ScrewScale, VernierScale
 from metrion.core.scales.base import indication_of, is_multiple
 
 
@@ -37,6 +37,7 @@ class Kind(StrEnum):
     VERNIER = "vernier"
     SCREW = "screw"
     ANGULAR = "angular"
+    PLAIN = "plain"
 
 
 class LengthUnit(StrEnum):
@@ -57,6 +58,7 @@ UNITS: dict[Kind, type[StrEnum]] = {
     Kind.VERNIER: LengthUnit,
     Kind.SCREW: LengthUnit,
     Kind.ANGULAR: AngleUnit,
+    Kind.PLAIN: LengthUnit,
 }
 """The units that each kind can have."""
 
@@ -64,6 +66,7 @@ SCALES: dict[Kind, type] = {
     Kind.VERNIER: VernierScale,
     Kind.SCREW: ScrewScale,
     Kind.ANGULAR: VernierScale,
+    Kind.PLAIN: PlainScale,
 }
 """The scale that each kind has."""
 
@@ -78,7 +81,7 @@ class Instrument:
     Attributes:
         id: its id in the logbook.
         name: what people call it.
-        kind: vernier, screw or angular.
+        kind: vernier, screw, angular or plain.
         unit: ``mm``, ``cm`` or ``in``; ``arcmin`` for angles.
         scale: main and fine scale, in that unit.
         range: lowest and highest reading it is made for, if known.
@@ -94,7 +97,7 @@ class Instrument:
     unit: str = declared(LengthOrAngle())
     scale: Scale = declared(ScaleOfKind())
     range: tuple[Fraction, Fraction] | None = declared(
-        Bounds(), default=None, only=(Kind.VERNIER, Kind.SCREW)
+        Bounds(), default=None, only=(Kind.VERNIER, Kind.SCREW, Kind.PLAIN)
     )
     maker_limit: Fraction = declared(Exact(Sign.NOT_NEGATIVE), default=Fraction(0))
     number: str = declared(Text(), default="", for_the_record=True)
@@ -137,9 +140,15 @@ class Instrument:
             return degrees_and_minutes(main, finite_decimals(main) or 0)
         return to_text(main)
 
-    def check_main(self, main: Fraction) -> None:
-        """Raise `NotAMark` if ``main`` is no mark of the main scale."""
+    def check_main(self, main: Fraction, *, estimates: bool = False) -> None:
+        """Raise `NotAMark` if ``main`` is no mark of the main scale.
+
+        Args:
+            estimates: whether one may read between the marks, where there is no fine scale.
+        """
         division = self.scale.main_division
+        if estimates and not self.scale.has_fine_scale:
+            return
         if not is_multiple(main, division):
             unit = "′" if self.kind is Kind.ANGULAR else f" {self.unit}"
             raise NotAMark(self.main_text(main), self.name, f"{to_text(division)}{unit}")

@@ -109,6 +109,16 @@ PARTS: dict[Kind, tuple[InstrumentPart, ...]] = {
             "Look straight through it.",
         ),
     ),
+    Kind.PLAIN: (
+        InstrumentPart(
+            "edge", "edge", "It lies along what is measured.",
+            "Look straight from above, so that the marks are not seen aslant.",
+        ),
+        InstrumentPart(
+            "marks", "marks", "The reading is taken at the nearest, or estimated between two.",
+            "Begin at a mark inside the scale: the end of a rule is worn first.",
+        ),
+    ),
 }  # fmt: skip
 """The parts of every kind, in the order in which they are named."""
 
@@ -120,6 +130,7 @@ FACES: dict[Kind, tuple[Face, ...]] = {
     ),
     Kind.SCREW: (Face("outside", "anvil and spindle", "outside sizes", closes=True),),
     Kind.ANGULAR: (),
+    Kind.PLAIN: (),
 }
 """The faces of every kind."""
 
@@ -136,5 +147,6 @@ KIND_CARE: dict[Kind, str] = {
         "Discharge lamps carry high voltage, are hot, and some give ultraviolet. Never look into a "
         "laser or at the sun through a telescope. Keep to the rules of your lab."
     ),
+    Kind.PLAIN: "Look at it straight from above. Keep to the rules of your lab.",
 }
 """What to mind with every kind, shortly."""

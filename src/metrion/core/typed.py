@@ -87,8 +87,11 @@ def typed_exact(text: str) -> str:
     return plain
 
 
-def typed_main(instrument: Instrument, text: str) -> Fraction:
+def typed_main(instrument: Instrument, text: str, *, estimates: bool = False) -> Fraction:
     """A main reading.
+
+    Args:
+        estimates: whether one may read between the marks, where there is no fine scale.
 
     Raises:
         NotExact, NotAnAngle: if it is no number or angle.
@@ -104,7 +107,7 @@ def typed_main(instrument: Instrument, text: str) -> Fraction:
         check_number(plain, main)
     else:
         main = typed_number(text)
-    instrument.check_main(main)
+    instrument.check_main(main, estimates=estimates)
     return main
 
 

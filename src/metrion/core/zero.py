@@ -109,7 +109,7 @@ def wrapped_zero(instrument: Instrument, look: Look, reference: Fraction) -> Wra
 
     That is where the error is over half a mark (screw: half a pitch) and at most one and a half.
     """
-    if instrument.kind is Kind.ANGULAR:
+    if instrument.kind in (Kind.ANGULAR, Kind.PLAIN):
         return None
     error, mark = instrument.reading(look) - reference, instrument.scale.mark
     if not mark < 2 * abs(error) <= 3 * mark:

@@ -46,11 +46,10 @@ def instrument_document(instrument: Instrument) -> dict[str, Any]:
         "id": instrument.id,
         "least_count": to_text(instrument.least_count),
         "unit": instrument.unit,
-        "pattern": "screw",
+        "pattern": instrument.scale.pattern_name,
     }
     if isinstance(instrument.scale, VernierScale):
         document |= {
-            "pattern": str(instrument.scale.pattern),
             "fine_division": to_text(instrument.scale.fine_division),
             "by_difference": to_text(instrument.scale.by_difference),
             "by_division": to_text(instrument.scale.by_division),

@@ -60,6 +60,8 @@ def _figures(measurement: Measurement, observation: Observation) -> tuple[str, s
     looks = observation.looks[:2]
     mains = [measurement.instrument.main_text(look.main) for look in looks]
     lines = [to_text(Fraction(look.line)) for look in looks]
+    if not measurement.instrument.scale.has_fine_scale:
+        return (mains[0] if len(mains) == 1 else harmless(" / ".join(mains))), ""
     if observation.sort is Sort.SINGLE:
         return mains[0], lines[0]
     return harmless(" / ".join(mains)), harmless(" / ".join(lines))

@@ -144,7 +144,9 @@ class _Page:
     def _look(self, row: int, column: int, look: Look) -> str:
         """Main mark and line of a look in cells; the formula of what they read."""
         main, line = (f"{get_column_letter(at)}{row}" for at in (column, column + 1))
-        self.page[main], self.page[line] = _number(look.main), _number(Fraction(look.line))
+        self.page[main] = _number(look.main)
+        if self.instrument.scale.has_fine_scale:
+            self.page[line] = _number(Fraction(look.line))
         turn = number(int(look.second_turn))
         read = self.instrument.scale.indication(name("main"), name("line"), turn)
         return cell_formula(read, {**self.cells, "main": main, "line": line}, self._column)

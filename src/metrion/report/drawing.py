@@ -14,7 +14,7 @@ from metrion.core.appearance import Growth, Side
 from metrion.core.drawing import fine_numerals, line_places, main_numerals
 from metrion.core.instruments import Instrument
 from metrion.core.numbers import to_text
-from metrion.core.scales import Look, ScrewScale, VernierScale
+from metrion.core.scales import Look, PlainScale, ScrewScale, VernierScale
 
 WIDTH, HEIGHT = 640, 132
 _EDGE, _DATUM = 66.0, 74.0
@@ -30,6 +30,8 @@ def drawn_reading(instrument: Instrument, look: Look) -> str:
         pieces = _screw(instrument, scale, look)
     elif isinstance(scale, VernierScale):
         pieces = _vernier(instrument, scale, look)
+    elif isinstance(scale, PlainScale):
+        pieces = _plain(instrument, scale, look)
     title = escape(f"{instrument.name} at {instrument.with_unit(instrument.reading(look))}")
     return (
         f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {WIDTH} {HEIGHT}" '
@@ -67,16 +69,8 @@ def _vernier(instrument: Instrument, scale: VernierScale, look: Look) -> Iterato
     def x(position: Fraction) -> float:
         return float(position - low) * per_unit
 
-    yield _plate(0, 12, WIDTH, _EDGE - 12, "#F1F4F4")
+    yield from _beam(instrument, low, per_unit)
     yield _plate(x(read) - 8, _EDGE, float(longest) * per_unit + 16, 50, "#F7F2EA")
-    numerals = main_numerals(instrument)
-    last = floor((low + Fraction(WIDTH) / Fraction(per_unit)) / division)
-    for mark in range(ceil(low / division), last + 1):
-        numbered = mark % numerals.every == 0
-        yield _line(x(mark * division), _EDGE - (24 if numbered else 14), _EDGE, "black")
-        if numbered:
-            number = to_text(mark // numerals.every * numerals.step)
-            yield _text(x(mark * division), 34, number.replace("-", "−"), _MAIN)
     printed = fine_numerals(instrument).printed(scale.last_line)
     for line, place in enumerate(places):
         numbered = line in printed
@@ -89,6 +83,29 @@ def _vernier(instrument: Instrument, scale: VernierScale, look: Look) -> Iterato
         yield _line(x(read + places[look.line]), _EDGE - 18, _EDGE + 26, _FINE, 3)
         meets = x(read + places[look.line])
         yield f'<circle cx="{meets:.2f}" cy="{_EDGE}" r="6" fill="none" stroke="{_FINE}"/>'
+
+
+def _beam(instrument: Instrument, low: Fraction, per_unit: float) -> Iterator[str]:
+    """A main scale from a position on."""
+    division = instrument.scale.main_division
+    yield _plate(0, 12, WIDTH, _EDGE - 12, "#F1F4F4")
+    numerals = main_numerals(instrument)
+    last = floor((low + Fraction(WIDTH) / Fraction(per_unit)) / division)
+    for mark in range(ceil(low / division), last + 1):
+        x = float(mark * division - low) * per_unit
+        numbered = mark % numerals.every == 0
+        yield _line(x, _EDGE - (24 if numbered else 14), _EDGE, "black")
+        if numbered:
+            number = to_text(mark // numerals.every * numerals.step)
+            yield _text(x, 34, number.replace("-", "−"), _MAIN)
+
+
+def _plain(instrument: Instrument, scale: PlainScale, look: Look) -> Iterator[str]:
+    """A scale with the place where it is read."""
+    shown = 12 * scale.main_division
+    low = instrument.reading(look) - shown / 2
+    yield from _beam(instrument, low, WIDTH / float(shown))
+    yield _line(WIDTH / 2, _EDGE - 30, _EDGE + 26, _MAIN, 3)
 
 
 def _screw(instrument: Instrument, scale: ScrewScale, look: Look) -> Iterator[str]:

@@ -4,6 +4,7 @@
 ## The steps of a working: what each line is
 
 step-least_count = least count
+step-fine_division = fine division
 step-least_count_by_difference = least count, by difference
 step-zero-before = zero before
 step-zero-after = zero after

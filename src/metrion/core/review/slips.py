@@ -70,7 +70,8 @@ def off_by_a_mark(series: Series, others: Others, i: int) -> int:
 
 
 def _mark_slip(series: Series, others: Others, i: int) -> Flag | None:
-    off = off_by_a_mark(series, others, i)
+    scale = series.measurement.instrument.scale
+    off = off_by_a_mark(series, others, i) if scale.has_fine_scale else 0
     if not off:
         return None
     index, above = series.counting[i], off > 0

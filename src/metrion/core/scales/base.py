@@ -30,7 +30,7 @@ class Look:
     """
 
     main: Fraction = declared(MainMark())
-    line: Line = declared(FineLine(), name="fine")
+    line: Line = declared(FineLine(), name="fine", default=0)
     second_turn: bool = declared(Flag(), default=False, only=("screw",))
 
 
@@ -42,8 +42,16 @@ class Scale(Protocol):
         """The distance between neighbouring main marks."""
 
     @property
+    def has_fine_scale(self) -> bool:
+        """Whether there is a fine scale; else one may read between the main marks."""
+
+    @property
+    def pattern_name(self) -> str:
+        """How its coincidences follow each other, in a word."""
+
+    @property
     def fine_divisions(self) -> int:
-        """The number of divisions of the fine scale."""
+        """The number of divisions of the fine scale; 1 where there is none."""
 
     @property
     def least_count(self) -> Fraction:

@@ -39,6 +39,9 @@ class ScrewScale:
     fine_divisions: int = declared(Count(MOST_FINE_DIVISIONS))
     main_division: Fraction = declared(Exact(Sign.POSITIVE))
 
+    has_fine_scale = True
+    pattern_name = "screw"
+
     def __post_init__(self) -> None:
         if not (self.two_turns or is_multiple(self.pitch, self.main_division)):
             raise UnreadableSleeve(to_text(self.main_division), to_text(self.pitch))

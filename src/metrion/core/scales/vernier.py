@@ -18,8 +18,11 @@ from metrion.core.declared import (
 )
 from metrion.core.errors import UselessScale
 from metrion.core.formula.evaluate import exact
-from metrion.core.formula.expression import Expression, Kind, call, number
+from metrion.core.formula.expression import Expression, Kind, call, name, number
 from metrion.core.scales.base import LEAST_COUNT, Line, Look, cut_to, indication_of
+
+FINE_DIVISION = name("fine_division")
+"""The width of one fine division, in formulas."""
 
 
 class Numbering(StrEnum):
@@ -55,15 +58,22 @@ class VernierScale:
     span: int = declared(Count(MOST_SPAN))
     numbering: Numbering = declared(Choice(Numbering), default=Numbering.WITH)
 
+    has_fine_scale = True
+
+    @property
+    def pattern_name(self) -> str:
+        """The name of its pattern."""
+        return str(self.pattern)
+
     def refuse_useless(self) -> None:
         """Raise `UselessScale` if every line coincides at once: it can be drawn, but not read."""
         if self.pattern is Pattern.USELESS:
             raise UselessScale(self.fine_divisions, self.span)
 
-    @property
+    @cached_property
     def fine_division(self) -> Fraction:
-        """The width of one fine division: m·s/n."""
-        return self.span * self.main_division / self.fine_divisions
+        """The width of one fine division."""
+        return exact(self.fine_division_rule())
 
     def least_count_by_division(self) -> Expression:
         """s/n, times the lines that coincide at once, gcd(n, m), where that is more than one."""
@@ -71,10 +81,13 @@ class VernierScale:
         together = gcd(self.fine_divisions, self.span)
         return over if together == 1 else number(together) * over
 
+    def fine_division_rule(self) -> Expression:
+        """The width of one fine division: m·s/n."""
+        return number(self.span) * number(self.main_division) / number(self.fine_divisions)
+
     def least_count_by_difference(self) -> Expression:
         """|q·s - m·s/n|: what a fine division is short of whole main divisions, or longer."""
-        division, lines = number(self.main_division), number(self.fine_divisions)
-        fine = number(self.span) * division / lines
+        division, fine = number(self.main_division), FINE_DIVISION
         several = self.main_divisions_compared
         whole = number(several) * division if several > 1 else division
         longer = several * self.main_division >= self.fine_division
@@ -107,7 +120,7 @@ class VernierScale:
     @property
     def by_difference(self) -> Fraction:
         """First textbook route: q main divisions less one fine division, without sign."""
-        return exact(self.least_count_by_difference())
+        return exact(self.least_count_by_difference(), fine_division=self.fine_division)
 
     @property
     def by_division(self) -> Fraction:

@@ -10,7 +10,6 @@ from fractions import Fraction
 
 from metrion.core.derived import DerivedResult
 from metrion.core.facts import Fact, fact
-from metrion.core.formula.evaluate import exact
 from metrion.core.formula.expression import Expression, listed, name, number
 from metrion.core.formula.values import Series
 from metrion.core.instruments import Instrument
@@ -30,6 +29,7 @@ from metrion.core.zero import zero_errors, zero_look
 MOST_WRITTEN = 200
 """Readings that are written out one by one; more are lists of marks and lines."""
 LEAST_COUNT, BY_DIFFERENCE = "least_count", "least_count_by_difference"
+FINE_DIVISION = "fine_division"
 
 
 def measurement_steps(result: MeasurementResult) -> Iterator[Step]:
@@ -52,8 +52,9 @@ def least_count_steps(instrument: Instrument) -> Iterator[Step]:
     unit, scale = instrument.unit, instrument.scale
     yield Step(LEAST_COUNT, scale.least_count_by_division(), scale.least_count, unit)
     if isinstance(scale, VernierScale):
+        yield Step(FINE_DIVISION, scale.fine_division_rule(), scale.fine_division, unit)
         difference = scale.least_count_by_difference()
-        yield Step(BY_DIFFERENCE, difference, exact(difference), unit)
+        yield Step(BY_DIFFERENCE, difference, scale.by_difference, unit)
 
 
 def derived_steps(result: DerivedResult) -> Iterator[Step]:
@@ -150,8 +151,9 @@ def _lists(
     marks, lines, turns = f"{tag}marks", f"{tag}lines", f"{tag}second_turns"
     mains = Series.of([look.main for look in looks])
     yield Step(marks, None, mains, instrument.unit, label=fact("marks"))
-    fine = Series.of([Fraction(look.line) for look in looks])
-    yield Step(lines, None, fine, "1", label=fact("lines"))
+    if instrument.scale.has_fine_scale:
+        fine = Series.of([Fraction(look.line) for look in looks])
+        yield Step(lines, None, fine, "1", label=fact("lines"))
     turn: Expression = number(0)
     if any(look.second_turn for look in looks):
         second = Series.of([Fraction(look.second_turn) for look in looks])

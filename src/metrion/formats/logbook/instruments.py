@@ -7,7 +7,7 @@ from typing import Any
 
 from metrion.core.errors import UnreadableSleeve, UselessScale
 from metrion.core.instruments import SCALES, UNITS, Instrument, Kind
-from metrion.core.scales import Scale, ScrewScale, VernierScale
+from metrion.core.scales import PlainScale, Scale, ScrewScale, VernierScale
 from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.known import Known, Sketch
@@ -27,11 +27,17 @@ def parse_instrument(fields: Fields, known: Known, *, drawn: bool = False) -> In
     if fields.key:
         known.sketches.setdefault(fields.key, Sketch(kind, str(unit or next(iter(UNITS[kind])))))
     found = given.pop("scale")
-    scale = _screw(fields, found) if SCALES[kind] is ScrewScale else _vernier(fields, found, drawn)
+    scale = _scale(SCALES[kind], fields, found, drawn)
     if unit is None or scale is None or "id" not in given:
         return None
     given["name"] = given.get("name") or given["id"]
     return Instrument(**given, unit=str(unit), scale=scale)
+
+
+def _scale(sort: type, fields: Fields, found: dict[str, Any], drawn: bool) -> Scale | None:
+    if sort is PlainScale:
+        return PlainScale(**found) if found else None
+    return _screw(fields, found) if sort is ScrewScale else _vernier(fields, found, drawn)
 
 
 def _vernier(fields: Fields, found: dict[str, Any], drawn: bool) -> Scale | None:

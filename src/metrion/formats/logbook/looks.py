@@ -23,11 +23,10 @@ def look_record(instrument: Instrument, look: Look) -> dict[str, Any]:
     line = look.line
     if isinstance(line, Fraction) and line.denominator == 1:
         line = line.numerator
-    found: dict[str, Any] = {
-        "main": instrument.main_text(look.main),
-        "fine": line if isinstance(line, int) else to_text(line),
-    }
+    found: dict[str, Any] = {"main": instrument.main_text(look.main)}
     scale = instrument.scale
+    if scale.has_fine_scale:
+        found["fine"] = line if isinstance(line, int) else to_text(line)
     if isinstance(scale, ScrewScale) and scale.two_turns:
         found["second_turn"] = look.second_turn
     return found
@@ -48,10 +47,11 @@ def parse_look(
         fields: the object that holds ``main``, ``fine`` and ``second_turn``.
         instrument: what was looked at; None if that is not known, or has faults of its own.
         sketch: what can be told of it all the same.
-        estimates: whether fine lines may be estimated.
+        estimates: whether positions between lines may be estimated.
     """
-    main = _main(fields, instrument, sketch)
-    line = _line(fields, instrument, estimates)
+    main = _main(fields, instrument, sketch, estimates)
+    plain = sketch is not None and sketch.kind is Kind.PLAIN
+    line = 0 if plain else _line(fields, instrument, estimates)
     second_turn = None
     if sketch and sketch.kind is Kind.SCREW:
         second_turn = fields.flag("second_turn")
@@ -60,7 +60,9 @@ def parse_look(
     return Look(main, line, second_turn or False)
 
 
-def _main(fields: Fields, instrument: Instrument | None, sketch: Sketch | None) -> Fraction | None:
+def _main(
+    fields: Fields, instrument: Instrument | None, sketch: Sketch | None, estimates: bool
+) -> Fraction | None:
     if sketch is None:
         fields.text("main", required=True)
         return None
@@ -71,7 +73,7 @@ def _main(fields: Fields, instrument: Instrument | None, sketch: Sketch | None) 
         main = fields.exact("main", required=True)
     try:
         if main is not None and instrument is not None:
-            instrument.check_main(main)
+            instrument.check_main(main, estimates=estimates)
     except (ScaleError, ValueError) as error:
         fields.fault("main", str(error))
         return None

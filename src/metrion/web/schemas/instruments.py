@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from marshmallow import Schema, fields, validate
 
-from metrion.core.instruments import Instrument
+from metrion.core.instruments import Instrument, Kind
 from metrion.web.schemas.common import many, maybe_string, number, string
 from metrion.web.schemas.declared import NEW_ID, taken
 from metrion.web.schemas.working import StepSchema
@@ -71,7 +71,7 @@ class InstrumentSchema(Schema):
     id = string()
     version = fields.Integer(required=True)
     name = string()
-    kind = string(validate=validate.OneOf(["vernier", "screw", "angular"]))
+    kind = string(validate=validate.OneOf(list(Kind)))
     unit = string()
     main_division = string()
     fine_divisions = fields.Integer(required=True)
