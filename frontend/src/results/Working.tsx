@@ -14,8 +14,6 @@ interface Props {
   onLook?: ((index: number) => void) | undefined;
 }
 
-const READING = /^reading-(\d+)$/;
-
 /** Lines of a working, each piece in the hue and with the underline of its part. */
 export function Working({ steps, at, onFollow, onLook }: Props) {
   return (
@@ -36,7 +34,7 @@ interface LineProps {
 
 function Line({ step, found, onFollow, onLook }: LineProps) {
   const line = useRef<HTMLDivElement>(null);
-  const reading = READING.exec(step.key)?.[1];
+  const { reading } = step;
   useEffect(() => {
     if (found) line.current?.scrollIntoView({ block: "nearest" });
   }, [found]);
@@ -44,8 +42,8 @@ function Line({ step, found, onFollow, onLook }: LineProps) {
     <div ref={line} data-found={found}>
       <dt>
         {step.label}
-        {onLook && reading && (
-          <Button type="link" size="small" onClick={() => onLook(Number(reading) - 1)}>
+        {onLook && reading !== null && (
+          <Button type="link" size="small" onClick={() => onLook(reading)}>
             on the scales
           </Button>
         )}

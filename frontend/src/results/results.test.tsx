@@ -76,7 +76,11 @@ describe("the result", () => {
 describe("the working", () => {
   it("keeps hue and underline of every part", () => {
     const spans = [text("6", "main"), text(" + "), text("3 × 0.05", "fine")];
-    show(<Working steps={[{ key: "reading-1", group: "reading", label: "reading 1", spans }]} />);
+    show(
+      <Working
+        steps={[{ key: "reading_1", group: "reading", label: "reading 1", reading: 0, spans }]}
+      />,
+    );
     expect(screen.getByText("6").className).toBe("part-main mark-main");
     expect(screen.getByText("3 × 0.05").className).toBe("part-fine mark-fine");
   });
@@ -96,6 +100,7 @@ describe("the working", () => {
         key: "uncertainty",
         group: "result",
         label: "uncertainty",
+        reading: null,
         spans: [over, text("0.03", "result", "mean")],
       },
     ];
@@ -112,7 +117,9 @@ describe("the working", () => {
 
   it("shows a reading on the scales", () => {
     const look = vi.fn();
-    const steps: Step[] = [{ key: "reading-3", group: "reading", label: "reading 3", spans: [] }];
+    const steps: Step[] = [
+      { key: "reading_2", group: "reading", label: "reading 3", reading: 2, spans: [] },
+    ];
     show(<Working steps={steps} onLook={look} />);
     fireEvent.click(screen.getByText("on the scales"));
     expect(look).toHaveBeenCalledWith(2);

@@ -155,10 +155,11 @@ type SlidingProps = Omit<StripProps, "onMove" | "onRelease" | "onTurn"> & {
 function Sliding({ instrument, answer, frame, narrow, ...props }: SlidingProps) {
   const { position, zeroError, face, meeting, swept = null } = props;
   const angular = instrument.kind === "angular";
+  const jaws = !angular && instrument.kind !== "plain";
   const shape = angular ? bent(frame.width, EDGE) : STRAIGHT;
   return (
     <>
-      {!angular && face != null && <Faces {...{ frame, position, zeroError, narrow, face }} />}
+      {jaws && face != null && <Faces {...{ frame, position, zeroError, narrow, face }} />}
       <Beam {...{ instrument, frame, answer, shape }} />
       {instrument.kind === "plain" ? (
         <Pointer x={xOf(frame, position)} y={heights(instrument)} />

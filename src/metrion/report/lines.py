@@ -67,12 +67,14 @@ class Written:
         label: what it is.
         spans: how it is worked out.
         group: the chapter it stands in.
+        reading: of a reading's line, its number in the quantity, from 0; else None.
     """
 
     key: str
     label: str
     spans: Line
     group: Group = Group.RESULT
+    reading: int | None = None
 
 
 def over(top: Line, bottom: Line) -> Span:

@@ -112,6 +112,7 @@ def _observations(measurement: Measurement, writer: Writer) -> Iterator[Written]
             writer.line(step, Group.READING, Tint.RESULT)
             for step in observation_steps(measurement, observation, value, at, row)
         ]
+        lines[-1] = replace(lines[-1], reading=row - 1)
         if observation.sort is Sort.WINDOWS:
             lines.insert(-1, _apart(measurement.instrument, observation, lines[-1]))
         if observation.excluded:

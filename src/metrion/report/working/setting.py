@@ -17,7 +17,7 @@ from metrion.core.formula.expression import Expression, Kind, Part, call, fold
 from metrion.core.formula.values import Scalar, Series, Value, rational
 from metrion.core.numbers import finite_decimals, to_text
 from metrion.core.rounding import first_place, round_half_away
-from metrion.report.lines import Line, Span, Tint, joined, over, power, root, true_minus
+from metrion.report.lines import Form, Line, Span, Tint, joined, over, power, root, true_minus
 
 _LISTED = 6
 """Readings that a sum lists one by one; of more it lists the first and the last."""
@@ -247,7 +247,12 @@ def _product(_: Expression, operands: Sequence[Set]) -> tuple[Line, int]:
 def _quotient(piece: Expression, operands: Sequence[Set]) -> tuple[Line, int]:
     if piece.operands[1].word == "count" and operands[1].value == 1:
         return operands[0].line, operands[0].strength
-    return (over(operands[0].line, operands[1].line),), _ATOM
+    top, bottom = operands
+    if len(top.line) == 1 and top.line[0].form is Form.OVER:
+        # What is divided twice is divided by the product.
+        above, below = top.line[0].first, top.line[0].second
+        return (over(above, (*below, Span(" × "), *bottom.held(_PRODUCT))),), _ATOM
+    return (over(top.line, bottom.line),), _ATOM
 
 
 def _power(piece: Expression, operands: Sequence[Set]) -> tuple[Line, int]:

@@ -48,6 +48,7 @@ def steps_view(steps: Iterable[Written]) -> list[dict[str, Any]]:
             "label": step.label,
             "key": step.key,
             "group": str(step.group),
+            "reading": step.reading,
             "spans": [span_view(span) for span in step.spans],
         }
         for step in steps

@@ -142,13 +142,20 @@ def _figures(measurement: Measurement, index: int) -> dict[str, Any]:
     corrected = measurement.corrected[index]
     return {
         "main": " / ".join(shown(instrument.mark_text(look.main)) for look in observation.looks),
-        "line": " / ".join(to_text(Fraction(look.line)) for look in observation.looks),
+        "line": _lines(instrument, observation),
         "position": float(measurement.observed[index]),
         "positions": [float(instrument.reading(look)) for look in observation.looks],
         "read": shown(instrument.value_text(measurement.observed[index])),
         "corrected": _with_decimals(measurement, corrected),
         "value": float(corrected),
     }
+
+
+def _lines(instrument: Instrument, observation: Observation) -> str:
+    """The fine lines of a reading; empty where there is no fine scale."""
+    if not instrument.scale.has_fine_scale:
+        return ""
+    return " / ".join(to_text(Fraction(look.line)) for look in observation.looks)
 
 
 def _with_decimals(measurement: Measurement, value: Fraction) -> str:

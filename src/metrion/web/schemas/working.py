@@ -25,4 +25,9 @@ class StepSchema(Schema):
     key = string()
     group = string(validate=validate.OneOf(list(Group)))
     label = string()
+    reading = fields.Integer(
+        required=True,
+        allow_none=True,
+        metadata={"description": "Of a reading's line, its number in the quantity, from 0."},
+    )
     spans = many(SpanSchema)
