@@ -17,6 +17,7 @@ from metrion.core.observations import Arc, Observation, off_opposite
 from metrion.core.review import Flag, review, review_pairs
 from metrion.core.scales import Look, VernierScale
 from metrion.core.typed import typed_main
+from metrion.voice import plainly
 
 HALF_DEGREES = Instrument("c", "Circle", Kind.ANGULAR, "arcmin", VernierScale(Fraction(30), 30, 29))
 STANDARD = BUILT_IN["standard"]
@@ -102,9 +103,11 @@ def remarks(measurement: Measurement) -> dict[str, Flag]:
 def test_a_half_degree_missed_in_one_of_several_pairs_is_named() -> None:
     found = remarks(deflection(pair(100, 2500), pair(101, 2500), pair(130, 2501), pair(100, 2501)))
     slip = found["sweep-slip"]
-    assert slip.message.startswith("Reading 3 is one main mark (30′) less than the others")
-    assert "its first position stands one mark" in slip.message
-    assert "passed 2°0′?" in slip.message
+    assert (
+        plainly().say(slip.says).startswith("Reading 3 is one main mark (30′) less than the others")
+    )
+    assert "its first position stands one mark" in plainly().say(slip.says)
+    assert "passed 2°0′?" in plainly().say(slip.says)
     assert (slip.observation, slip.suggestion) == (2, {"a": {"main": "1:30", "fine": 10}})
     excluded = pair(130, 2501, excluded="misread")
     assert remarks(deflection(pair(100, 2500), pair(101, 2500), excluded, pair(100, 2501))) == {}
@@ -126,12 +129,12 @@ def test_where_the_positions_were_taken_anew_none_of_them_is_named() -> None:
     pairs = (pair(100, 2500), pair(700, 3100), pair(1300, 3670), pair(1900, 4301))
     (slip,) = review_pairs(deflection(*pairs))
     assert slip.suggestion == {}
-    assert "at one of its positions a mark was missed" in slip.message
+    assert "at one of its positions a mark was missed" in plainly().say(slip.says)
 
 
 def test_half_over_90_names_the_other_arc_among_recorded_readings() -> None:
     found = remarks(deflection(pair(20 * 60, 343 * 60), arc=Arc.FORWARD))
-    assert "Reading 1: Half of it would be 161°30′" in found["half-over-90"].message
+    assert "Reading 1: Half of it would be 161°30′" in plainly().say(found["half-over-90"].says)
     whole = replace(deflection(pair(20 * 60, 343 * 60), arc=Arc.FORWARD), divide_by=1)
     assert remarks(whole) == {}
 
@@ -140,8 +143,10 @@ def test_the_window_that_was_misread_is_named_with_its_position() -> None:
     half = MINUTES // 2
     looks = (look_at(600), look_at(2000), look_at(600 + half), look_at(2030 + half))
     (flag,) = [f for f in review(deflection(Observation(looks))) if f.code == "windows-disagree"]
-    assert "differ by 30′" in flag.message
-    assert "At the second position they are 30′ off from standing opposite" in flag.message
+    assert "differ by 30′" in plainly().say(flag.says)
+    assert "At the second position they are 30′ off from standing opposite" in plainly().say(
+        flag.says
+    )
 
 
 def test_among_three_readings_the_misread_window_is_named_with_what_it_was() -> None:
@@ -155,12 +160,12 @@ def test_among_three_readings_the_misread_window_is_named_with_what_it_was() -> 
     found = review(deflection(reading(0), reading(-30), reading(1)))
     (flag,) = [one for one in found if one.code == "windows-disagree"]
     assert "Its second position in window 2 stands one mark from those of the others" in (
-        flag.message
+        plainly().say(flag.says)
     )
     assert (flag.observation, flag.suggestion) == (1, {"b2": {"main": "213:00", "fine": 20}})
     unsure = review(deflection(reading(0), reading(-30)))
     (flag,) = [one for one in unsure if one.code == "windows-disagree"]
-    assert (flag.suggestion, "one of the two was misread" in flag.message) == ({}, True)
+    assert (flag.suggestion, "one of the two was misread" in plainly().say(flag.says)) == ({}, True)
 
 
 @pytest.mark.parametrize(("apart", "told"), [(14, False), (15, True), (16, True), (-15, True)])

@@ -13,6 +13,7 @@ from metrion.core.observations import Observation
 from metrion.core.review import Flag, review
 from metrion.core.scales import Look, ScrewScale, VernierScale
 from metrion.core.zero import Phase, ZeroCheck
+from metrion.voice import plainly
 
 CALIPER = Instrument(
     "cal", "Caliper A", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39),
@@ -59,7 +60,7 @@ def test_a_clean_series_raises_nothing() -> None:
 def test_one_mark_too_many_is_found_and_the_mark_suggested() -> None:
     flag = only(measured([(6, 3), (6, 4), (6, 3), (7, 3)]), "main-mark-slip")
     assert (flag.observation, flag.suggestion) == (3, {"main": "6"})
-    assert flag.message == (
+    assert plainly().say(flag.says) == (
         "Reading 4 stands one mark above the others. Had the zero line really passed 7?"
     )
 
@@ -111,8 +112,8 @@ def test_the_zero() -> None:
     assert codes(measured(readings, checks=())) == [("zero-unchecked", None)]
     assert codes(measured(readings, checks=(ZERO, after))) == [("zero-drift", None)]
     flag = only(measured(readings, checks=(inside,)), "zero-other-face")
-    assert "inside" in flag.message
-    assert "outside" in flag.message
+    assert "inside" in plainly().say(flag.says)
+    assert "outside" in plainly().say(flag.says)
 
 
 def test_places_that_differ_for_good() -> None:
@@ -213,7 +214,7 @@ def test_the_words_say_how_the_faces_would_look() -> None:
         for flag in review(measured(THREE, checks=(closed("z", "0", 17),)))
         if flag.code == "zero-wrapped"
     )
-    assert flag.message == (
+    assert plainly().say(flag.says) == (
         "A look at the zero comes to 0.85 mm: nearer to a full mark than to nothing. "
-        "If the fine zero stood left of the main zero, it is -0.15 mm."
+        "If the fine zero stood left of the main zero, it is −0.15 mm."
     )

@@ -30,8 +30,15 @@ class Name:
     text: str
 
 
-Argument: TypeAlias = Union[Fraction, int, Amount, Name, str, "Fact"]
-"""A number, an amount, a user's text, the code of a choice, or something said on its own."""
+@dataclass(frozen=True, slots=True)
+class Figure:
+    """A number with its unit as an instrument gives it, with a point and a hyphen for minus."""
+
+    text: str
+
+
+Argument: TypeAlias = Union[Fraction, int, Amount, Figure, Name, str, "Fact"]
+"""A number, an amount, a figure, a user's text, the code of a choice, or something said."""
 
 
 @dataclass(frozen=True, slots=True)

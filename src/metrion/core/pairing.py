@@ -10,6 +10,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 
 from metrion.core.angles import FULL_CIRCLE, HALF_CIRCLE
+from metrion.core.facts import Fact, Figure, fact
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.observations import (
     WINDOWS_APART,
@@ -42,7 +43,7 @@ class Pairing:
     """
 
     value: Fraction | None
-    sentences: tuple[str, ...]
+    sentences: tuple[Fact, ...]
 
 
 def pairing(
@@ -53,58 +54,57 @@ def pairing(
     Args:
         halved: whether half of what is swept is wanted, as for a deflection.
     """
-    found = _window_words(instrument, looks) if sort is Sort.WINDOWS else []
+    found = _windows(instrument, looks) if sort is Sort.WINDOWS else []
     if len(looks) < len(ORDER[sort]):
         return Pairing(None, tuple(found))
     placed = sorted(zip(ORDER[sort], looks, strict=True), key=lambda pair: pair[0])
     observation = Observation(tuple(look for _, look in placed))
     value = observed_value(instrument, observation, arc)
     if instrument.kind is Kind.ANGULAR:
-        found = [*_arc_words(instrument, observation, arc), *found]
+        found = [*_arc(instrument, observation, arc), *found]
         if halved:
             found.insert(0, half_words(instrument, value))
     elif value == 0:
-        found = ["Both positions read the same: nothing lies between them."]
+        found = [fact("nothing-between")]
     return Pairing(value, tuple(found))
 
 
-def half_words(instrument: Instrument, value: Fraction) -> str:
+def half_words(instrument: Instrument, value: Fraction) -> Fact:
     """Half of what is swept; over 90° it is no deflection, with the likely cause."""
-    half = instrument.with_unit(value / 2)
+    half = Figure(instrument.with_unit(value / 2))
     if value <= HALF_CIRCLE:
-        return f"Half of it is {half}."
-    return (
-        f"Half of it would be {half}, and a deflection is never over 90°: the wrong arc was "
-        f"taken. The other one gives {instrument.with_unit((FULL_CIRCLE - value) / 2)}."
-    )
+        return fact("half-is", half=half)
+    other = Figure(instrument.with_unit((FULL_CIRCLE - value) / 2))
+    return fact("half-would-be", half=half, other=other)
 
 
-def _arc_words(instrument: Instrument, observation: Observation, arc: Arc) -> list[str]:
+def _arc(instrument: Instrument, observation: Observation, arc: Arc) -> list[Fact]:
     """Both arcs where it matters: through the zero of the circle, or more than half of it."""
     first, second = (instrument.reading(look) for look in observation.looks[:2])
     swept = sweeps(instrument, observation, arc)[0]
-    if swept == abs(second - first) and swept <= HALF_CIRCLE:
+    through = swept != abs(second - first)
+    if not through and swept <= HALF_CIRCLE:
         return []
-    through = "runs through the zero of the circle" if swept != abs(second - first) else "is taken"
-    taken, other = instrument.with_unit(swept), instrument.with_unit(FULL_CIRCLE - swept)
-    over = " (that one is over 180°)" if swept < HALF_CIRCLE else ", the shorter one"
-    return [f"The arc {through}: {taken}. The other way round it would be {other}{over}."]
+    return [
+        fact(
+            "arc-through-zero" if through else "arc-taken",
+            taken=Figure(instrument.with_unit(swept)),
+            other=Figure(instrument.with_unit(FULL_CIRCLE - swept)),
+            longer="other" if swept < HALF_CIRCLE else "taken",
+        )
+    ]
 
 
-def _window_words(instrument: Instrument, looks: Sequence[Look]) -> list[str]:
+def _windows(instrument: Instrument, looks: Sequence[Look]) -> list[Fact]:
     """How the two windows agree at the position whose second window was entered last."""
     if len(looks) % 2:
         return []
     off = off_opposite(*(instrument.reading(look) for look in looks[-2:]))
+    apart = Figure(instrument.with_unit(HALF_CIRCLE + off))
     if abs(off) < WINDOWS_APART:
-        return [f"The windows are {instrument.with_unit(HALF_CIRCLE + off)} apart, as they should."]
+        return [fact("windows-opposite", apart=apart)]
     division = instrument.scale.main_division
     marks = round(abs(off) / division)
-    likely = ""
     if marks and abs(abs(off) - marks * division) < division / 4:
-        count = "one main mark" if marks == 1 else f"{marks} main marks"
-        likely = f" That is about {count}: one of them was read {count} too high or too low."
-    return [
-        f"The windows should be 180° apart within a few minutes, and are "
-        f"{instrument.with_unit(HALF_CIRCLE + off)}.{likely} Look at both again."
-    ]
+        return [fact("windows-marks-off", apart=apart, marks=marks)]
+    return [fact("windows-off", apart=apart)]

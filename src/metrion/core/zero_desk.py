@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from fractions import Fraction
 
+from metrion.core.facts import Fact, Figure, fact
 from metrion.core.instruments import Instrument
 from metrion.core.numbers import to_text
 from metrion.core.scales import Look, ScrewScale, VernierScale
@@ -51,36 +52,42 @@ def zero_finding(instrument: Instrument, look: Look, reference: Fraction) -> Zer
     )
 
 
-def nearer_to_a_mark(instrument: Instrument) -> str:
+def nearer_to_a_mark(instrument: Instrument) -> Fact:
     """What is odd about a wrapped zero."""
-    mark = "turn" if isinstance(instrument.scale, ScrewScale) else "mark"
-    return f"nearer to a full {mark} than to nothing."
+    return fact("nearer-to-a-turn" if _screw(instrument) else "nearer-to-a-mark")
 
 
-def likelier(instrument: Instrument, wrapped: WrappedZero) -> str:
+def likelier(instrument: Instrument, wrapped: WrappedZero) -> Fact:
     """How the faces would look then, and what the zero error would be."""
     side = _side(instrument, wrapped.mended, wrapped.reference)
-    return f"If {side}, it is {instrument.with_unit(wrapped.mended)}."
+    return fact("likelier", side=side, error=Figure(instrument.with_unit(wrapped.mended)))
 
 
-def sides(instrument: Instrument, wrapped: WrappedZero) -> tuple[str, str]:
+def sides(instrument: Instrument, wrapped: WrappedZero) -> tuple[Fact, Fact]:
     """The two looks that a wrapped zero can be, the likelier one first, each with its error."""
     likely, kept = (
-        f"{_side(instrument, error, wrapped.reference)}: {instrument.with_unit(error)}"
+        fact(
+            "side-with-error",
+            side=_side(instrument, error, wrapped.reference),
+            error=Figure(instrument.with_unit(error)),
+        )
         for error in (wrapped.mended, wrapped.error)
     )
     return likely, kept
 
 
-def _side(instrument: Instrument, error: Fraction, reference: Fraction) -> str:
+def _side(instrument: Instrument, error: Fraction, reference: Fraction) -> Fact:
     """On which side the zero stands with that error."""
-    if isinstance(instrument.scale, ScrewScale):
-        where = {-1: "had run past the datum line", 0: "stood at the datum line",
-                 1: "was still short of the datum line"}  # fmt: skip
-        return f"the thimble’s zero {where[_sign(error)]}"
-    where = {-1: "left of", 0: "at", 1: "right of"}
-    mark = to_text(reference) if reference else "the main zero"
-    return f"the fine zero stood {where[_sign(error)]} {mark}"
+    where = {-1: "below", 0: "at", 1: "above"}[_sign(error)]
+    if _screw(instrument):
+        return fact("thimble-zero-stood", where=where)
+    if reference:
+        return fact("fine-zero-stood-at-piece", where=where, piece=reference)
+    return fact("fine-zero-stood", where=where)
+
+
+def _screw(instrument: Instrument) -> bool:
+    return isinstance(instrument.scale, ScrewScale)
 
 
 def _sign(error: Fraction) -> int:

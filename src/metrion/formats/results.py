@@ -16,6 +16,7 @@ from metrion.core.rounding import Rounded
 from metrion.core.scales import VernierScale
 from metrion.core.working.uncertainty import Uncertainty
 from metrion.formats.strict_json import json_parts
+from metrion.voice import plainly
 
 _HEAD = {"format": "metrion-results", "version": 1}
 
@@ -97,7 +98,7 @@ def flag_document(flag: Flag) -> dict[str, Any]:
     document: dict[str, Any] = {
         "code": flag.code,
         "level": str(flag.level),
-        "message": flag.message,
+        "message": plainly().say(flag.says),
     }
     if flag.observation is not None:
         document["observation"] = flag.observation

@@ -17,6 +17,7 @@ from metrion.report.blocks import Block, Cell, Column, Picture, Row, Table, word
 from metrion.report.drawing import drawn_reading
 from metrion.report.lines import Tint, true_minus
 from metrion.report.second_looks import main_words, what_became
+from metrion.voice import plainly
 
 _POSITIONS = {
     Sort.PAIR: ("first position", "second position"),
@@ -125,4 +126,4 @@ def second_looks(reviewed: Reviewed) -> Iterator[Block]:
     for flag in reviewed.looks:
         if flag.level is Level.WARNING:
             done = what_became(flag, reviewed.result.measurement)
-            yield words(f"Second look: {true_minus(flag.message)} ({done})")
+            yield words(f"Second look: {plainly().say(flag.says)} ({done})")

@@ -2,12 +2,14 @@
 
 from __future__ import annotations
 
-from functools import cache
+from collections.abc import Mapping
+from functools import cache, cached_property
 from importlib import resources
 from typing import TYPE_CHECKING
 
-from metrion.core.facts import Amount, Argument, Fact, Name
-from metrion.core.numbers import to_text
+from metrion.core.facts import Amount, Argument, Fact, Figure, Name
+from metrion.core.words import USUAL
+from metrion.voice.numbers import Numbers
 
 if TYPE_CHECKING:
     from fluent.runtime import FluentBundle
@@ -25,14 +27,38 @@ def _catalogue(language: str) -> FluentBundle:
 
 
 class Speaker:
-    """Says facts in the words of one reader.
+    """Says facts in the language, the words and the numbers of one reader.
 
     Attributes:
+        numbers: how numbers are written.
         language: of the catalogue.
     """
 
-    def __init__(self, language: str = "en") -> None:
+    def __init__(
+        self,
+        numbers: Numbers | None = None,
+        words: Mapping[str, str] | None = None,
+        language: str = "en",
+    ) -> None:
+        """Make a speaker.
+
+        Args:
+            words: the words of one's course by the id of their concept, where they are not the
+                usual ones.
+        """
+        self.numbers = numbers or Numbers()
         self.language = language
+        self._own = {**USUAL, **(words or {})}
+
+    @cached_property
+    def words(self) -> dict[str, str]:
+        """What messages call the concepts: ``thimble``, ``thimbles``, ``Thimble``."""
+        found: dict[str, str] = {}
+        for concept, word in self._own.items():
+            found[concept] = word
+            found[f"{concept}s"] = f"{word}s"
+            found[concept.capitalize()] = f"{word[:1].upper()}{word[1:]}"
+        return found
 
     def say(self, fact: Fact) -> str:
         """A fact as text.
@@ -44,7 +70,7 @@ class Speaker:
         pattern = bundle.get_message(fact.code).value
         assert pattern is not None
         about = {name: self._written(value) for name, value in fact.about.items()}
-        text, errors = bundle.format_pattern(pattern, about)
+        text, errors = bundle.format_pattern(pattern, {**self.words, **about})
         if errors:
             raise errors[0]
         return str(text)
@@ -52,13 +78,13 @@ class Speaker:
     def _written(self, value: Argument) -> str | int:
         if isinstance(value, Name):
             return value.text
+        if isinstance(value, Figure):
+            return self.numbers.figure(value.text)
         if isinstance(value, Fact):
             return self.say(value)
-        if isinstance(value, int | str):
-            return value
         if isinstance(value, Amount):
-            value = value.value
-        return to_text(value)
+            return self.numbers.amount(value)
+        return value if isinstance(value, int | str) else self.numbers.number(value)
 
 
 @cache

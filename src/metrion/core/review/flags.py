@@ -11,6 +11,7 @@ from math import lcm
 from typing import Any
 
 from metrion.core.angles import FULL_CIRCLE, HALF_CIRCLE
+from metrion.core.facts import Fact, Figure
 from metrion.core.instruments import Kind
 from metrion.core.measurements import Measurement
 from metrion.core.observations import Observation, Sort
@@ -31,7 +32,7 @@ class Flag:
     Attributes:
         code: which kind.
         level: how much it matters.
-        message: what was seen, in one or two sentences.
+        says: what was seen.
         observation: index of the observation it is about; None if it is about all.
         suggestion: fields of the observation (or the zero check), as a logbook holds them, that
             would settle it.
@@ -40,7 +41,7 @@ class Flag:
 
     code: str
     level: Level
-    message: str
+    says: Fact
     observation: int | None = None
     suggestion: Mapping[str, Any] = field(default_factory=dict)
     zero_check: str = ""
@@ -110,9 +111,9 @@ class Series:
         """A whole number of quanta."""
         return (length / self.quantum).numerator
 
-    def text(self, value: Fraction) -> str:
-        """A value with its unit, for a sentence."""
-        return self.measurement.instrument.with_unit(value)
+    def figure(self, value: Fraction) -> Figure:
+        """A value with its unit."""
+        return Figure(self.measurement.instrument.with_unit(value))
 
     def observation(self, index: int) -> Observation:
         """The observation with this index."""

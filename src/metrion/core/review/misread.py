@@ -6,16 +6,13 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import Any
 
+from metrion.core.facts import Figure
 from metrion.core.instruments import Instrument
 from metrion.core.numbers import to_text
+from metrion.core.observations import PAIR_LOOKS
 from metrion.core.review.flags import Series
 from metrion.core.scales import Look
 
-_POSITIONS = {"a": "first position", "b": "second position"}
-_WINDOWS = {
-    "a": "first position in window 1", "b": "second position in window 1",
-    "a2": "first position in window 2", "b2": "second position in window 2",
-}  # fmt: skip
 _READINGS = 3
 _NEAR = Fraction(2, 5)
 """Marks within which a look stands where those of the others do."""
@@ -27,19 +24,19 @@ class Misread:
 
     Attributes:
         name: as a logbook calls it: ``a``, ``b``, ``a2`` or ``b2``.
-        words: which it is.
+        which: which it is: of a pair ``a`` or ``b``, through two windows also ``a2``, ``b2``.
         look: as it was read.
         likely: the main reading that would bring it where those of the others stand.
     """
 
     name: str
-    words: str
+    which: str
     look: Look
     likely: Fraction
 
-    def question(self, instrument: Instrument) -> str:
-        """What to look at again."""
-        return f"Had the zero line passed {instrument.mark_text(max(self.look.main, self.likely))}?"
+    def questioned(self, instrument: Instrument) -> Figure:
+        """The mark of which one has to ask whether the zero line had passed it."""
+        return Figure(instrument.mark_text(max(self.look.main, self.likely)))
 
     def suggestion(self, instrument: Instrument) -> dict[str, Any]:
         """The look as it would be, as a logbook holds it."""
@@ -62,9 +59,10 @@ def misread_look(series: Series, index: int) -> Misread | None:
     if len(wrong) != 1 or abs(abs(offs[wrong[0]]) - 1) > _NEAR:
         return None
     (place,) = wrong
-    name, words = list((_POSITIONS if len(looks) == 2 else _WINDOWS).items())[place]
+    name = PAIR_LOOKS[place]
+    which = name if len(looks) == 2 else f"{name}-window"
     step = -scale.mark if offs[place] > 0 else scale.mark
-    return Misread(name, words, looks[place], looks[place].main + step)
+    return Misread(name, which, looks[place], looks[place].main + step)
 
 
 def _off(series: Series, index: int, place: int) -> Fraction:

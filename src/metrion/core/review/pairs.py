@@ -9,6 +9,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from metrion.core.angles import HALF_CIRCLE
+from metrion.core.facts import fact
 from metrion.core.instruments import Kind
 from metrion.core.pairing import half_words
 from metrion.core.review.flags import Flag, Level, Series
@@ -26,8 +27,8 @@ def half_over_90(series: Series) -> Iterator[Flag]:
     for index in series.counting:
         value = series.measurement.observed[index]
         if value > HALF_CIRCLE:
-            message = f"Reading {index + 1}: {half_words(instrument, value)}"
-            yield Flag("half-over-90", Level.WARNING, message, index)
+            says = fact("half-over-90", at=index + 1, half=half_words(instrument, value))
+            yield Flag("half-over-90", Level.WARNING, says, index)
 
 
 def sweep_slip(series: Series) -> Iterator[Flag]:
@@ -42,17 +43,11 @@ def sweep_slip(series: Series) -> Iterator[Flag]:
 
 def _slip(series: Series, index: int, side: str) -> Flag:
     instrument = series.measurement.instrument
-    mark = instrument.with_unit(instrument.scale.mark)
-    message = f"Reading {index + 1} is one main mark ({mark}) {side} than the others: "
     misread = misread_look(series, index)
-    if misread is None:
-        message += (
-            "at one of its positions a mark was missed, or taken that was not passed yet. "
-            "Look again."
-        )
-        return Flag("sweep-slip", Level.WARNING, message, index)
-    message += (
-        f"its {misread.words} stands one mark from those of the others. "
-        f"{misread.question(instrument)}"
-    )
-    return Flag("sweep-slip", Level.WARNING, message, index, misread.suggestion(instrument))
+    wrong = fact("wrong-somewhere")
+    if misread:
+        wrong = fact("wrong-look", look=misread.which, mark=misread.questioned(instrument))
+    mark = series.figure(instrument.scale.mark)
+    says = fact("sweep-slip", at=index + 1, mark=mark, side=side, wrong=wrong)
+    suggestion = misread.suggestion(instrument) if misread else {}
+    return Flag("sweep-slip", Level.WARNING, says, index, suggestion)

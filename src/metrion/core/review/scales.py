@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
+from metrion.core.facts import Name, fact
 from metrion.core.numbers import to_text
 from metrion.core.review.flags import Flag, Level, Series
 from metrion.core.scales import ScrewScale, VernierScale
@@ -21,8 +22,13 @@ def mark_contradicts_line(series: Series) -> Iterator[Flag]:
             yield Flag(
                 "mark-contradicts-line",
                 Level.WARNING,
-                f"Reading {index + 1}: with the thimble at {to_text(look.line * scale.least_count)}"
-                f" the last mark would be {to_text(last)}, not {to_text(look.main)}.",
+                fact(
+                    "mark-contradicts-line",
+                    at=index + 1,
+                    thimble_at=look.line * scale.least_count,
+                    last=last,
+                    main=look.main,
+                ),
                 index,
                 {"main": to_text(last)},
             )
@@ -44,8 +50,14 @@ def lines_disagree(series: Series) -> Iterator[Flag]:
             yield Flag(
                 "lines-disagree",
                 Level.WARNING,
-                f"Reading {index + 1}: line {look.line} meeting {to_text(observation.meets)} "
-                f"would read {series.text(back)}, not {series.text(read)}.",
+                fact(
+                    "lines-disagree",
+                    at=index + 1,
+                    line=look.line,
+                    meets=observation.meets,
+                    back=series.figure(back),
+                    read=series.figure(read),
+                ),
                 index,
             )
 
@@ -61,7 +73,13 @@ def out_of_range(series: Series) -> Iterator[Flag]:
             yield Flag(
                 "out-of-range",
                 Level.WARNING,
-                f"Reading {index + 1}, {series.text(value)}, lies outside the range of "
-                f"{instrument.name}, {to_text(low)} to {series.text(high)}.",
+                fact(
+                    "out-of-range",
+                    at=index + 1,
+                    value=series.figure(value),
+                    tool=Name(instrument.name),
+                    low=low,
+                    high=series.figure(high),
+                ),
                 index,
             )

@@ -6,6 +6,7 @@ from collections import defaultdict
 from collections.abc import Iterator
 from fractions import Fraction
 
+from metrion.core.facts import Fact, Name, fact
 from metrion.core.observations import WINDOWS_APART, Sort, off_opposite, sweeps
 from metrion.core.review.flags import Flag, Level, Series
 from metrion.core.review.misread import Misread, misread_look
@@ -18,23 +19,13 @@ def few_readings(series: Series) -> Iterator[Flag]:
     """Fewer than three observations count."""
     count = len(series.values)
     if count < _ENOUGH:
-        noun = "reading counts" if count == 1 else "readings count"
-        yield Flag(
-            "few-readings",
-            Level.INFO,
-            f"{count or 'No'} {noun} so far. Three or more show whether they scatter.",
-        )
+        yield Flag("few-readings", Level.INFO, fact("few-readings", count=count))
 
 
 def identical_readings(series: Series) -> Iterator[Flag]:
     """Three or more, all equal."""
     if len(series.values) >= _ENOUGH and len(set(series.values)) == 1:
-        yield Flag(
-            "identical-readings",
-            Level.INFO,
-            "All readings are equal. Open the tool and set it afresh for each; "
-            "if they stay equal, the scale decides the uncertainty.",
-        )
+        yield Flag("identical-readings", Level.INFO, fact("identical-readings"))
 
 
 def place_effect(series: Series) -> Iterator[Flag]:
@@ -56,8 +47,12 @@ def place_effect(series: Series) -> Iterator[Flag]:
         yield Flag(
             "place-effect",
             Level.WARNING,
-            f"{high} and {low} differ by {series.text(apart * series.quantum)}, more than the "
-            "readings at one place. Is the thing oval or tapered? Report the places apart.",
+            fact(
+                "place-effect",
+                high=Name(high),
+                low=Name(low),
+                apart=series.figure(apart * series.quantum),
+            ),
         )
 
 
@@ -74,25 +69,23 @@ def windows_disagree(series: Series) -> Iterator[Flag]:
             yield Flag(
                 "windows-disagree",
                 Level.WARNING,
-                f"Reading {index + 1}: the sweeps through the two windows differ by "
-                f"{series.text(abs(first - second))}. {_wrong_window(series, index, misread)}",
+                fact(
+                    "windows-disagree",
+                    at=index + 1,
+                    apart=series.figure(abs(first - second)),
+                    wrong=_wrong_window(series, index, misread),
+                ),
                 index,
                 misread.suggestion(instrument) if misread else {},
             )
 
 
-def _wrong_window(series: Series, index: int, misread: Misread | None) -> str:
+def _wrong_window(series: Series, index: int, misread: Misread | None) -> Fact:
     """The window that was misread; else at which position, and the usual cause."""
     instrument = series.measurement.instrument
     if misread:
-        return (
-            f"Its {misread.words} stands one mark from those of the others. "
-            f"{misread.question(instrument)}"
-        )
+        return fact("wrong-window", look=misread.which, mark=misread.questioned(instrument))
     a, b, a2, b2 = (instrument.reading(look) for look in series.observation(index).looks)
     offs = {"first": off_opposite(a, a2), "second": off_opposite(b, b2)}
     worst = max(offs, key=lambda position: abs(offs[position]))
-    return (
-        f"At the {worst} position they are {series.text(abs(offs[worst]))} off from standing "
-        "opposite: one of the two was misread there, by a mark most often (a half degree missed)."
-    )
+    return fact("wrong-position", position=worst, off=series.figure(abs(offs[worst])))

@@ -8,6 +8,7 @@ from typing import Any
 
 from scipy.special import stdtrit
 
+from metrion.core.facts import Figure, fact
 from metrion.core.review.flags import Flag, Level, Series
 from metrion.core.scales import ScrewScale
 
@@ -81,16 +82,13 @@ def _mark_slip(series: Series, others: Others, i: int) -> Flag | None:
     suggestion: dict[str, Any] = {"main": text(rejoined.main)}
     if look.second_turn != rejoined.second_turn:
         suggestion["second_turn"] = rejoined.second_turn
-    question = (
-        f"Had the zero line really passed {text(look.main)}?"
-        if above
-        else f"Had the zero line not passed {text(rejoined.main)}?"
-    )
-    if isinstance(series.measurement.instrument.scale, ScrewScale):
-        question = "Was a turn of the thimble counted too many or too few?"
+    mark = Figure(text(look.main if above else rejoined.main))
+    question = fact("passed-really" if above else "passed-not", mark=mark)
+    if isinstance(scale, ScrewScale):
+        question = fact("turns-miscounted")
     side = "above" if above else "below"
-    message = f"Reading {index + 1} stands one mark {side} the others. {question}"
-    return Flag("main-mark-slip", Level.WARNING, message, index, suggestion)
+    says = fact("main-mark-slip", at=index + 1, side=side, question=question)
+    return Flag("main-mark-slip", Level.WARNING, says, index, suggestion)
 
 
 def _unit_slip(series: Series, others: Others, i: int) -> Flag | None:
@@ -98,16 +96,13 @@ def _unit_slip(series: Series, others: Others, i: int) -> Flag | None:
     if twice_median == 0:
         return None
     index = series.counting[i]
-    for one, expected, words in (
-        (twice, twice_median * _UNIT_FACTOR, "ten times as large as"),
-        (twice * _UNIT_FACTOR, twice_median, "a tenth of"),
+    for one, expected, size in (
+        (twice, twice_median * _UNIT_FACTOR, "tenfold"),
+        (twice * _UNIT_FACTOR, twice_median, "tenth"),
     ):
         if _ONE_PART_IN * abs(one - expected) <= abs(expected):
-            message = (
-                f"Reading {index + 1} is about {words} the others. "
-                "Do the numerals stand for centimetres or millimetres?"
-            )
-            return Flag("unit-slip", Level.WARNING, message, index)
+            says = fact("unit-slip", at=index + 1, size=size)
+            return Flag("unit-slip", Level.WARNING, says, index)
     return None
 
 
@@ -127,12 +122,8 @@ def _outlier(series: Series, others: Others, explained: set[int]) -> Iterator[Fl
     # G² = (x - mean)²/s², with s² = squares/(n²·(n-1)) and (x - mean)² = deviation/n².
     grubbs_squared = Fraction((n * values[farthest] - total) ** 2 * (n - 1), squares)
     if grubbs_squared > _grubbs_critical_squared(n):
-        distance = series.text(off * series.quantum)
-        message = (
-            f"Reading {index + 1} lies {distance} from the middle of the others, farther than "
-            "their scatter explains. Look at it again before you set it aside."
-        )
-        yield Flag("outlier", Level.WARNING, message, index)
+        says = fact("outlier", at=index + 1, off=series.figure(off * series.quantum))
+        yield Flag("outlier", Level.WARNING, says, index)
 
 
 def _grubbs_critical_squared(n: int) -> float:

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 from typing import Any
 
+from metrion.core.facts import Name, fact
 from metrion.core.review.flags import Flag, Level, Series
 from metrion.core.scales import ScrewScale
 from metrion.core.statistics import mean
@@ -18,7 +19,7 @@ def zero_unchecked(series: Series) -> Iterator[Flag]:
         yield Flag(
             "zero-unchecked",
             Level.WARNING,
-            "The zero has not been looked at. Close the faces and see what it reads.",
+            fact("zero-unchecked"),
         )
 
 
@@ -32,8 +33,7 @@ def zero_other_face(series: Series) -> Iterator[Flag]:
             yield Flag(
                 "zero-other-face",
                 Level.WARNING,
-                f"The zero was looked at on the {check.face} faces, the readings are taken with "
-                f"the {measurement.face} faces. Each pair of faces has a zero of its own.",
+                fact("zero-other-face", zero=Name(check.face), readings=Name(measurement.face)),
             )
             return
 
@@ -53,8 +53,12 @@ def zero_wrapped(series: Series) -> Iterator[Flag]:
         yield Flag(
             "zero-wrapped",
             Level.WARNING,
-            f"A look at the zero comes to {series.text(found.error)}: "
-            f"{nearer_to_a_mark(instrument)} {likelier(instrument, found)}",
+            fact(
+                "zero-wrapped",
+                error=series.figure(found.error),
+                nearer=nearer_to_a_mark(instrument),
+                likelier=likelier(instrument, found),
+            ),
             suggestion=suggestion,
             zero_check=check.id,
         )
@@ -75,6 +79,5 @@ def zero_drift(series: Series) -> Iterator[Flag]:
             yield Flag(
                 "zero-drift",
                 Level.WARNING,
-                f"The zero moved by {series.text(drift)} between the looks before and after. "
-                "Was the tool knocked, or a face not clean?",
+                fact("zero-drift", drift=series.figure(drift)),
             )

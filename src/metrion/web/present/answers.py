@@ -10,6 +10,7 @@ from metrion.core.appearance import FineAs
 from metrion.core.desk import Answer, consider, consider_position
 from metrion.core.drawing import fine_numerals
 from metrion.core.errors import MetrionError
+from metrion.core.facts import fact
 from metrion.core.instruments import Instrument
 from metrion.core.numbers import to_text
 from metrion.core.observations import Arc, Sort
@@ -19,6 +20,7 @@ from metrion.core.scales import Look
 from metrion.core.typed import typed_number
 from metrion.core.zero import WrappedZero, ZeroCheck
 from metrion.core.zero_desk import nearer_to_a_mark, sides, zero_finding
+from metrion.voice import plainly
 from metrion.web.present.instruments import shown
 
 _FINEST = 1_000_000
@@ -59,7 +61,8 @@ def answer_view(
             for neighbour in answer.neighbours
         ],
         "sentences": [
-            shown(words) for words in ((paired.sentences if paired else ()) + answer.sentences)
+            *(plainly().say(said) for said in (paired.sentences if paired else ())),
+            *(shown(words) for words in answer.sentences),
         ],
         "between": _text(instrument, paired.value) if paired else None,
         "second_turn": answer.second_turn,
@@ -163,7 +166,7 @@ def _wrapped_view(instrument: Instrument, wrapped: WrappedZero) -> dict[str, Any
     return {
         "main": instrument.main_text(wrapped.look.main),
         "second_turn": wrapped.look.second_turn,
-        "words": f"That is {nearer_to_a_mark(instrument)} Which is it?",
-        "likely": shown(likely),
-        "kept": shown(kept),
+        "words": plainly().say(fact("which-zero", nearer=nearer_to_a_mark(instrument))),
+        "likely": plainly().say(likely),
+        "kept": plainly().say(kept),
     }

@@ -25,6 +25,7 @@ from metrion.core.scales import Look
 from metrion.core.zero import wrapped_zero
 from metrion.report import result_lines
 from metrion.report.second_looks import main_words
+from metrion.voice import plainly
 from metrion.web.present.budget import budget_view, comparison_view, dimension_of
 from metrion.web.present.instruments import shown, steps_view
 from metrion.web.remembered import Hashed
@@ -220,7 +221,7 @@ def flags_view(reviewed: Reviewed) -> list[dict[str, Any]]:
         {
             "code": flag.code,
             "level": str(flag.level),
-            "message": flag.message,
+            "message": plainly().say(flag.says),
             "observation": flag.observation,
             "suggestion": dict(flag.suggestion),
             "suggested": _suggested(measurement, flag),
