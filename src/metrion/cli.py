@@ -214,6 +214,49 @@ def export(data: Path | None, wanted: tuple[str, ...], to: Path | None) -> None:
         sys.stdout.buffer.write(content)
 
 
+_FORMS = ("pdf", "html", "md", "tex")
+
+
+@main.command()
+@click.argument("file")
+@click.option("--pdf", "form", flag_value="pdf", help="As PDF.")
+@click.option("--html", "form", flag_value="html", help="As a page.")
+@click.option("--md", "form", flag_value="md", help="As Markdown.")
+@click.option("--tex", "form", flag_value="tex", help="Its tables for LaTeX.")
+@click.option("--to", type=click.Path(path_type=Path), required=True, help="File to write.")
+@click.option(
+    "--decimal", type=click.Choice(["point", "comma"]), default="point", show_default=True,
+    help="What stands before decimals.",
+)  # fmt: skip
+@click.option("--words", help="JSON file: the words of your course, by concept.")
+def report(file: str, form: str | None, to: Path, decimal: str, words: str | None) -> None:
+    """Write the report of a logbook FILE ("-" reads standard input).
+
+    The exit status is 2 if the file, or that of the words, has faults.
+    """
+    from metrion.core.logbook import reduce_logbook
+    from metrion.formats.words import read_words
+    from metrion.report.build import build_report
+    from metrion.report.render import written_as
+    from metrion.voice import DecimalSign, Numbers, Speaker
+
+    if form is None:
+        raise click.UsageError(f"Say in which form: {', '.join(f'--{one}' for one in _FORMS)}.")
+    try:
+        logbook = read_logbook(_content(file))
+        own = read_words(_content(words)) if words else {}
+    except Refused as refused:
+        for fault in refused.faults:
+            click.echo(_one_line(fault), err=True)
+        sys.exit(_FAULTY)
+    speaker = Speaker(Numbers(DecimalSign(decimal)), own)
+    made = build_report(reduce_logbook(logbook), speaker=speaker)
+    try:
+        to.write_bytes(written_as(made, form))
+    except OSError as error:
+        _give_up(f"{to} cannot be written: {error.strerror}.")
+
+
 def _home(name: str) -> Path:
     base = os.environ.get("XDG_DATA_HOME") or Path.home() / ".local" / "share"
     return Path(base) / name

@@ -10,6 +10,7 @@ from hypothesis import strategies as st
 from metrion.core.budget import Budget, Share, derived_budget, measurement_budget
 from metrion.core.conventions import BUILT_IN, Combine, Convention, Coverage, Family, Spread
 from metrion.core.derived import Derived, TypedValue, reduce_derived
+from metrion.core.facts import fact
 from metrion.core.formula import parse_formula, resolve
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.measurements import Measurement, reduce_measurement
@@ -17,6 +18,9 @@ from metrion.core.observations import Observation
 from metrion.core.scales import Look, VernierScale
 from metrion.core.units import LENGTH, parse_unit
 from metrion.core.zero import ZeroCheck
+from metrion.voice import plainly
+
+say = plainly().say
 
 CALIPER = Instrument(
     "c", "Caliper", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39),
@@ -43,33 +47,33 @@ def budget(*lines: int, convention: Convention, items: int = 1) -> Budget:
 
 
 def bars(found: Budget) -> dict[str, int]:
-    return {share.label: round(share.percent) for share in found.shares}
+    return {say(share.label): round(share.percent) for share in found.shares}
 
 
 def test_limits_that_add_make_up_what_they_are() -> None:
     found = budget(4, 4, 4, convention=WHOLE)
     assert bars(found) == {"reading limit": 38, "zero look": 38, "maker’s limit": 23}
     assert sum(share.percent for share in found.shares) == 100
-    assert found.sentences[0].startswith("No part dominates; the largest, the reading limit")
+    assert say(found.sentences[0]).startswith("No part dominates; the largest, the reading limit")
 
 
 def test_a_part_that_lost_to_a_larger_one_is_kept_with_nothing() -> None:
     found = budget(4, 5, 4, convention=WHOLE)
     lost = next(share for share in found.shares if share.lost)
-    assert (lost.label, lost.percent, lost.size) == ("scatter", 0, Fraction("0.025"))
-    assert "only the larger of the two counts" in found.sentences[1]
+    assert (say(lost.label), lost.percent, lost.size) == ("scatter", 0, Fraction("0.025"))
+    assert "only the larger of the two counts" in say(found.sentences[1])
 
 
 def test_the_reading_limit_can_lose_as_well() -> None:
     found = budget(2, 12, 4, convention=HALF)
-    assert [share.label for share in found.shares if share.lost] == ["reading limit"]
-    assert "look for its cause" in found.sentences[0]
-    assert "more readings do not make it smaller" in found.sentences[0]
+    assert [say(share.label) for share in found.shares if share.lost] == ["reading limit"]
+    assert "look for its cause" in say(found.sentences[0])
+    assert "more readings do not make it smaller" in say(found.sentences[0])
 
 
 def test_limit_and_scatter_that_add_are_two_bars() -> None:
     found = budget(3, 5, convention=SUM)
-    assert {share.label: share.size for share in found.shares} == {
+    assert {say(share.label): share.size for share in found.shares} == {
         "reading limit": Fraction("0.025"), "scatter": Fraction("0.05"),
         "zero look": Fraction("0.025"), "maker’s limit": Fraction("0.03"),
     }  # fmt: skip
@@ -82,7 +86,7 @@ def test_parts_that_add_as_squares_are_weighed_as_squares() -> None:
 
 
 def test_more_readings_help_where_the_scatter_is_averaged() -> None:
-    (first, *_) = budget(0, 19, convention=STANDARD).sentences
+    first, *_ = map(say, budget(0, 19, convention=STANDARD).sentences)
     assert (
         first == "The scatter makes up more than 99 % of it: more readings would make it smaller."
     )
@@ -97,11 +101,11 @@ def test_more_readings_help_where_the_scatter_is_averaged() -> None:
     ],
 )
 def test_the_coverage_factor_is_explained(convention: Convention, said: str) -> None:
-    assert said in budget(4, 6, 5, convention=convention).sentences[-1]
+    assert said in say(budget(4, 6, 5, convention=convention).sentences[-1])
 
 
 def test_infinite_freedom_takes_the_normal_distribution() -> None:
-    words = budget(4, 4, 4, convention=AT_95).sentences[-1]
+    words = say(budget(4, 4, 4, convention=AT_95).sentences[-1])
     assert "multiplied by 1.96: so many cover 95 % of a normal distribution" in words
 
 
@@ -134,10 +138,10 @@ def test_each_input_of_a_derived_quantity_has_its_bar_and_the_zero_its_own() -> 
     }
     derived = Derived("d", "sum", formula, parse_unit("mm"), WHOLE, inputs)
     found = derived_budget(reduce_derived(derived))
-    assert {share.label: share.size for share in found.shares} == {
+    assert {say(share.label): share.size for share in found.shares} == {
         "d": Fraction("0.3"), "Spreader": Fraction("0.08"), "zero of Spreader": Fraction("0.05"),
     }  # fmt: skip
-    assert found.sentences == ("Most of it, 70 %, comes from d.",)
+    assert [say(fact) for fact in found.sentences] == ["Most of it, 70 %, comes from d."]
     nothing = replace(derived, inputs={**inputs, "D": measured(convention=WHOLE)})
     assert derived_budget(reduce_derived(nothing)) == Budget()
 
@@ -150,10 +154,11 @@ def test_each_input_of_a_derived_quantity_has_its_bar_and_the_zero_its_own() -> 
     ],
 )  # fmt: skip
 def test_a_small_part_does_not_read_as_none(percent: str, words: str) -> None:
-    assert Share("scatter", Fraction(1), Fraction(percent)).percent_words == words
+    share = Share(fact("source-scatter"), Fraction(1), Fraction(percent))
+    assert say(share.whole_percent) == words
 
 
 def test_of_two_that_are_equal_the_scatter_is_the_one_that_gives_way() -> None:
     found = budget(3, 4, 3, convention=HALF)
     (lost,) = (share for share in found.shares if share.lost)
-    assert (lost.label, lost.size) == ("scatter", Fraction("0.025"))
+    assert (say(lost.label), lost.size) == ("scatter", Fraction("0.025"))

@@ -16,6 +16,9 @@ from metrion.core.observations import Observation
 from metrion.core.scales import Look, VernierScale
 from metrion.core.units import LENGTH, parse_unit
 from metrion.core.zero import ZeroCheck
+from metrion.voice import plainly
+
+say = plainly().say
 
 CALIPER = Instrument("c", "Caliper", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))
 WHOLE, HALF, STANDARD, AT_95 = BUILT_IN.values()
@@ -41,8 +44,8 @@ def test_deviation_and_percentage_of_an_expected_value_in_another_unit() -> None
     assert found.deviation == Fraction("0.1")
     assert found.percent == 100 * Fraction("0.1") / Fraction("6.1")
     assert found.apart == 4
-    assert found.sentences[0] == "It is 0.10 mm more than that, 1.6 %."
-    assert "4 times as much: the two do not agree" in found.sentences[1]
+    assert say(found.sentences[0]) == "It is 0.10 mm more than that, 1.6 %."
+    assert "4 times as much: the two do not agree" in say(found.sentences[1])
 
 
 @pytest.mark.parametrize(
@@ -62,7 +65,7 @@ def test_the_verdict_is_that_of_the_school(
 ) -> None:
     found = compare(measured("m", 4, convention=convention), typed(expected))
     assert found is not None
-    assert said in found.sentences[-1]
+    assert said in say(found.sentences[-1])
 
 
 def test_limits_add_and_standard_uncertainties_add_as_squares() -> None:
@@ -88,7 +91,7 @@ def test_a_zero_that_both_share_cancels() -> None:
 def test_the_same_value_and_nothing_to_compare_with() -> None:
     same = compare(measured("m", 4), typed("6.2"))
     assert same is not None
-    assert (same.deviation, same.percent, same.sentences[0]) == (0, 0, "It is exactly that.")
+    assert (same.deviation, same.percent, say(same.sentences[0])) == (0, 0, "It is exactly that.")
     assert compare(measured("m"), typed("6.2")) is None
     zero = compare(measured("m", 4), typed("0"))
     assert zero is not None

@@ -16,6 +16,9 @@ from metrion.core.observations import Observation
 from metrion.core.scales import Look, VernierScale
 from metrion.core.units import parse_unit
 from metrion.core.zero import ZeroCheck
+from metrion.voice import plainly
+
+say = plainly().say
 
 CALIPER = Instrument("cal", "Caliper A", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))
 ZERO = ZeroCheck("z", "cal", Look(Fraction(-1), 17))
@@ -140,7 +143,7 @@ def test_a_zero_that_cancels_is_named() -> None:
         "d": measured("inner", 6, 1, checks=(ZERO,)),
     }
     (shared,) = derived("(D - d)/2", "mm", inputs).shared_zeros
-    assert shared.words == (
+    assert say(shared.says) == (
         "outer and inner were corrected by the same zero: its error cancels here."
     )
 
@@ -152,7 +155,7 @@ def test_a_zero_that_enters_once_is_named() -> None:
     }
     (shared,) = derived("a + b", "mm", inputs).shared_zeros
     assert shared.share == 2
-    assert shared.words.endswith("its error enters once, not once for each.")
+    assert say(shared.says).endswith("its error enters once, not once for each.")
 
 
 @pytest.mark.parametrize("checks", [(), (OTHER_ZERO,)])

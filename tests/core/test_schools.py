@@ -12,6 +12,15 @@ from metrion.core.observations import Observation
 from metrion.core.scales import Look, VernierScale
 from metrion.core.schools import described, difference, phrases, said_by
 from metrion.core.zero import ZeroCheck
+from metrion.voice import plainly
+
+say = plainly().say
+
+
+def differs(yours: Convention, theirs: Convention) -> str:
+    found = difference(yours, theirs)
+    return say(found) if found else ""
+
 
 HALF, WHOLE = BUILT_IN["half-division"], BUILT_IN["whole-division"]
 CALIPER = Instrument("c", "Caliper", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))
@@ -22,7 +31,7 @@ OURS = Convention(
 
 
 def test_a_school_is_described_in_sentences() -> None:
-    assert described(HALF) == (
+    assert tuple(map(plainly().sentence, described(HALF))) == (
         "Takes half a least count as the limit of one look.",
         "Keeps limits as limits.",
         "Takes the zero as exact.",
@@ -35,18 +44,16 @@ def test_a_school_is_described_in_sentences() -> None:
 
 
 def test_a_difference_names_just_what_is_not_the_same() -> None:
-    assert difference(HALF, WHOLE) == (
+    assert differs(HALF, WHOLE) == (
         "It takes a whole least count as the limit of one look "
         "and counts the look at the zero as a look of its own."
     )
-    assert difference(HALF, replace(HALF, digits=2)) == (
-        "It gives the uncertainty with two figures."
-    )
-    assert difference(HALF, replace(HALF, id="same", name="Same")) == ""
+    assert differs(HALF, replace(HALF, digits=2)) == ("It gives the uncertainty with two figures.")
+    assert difference(HALF, replace(HALF, id="same", name="Same")) is None
     exact = replace(HALF, zero_look=True)
-    assert difference(HALF, exact) == "It counts the look at the zero as a look of its own."
+    assert differs(HALF, exact) == "It counts the look at the zero as a look of its own."
     # Of a pair, or before the zero was looked at, that is no reason.
-    assert difference(HALF, exact, zero_looked_at=False) == ""
+    assert difference(HALF, exact, zero_looked_at=False) is None
 
 
 @pytest.mark.parametrize(
@@ -58,11 +65,11 @@ def test_a_difference_names_just_what_is_not_the_same() -> None:
     ],
 )
 def test_coverage_in_words(coverage: Coverage, said: str) -> None:
-    assert phrases(replace(BUILT_IN["standard"], coverage=coverage))["coverage"] == said
+    assert say(phrases(replace(BUILT_IN["standard"], coverage=coverage))["coverage"]) == said
 
 
 def test_a_school_of_ones_own_in_words() -> None:
-    said = phrases(OURS)
+    said = {aspect: say(phrase) for aspect, phrase in phrases(OURS).items()}
     assert said["look"] == "takes 0.25 least counts as the limit of one look"
     assert said["scatter"] == "takes the mean deviation of the readings as their scatter"
     assert said["combine"] == "adds limit and scatter"
@@ -71,7 +78,7 @@ def test_a_school_of_ones_own_in_words() -> None:
 
 def test_spread_and_combination_of_a_standard_school_are_its_own() -> None:
     odd = replace(BUILT_IN["standard"], spread=Spread.NONE, combine=Combine.SUM)
-    assert difference(BUILT_IN["standard"], odd) == ""
+    assert difference(BUILT_IN["standard"], odd) is None
 
 
 def test_each_school_says_its_result_of_the_same_readings() -> None:
@@ -90,5 +97,5 @@ def test_each_school_says_its_result_of_the_same_readings() -> None:
         "standard-95": "(6.317 ± 0.057) mm",
         "ours": "(6.32 ± 0.05) mm",
     }
-    assert found["half-division"][1] == ""
+    assert found["half-division"][1] is None
     assert all(why for key, (_, why) in found.items() if key != "half-division")

@@ -136,7 +136,7 @@ def everywhere() -> dict[str, object]:
     result = reduce_logbook(parsed).measurements[0].result
     wish = Wish(Fraction(6), "mm", Fraction(1), BUILT_IN["standard"])
     page = load_workbook(BytesIO(workbook_file(parsed.measurements[:1]))).worksheets[0]
-    (line,) = [one for one in working(result) if one.key == "component_reading"]
+    (line,) = [one for one in working(result, plainly()) if one.key == "component_reading"]
     return {
         "reduce": results_document(parsed)["measurements"][0]["uncertainty_unrounded"],
         "page": plain(line.spans),

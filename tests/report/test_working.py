@@ -10,6 +10,7 @@ from metrion.core.logbook import Results, reduce_logbook
 from metrion.demo import demo_file
 from metrion.formats.logbook import parse_logbook, read_logbook
 from metrion.report import Span, Tint, Written, derived_working, plain, working
+from metrion.voice import plainly
 from tests.report.calculator import followed
 
 REFERENCE = [
@@ -27,7 +28,7 @@ def demo(name: str, **changes: object) -> Results:
 
 
 def lines(results: Results) -> dict[str, str]:
-    steps = working(results.measurements[0].result)
+    steps = working(results.measurements[0].result, plainly())
     return {step.label: plain(step.spans) for step in steps}
 
 
@@ -69,7 +70,7 @@ def test_a_stack_is_divided_by_its_items() -> None:
 
 
 def test_every_part_keeps_its_tint() -> None:
-    steps = working(demo("spare-parts").measurements[0].result)
+    steps = working(demo("spare-parts").measurements[0].result, plainly())
     (second,) = [step for step in steps if step.label == "reading 2"]
     tints = [span.tint for span in second.spans if span.tint is not Tint.PLAIN]
     assert tints == [Tint.MAIN, Tint.FINE, Tint.FINE, Tint.RESULT]
@@ -87,7 +88,7 @@ def every_span(steps: list[Written]) -> list[Span]:
 @pytest.mark.parametrize("name", ["spare-parts", "wing-tip-nocks", "old-standoffs", "bridle-line"])
 def test_every_number_leads_to_a_line_above_it(name: str, convention: str) -> None:
     for reviewed in demo(name, convention=convention).measurements:
-        steps = working(reviewed.result)
+        steps = working(reviewed.result, plainly())
         keys = [step.key for step in steps]
         assert len(set(keys)) == len(keys)
         for index, step in enumerate(steps):
@@ -96,7 +97,9 @@ def test_every_number_leads_to_a_line_above_it(name: str, convention: str) -> No
 
 
 def test_a_result_can_be_followed_back_to_the_marks() -> None:
-    steps = {step.key: step for step in working(demo("spare-parts").measurements[0].result)}
+    steps = {
+        step.key: step for step in working(demo("spare-parts").measurements[0].result, plainly())
+    }
     key, way = "rounded", ["rounded"]
     while key != "least_count":
         sources = [span.source for span in every_span([steps[key]]) if span.source]
@@ -108,8 +111,8 @@ def test_a_result_can_be_followed_back_to_the_marks() -> None:
 @pytest.mark.parametrize("path", REFERENCE, ids=lambda path: path.stem)
 def test_every_printed_line_can_be_followed_with_a_pocket_calculator(path: Path) -> None:
     results = reduce_logbook(read_logbook(path.read_bytes()))
-    written = [working(reviewed.result) for reviewed in results.measurements]
-    written += [derived_working(derived) for derived in results.derived]
+    written = [working(reviewed.result, plainly()) for reviewed in results.measurements]
+    written += [derived_working(derived, plainly()) for derived in results.derived]
     for lines_of_one in written:
         readings: list[float] = []
         zeros: list[float] = []
@@ -175,7 +178,7 @@ def test_a_derived_quantity_shows_formula_inputs_and_contributions() -> None:
          "convention": "standard", "inputs": {"D": first, "d": typed}},
     ]  # fmt: skip
     (derived,) = reduce_logbook(parse_logbook(document)).derived
-    steps = derived_working(derived)
+    steps = derived_working(derived, plainly())
     found = {step.label: plain(step.spans) for step in steps}
     assert found["formula"] == "√(D² − d²) / (2 × (−d))"
     assert found["d, typed in"] == "4.1 mm ± 0.1 mm"

@@ -8,38 +8,14 @@ from fractions import Fraction
 
 from metrion.core.conventions import Combine, Convention, Family
 from metrion.core.derived import DerivedResult
+from metrion.core.facts import Amount, Argument, Fact, Figure, Name, fact
 from metrion.core.formula.evaluate import one
 from metrion.core.formula.values import Value, rational
 from metrion.core.measurements import MeasurementResult
 from metrion.core.numbers import square_root
-from metrion.core.rounding import round_half_away, two_figures
-from metrion.core.working.uncertainty import Component, Source, Uncertainty, adds_squares
+from metrion.core.rounding import round_half_away
+from metrion.core.working.uncertainty import Source, Uncertainty, adds_squares
 
-LABELS = {
-    Source.READING: "reading limit",
-    Source.SCATTER: "scatter",
-    Source.ZERO: "zero look",
-    Source.ZERO_SCATTER: "scatter of the zero looks",
-    Source.MAKER: "maker’s limit",
-    Source.TYPED: "typed-in uncertainty",
-}
-
-_HELP = {
-    Source.READING: (
-        "a finer tool would make it smaller, or several alike things measured as one stack; "
-        "more readings would not"
-    ),
-    Source.ZERO: "a finer tool would make it smaller, or a stack; more readings would not",
-    Source.ZERO_SCATTER: "look at the zero more often",
-    Source.MAKER: (
-        "a better made or a calibrated tool would make it smaller; more readings would not"
-    ),
-    Source.TYPED: "a better value for it would help most",
-}
-_SCATTER_HELP = {
-    Family.STANDARD: "more readings would make it smaller",
-    Family.LIMIT: "look for its cause; in this school more readings do not make it smaller",
-}
 _HALF_PERCENT, _NOTHING = Fraction(1, 2), Fraction(1, 10**6)
 _DOMINANT = 50
 """Per cent from which one part is said to dominate."""
@@ -56,19 +32,25 @@ class Share:
         lost: whether it gave way to a larger part and does not count.
     """
 
-    label: str
+    label: Fact
     size: Fraction
     percent: Fraction
     lost: bool = False
 
     @property
-    def percent_words(self) -> str:
+    def whole_percent(self) -> Fact:
         """In whole per cent; a small part does not read 0 %, nor does one beside it read 100 %."""
         if _NOTHING < self.percent < _HALF_PERCENT:
-            return "< 1 %"
+            return fact("less-than-one-percent")
         if _NOTHING < 100 - self.percent <= _HALF_PERCENT:
-            return "> 99 %"
-        return f"{round_half_away(self.percent, 0)} %"
+            return fact("more-than-99-percent")
+        return fact("percent", percent=round_half_away(self.percent, 0))
+
+    @property
+    def said_percent(self) -> Fact:
+        """The same within a sentence."""
+        found = self.whole_percent
+        return fact(f"said-{found.code}") if found.code == "more-than-99-percent" else found
 
 
 @dataclass(frozen=True)
@@ -81,7 +63,7 @@ class Budget:
     """
 
     shares: tuple[Share, ...] = ()
-    sentences: tuple[str, ...] = ()
+    sentences: tuple[Fact, ...] = ()
 
 
 def measurement_budget(result: MeasurementResult) -> Budget:
@@ -93,14 +75,18 @@ def measurement_budget(result: MeasurementResult) -> Budget:
     lost = None
     if convention.family is Family.LIMIT and convention.combine is Combine.LARGER:
         lost = _lost(sizes)
-    kept = [(LABELS[source], [size]) for source, size in sizes.items() if source is not lost]
+    kept = [(_label(source), [size]) for source, size in sizes.items() if source is not lost]
     shares = _shares(kept, convention)
-    sentences = [_dominance(shares, convention)]
+    sentences = _dominance(shares, convention)
     if lost and (size := one(sizes[lost])):
-        shares.append(Share(LABELS[lost], rational(size), Fraction(0), lost=True))
+        shares.append(Share(_label(lost), rational(size), Fraction(0), lost=True))
         sentences.append(_loss(lost, rational(size), unit))
     sentences += _coverage(convention, result.uncertainty, unit)
-    return Budget(tuple(shares), tuple(words for words in sentences if words))
+    return Budget(tuple(shares), tuple(sentences))
+
+
+def _label(source: Source) -> Fact:
+    return fact(f"source-{source}")
 
 
 def _lost(sizes: Mapping[Source, Value]) -> Source | None:
@@ -116,22 +102,24 @@ def derived_budget(result: DerivedResult) -> Budget:
     if result.uncertainty is None:
         return Budget()
     convention = result.derived.convention
-    groups: dict[str, list[Value]] = {}
-    for component in sorted(result.components, key=_owner):
-        groups.setdefault(_owner(component), []).append(result.working.values[component.key])
-    shares = _shares(groups.items(), convention)
+    groups: dict[tuple[tuple[str, ...], bool], list[Value]] = {}
+    for component in result.components:
+        owner = component.of, component.of_a_zero
+        groups.setdefault(owner, []).append(result.working.values[component.key])
+    shares = _shares(((_owner(*owner), groups[owner]) for owner in sorted(groups)), convention)
     sentences = list(_coverage(convention, result.uncertainty, result.derived.unit.text))
     if shares:
         largest = max(shares, key=lambda share: share.percent)
-        sentences.insert(0, f"Most of it, {_said(largest)}, comes from {largest.label}.")
+        says = fact("most-comes-from", percent=largest.said_percent, label=largest.label)
+        sentences.insert(0, says)
     return Budget(tuple(shares), tuple(sentences))
 
 
-def _owner(component: Component) -> str:
-    return f"zero of {component.of}" if component.of_a_zero else component.of
+def _owner(of: tuple[str, ...], of_a_zero: bool) -> Fact:
+    return fact("zero-of" if of_a_zero else "input-of", of=tuple(map(Name, of)))
 
 
-def _shares(groups: Iterable[tuple[str, Sequence[Value]]], convention: Convention) -> list[Share]:
+def _shares(groups: Iterable[tuple[Fact, Sequence[Value]]], convention: Convention) -> list[Share]:
     """Every group of components with what it makes up of the whole, the largest first."""
     squares = adds_squares(convention)
     power = 2 if squares else 1
@@ -145,44 +133,36 @@ def _shares(groups: Iterable[tuple[str, Sequence[Value]]], convention: Conventio
     return sorted(shares, key=lambda share: -share.percent)
 
 
-def _dominance(shares: Sequence[Share], convention: Convention) -> str:
+def _dominance(shares: Sequence[Share], convention: Convention) -> list[Fact]:
     if not shares:
-        return ""
+        return []
     first = shares[0]
-    source = next(source for source, label in LABELS.items() if label == first.label)
+    about = {"label": first.label, "percent": first.said_percent}
     if first.percent < _DOMINANT:
-        return f"No part dominates; the largest, the {first.label}, makes up {_said(first)}."
-    help_words = _SCATTER_HELP[convention.family] if source is Source.SCATTER else _HELP[source]
-    return f"The {first.label} makes up {_said(first)} of it: {help_words}."
+        return [fact("none-dominates", **about)]
+    help_by = f"help-{first.label.code}"
+    if first.label == _label(Source.SCATTER):
+        help_by += f"-{convention.family}"
+    return [fact("one-dominates", **about, help=fact(help_by))]
 
 
-def _loss(lost: Source, size: Fraction, unit: str) -> str:
-    other = "reading limit" if lost is Source.SCATTER else "scatter"
-    return (
-        f"The {LABELS[lost]} of {two_figures(size, unit)} is not larger than the "
-        f"{other}: in this school only the larger of the two counts."
-    )
+def _loss(lost: Source, size: Fraction, unit: str) -> Fact:
+    other = Source.READING if lost is Source.SCATTER else Source.SCATTER
+    return fact("gave-way", lost=_label(lost), size=Amount(size, unit), other=_label(other))
 
 
-def _said(share: Share) -> str:
-    return share.percent_words.replace(">", "more than")
-
-
-def _coverage(convention: Convention, uncertainty: Uncertainty, unit: str) -> list[str]:
+def _coverage(convention: Convention, uncertainty: Uncertainty, unit: str) -> list[Fact]:
     """Where the factor on the standard uncertainty comes from."""
     factor = uncertainty.coverage_factor
     if factor is None or (factor == 1 and not convention.coverage.percentage):
         return []
-    standard = two_figures(uncertainty.size / factor, unit)
-    times = f"{float(factor):.3g}"
-    multiplied = f"The standard uncertainty of {standard} is multiplied by {times}"
+    about: dict[str, Argument] = {
+        "standard": Amount(uncertainty.size / factor, unit),
+        "factor": Figure(f"{float(factor):.3g}"),
+    }
     if not convention.coverage.percentage:
-        return [f"{multiplied}, the coverage factor of this convention."]
-    share = f"{float(convention.coverage.number):g} %"
+        return [fact("coverage-of-the-convention", **about)]
+    about["share"] = Figure(f"{float(convention.coverage.number):g}")
     if uncertainty.degrees_of_freedom is None:
-        return [f"{multiplied}: so many cover {share} of a normal distribution."]
-    return [
-        f"{multiplied}. A few readings tell their scatter only roughly, here with effectively "
-        f"{uncertainty.degrees_of_freedom} degrees of freedom (by Welch and Satterthwaite), and "
-        f"Student’s distribution then takes {times} to cover {share}."
-    ]
+        return [fact("coverage-normal", **about)]
+    return [fact("coverage-student", **about, freedom=Figure(str(uncertainty.degrees_of_freedom)))]

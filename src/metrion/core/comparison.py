@@ -8,10 +8,10 @@ from fractions import Fraction
 from metrion.core.conventions import Convention, Family
 from metrion.core.derived import Derived, TypedValue, reduce_derived
 from metrion.core.errors import UnitError
+from metrion.core.facts import Amount, Argument, Fact, Figure, fact
 from metrion.core.formula import PI, Formula
 from metrion.core.formula.expression import name, replaced
 from metrion.core.measurements import Measurement
-from metrion.core.rounding import two_figures
 from metrion.core.units import Number, Unit, parse_unit
 
 _USUAL, _DOUBTFUL = 2, 3
@@ -27,14 +27,14 @@ class Comparison:
         percent: that in per cent of the second; None where the second is 0.
         uncertainty: of the difference, what both share counted once; 0 if both are exact.
         apart: the deviation in such uncertainties; None for an uncertainty of 0.
-        sentences: all of that in words.
+        sentences: what that means.
     """
 
     deviation: Fraction
     percent: Fraction | None
     uncertainty: Fraction
     apart: Fraction | None
-    sentences: tuple[str, ...]
+    sentences: tuple[Fact, ...]
 
 
 Comparand = Measurement | Derived | TypedValue
@@ -88,47 +88,32 @@ def _compared(
 ) -> Comparison:
     percent = 100 * deviation / abs(expected) if expected else None
     apart = abs(deviation) / uncertainty if uncertainty else None
-    size = two_figures(abs(deviation), unit.text)
-    side = "more" if deviation > 0 else "less"
-    sentence = f"It is {size} {side} than that" if deviation else "It is exactly that"
+    about: dict[str, Argument] = {"size": Amount(abs(deviation), unit.text)}
     if percent:
-        sentence += f", {two_figures(abs(percent), '%')}"
-    sentences = [f"{sentence}."]
+        about["percent"] = Amount(abs(percent), "%")
+    side = "more" if deviation > 0 else "less"
+    code = f"{side}-than-that" + ("-percent" if percent else "") if deviation else "exactly-that"
+    sentences = [fact(code, **about)]
     if apart is not None:
-        sentences.append(_verdict(apart, two_figures(uncertainty, unit.text), by))
+        sentences.append(_verdict(apart, Amount(uncertainty, unit.text), by))
     return Comparison(deviation, percent, uncertainty, apart, tuple(sentences))
 
 
-def _verdict(apart: Fraction, uncertainty: str, convention: Convention) -> str:
-    """What so many uncertainties mean in this school."""
-    times = f"{float(apart):.2g}"
+def _verdict(apart: Fraction, uncertainty: Amount, convention: Convention) -> Fact:
+    """What so many uncertainties mean by this convention."""
+    about: dict[str, Argument] = {
+        "uncertainty": uncertainty,
+        "times": Figure(f"{float(apart):.2g}"),
+    }
+    agree = "agree" if apart <= 1 else "disagree"
     if convention.family is Family.LIMIT:
-        if apart <= 1:
-            return f"The limits of both together allow {uncertainty}: the two agree."
-        return (
-            f"The limits of both together allow {uncertainty}, and this is {times} times as "
-            "much: the two do not agree. Something else is at work, or a limit is too narrow."
-        )
+        return fact(f"limits-{agree}", **about)
     if _covers(convention):
-        verdict = "agree" if apart <= 1 else "do not agree at this coverage"
-        return (
-            f"The difference is uncertain by {uncertainty}, and this is {times} times as much: "
-            f"the two {verdict}."
-        )
-    return (
-        f"The standard uncertainty of the difference is {uncertainty}, and this is {times} times "
-        f"as much: {_standard_verdict(apart)}."
-    )
+        return fact("difference-covered", **about, verdict=agree)
+    verdict = "agree" if apart <= _USUAL else "doubtful" if apart <= _DOUBTFUL else "disagree"
+    return fact("difference-standard", **about, verdict=verdict)
 
 
 def _covers(convention: Convention) -> bool:
     coverage: Number = convention.coverage.number
     return convention.coverage.percentage or coverage != 1
-
-
-def _standard_verdict(apart: Fraction) -> str:
-    if apart <= _USUAL:
-        return "the two agree; two values differ by so much often enough"
-    if apart <= _DOUBTFUL:
-        return "chance alone seldom makes so much; look at both again"
-    return "the two do not agree; chance alone hardly ever makes so much"

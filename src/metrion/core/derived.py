@@ -23,7 +23,7 @@ from metrion.core.declared import (
     entry,
     rest,
 )
-from metrion.core.facts import Name, fact
+from metrion.core.facts import Fact, Name, fact
 from metrion.core.formula import Expression, Formula, NoValue, evaluate
 from metrion.core.formula.derivative import derivative
 from metrion.core.formula.evaluate import exact, one
@@ -104,13 +104,10 @@ class SharedZero:
     share: Fraction
 
     @property
-    def words(self) -> str:
-        """What that means, in a sentence."""
-        names = " and ".join(measurement.label for measurement in self.measurements)
-        together = f"{names} were corrected by the same zero"
-        if self.share == 0:
-            return f"{together}: its error cancels here."
-        return f"{together}: its error enters once, not once for each."
+    def says(self) -> Fact:
+        """What that means."""
+        names = tuple(Name(measurement.label) for measurement in self.measurements)
+        return fact("shared-zero-enters" if self.share else "shared-zero-cancels", of=names)
 
 
 @dataclass(frozen=True)
@@ -254,7 +251,7 @@ def _together(
 
 
 def _typed(working: Working, symbol: str, given: TypedValue) -> Component:
-    component = Component(f"component_typed_{symbol}", Source.TYPED, of=symbol)
+    component = Component(f"component_typed_{symbol}", Source.TYPED, of=(symbol,))
     share = call("abs", name(sensitivity_key(symbol)))
     label = fact("contribution-typed", of=Name(symbol))
     working.add(component.key, share * number(given.uncertainty), label=label)
@@ -272,7 +269,7 @@ def _own(
     count = number(len(measurement.counting))
     for component, term in joined(components, convention):
         freedom = component.freedom and count - number(1)
-        taken = replace(component, freedom=freedom, of=measurement.label)
+        taken = replace(component, freedom=freedom, of=(measurement.label,))
         yield _taken(working, symbols[0], own, taken, term, share, measurement)
 
 
@@ -289,7 +286,7 @@ def _of_zero(
     for component in add_components(own, undivided):
         if component.of_a_zero:
             freedom = component.freedom and count - number(1)
-            taken = replace(component, freedom=freedom, of=" and ".join(names))
+            taken = replace(component, freedom=freedom, of=tuple(names))
             yield _taken(working, symbol, own, taken, name(component.key), share, first)
 
 
@@ -302,7 +299,7 @@ def _taken(
     part, key = f"part_{kind}_{symbol}", f"component_{kind}_{symbol}"
     written_out = replaced(term, definitions(own))
     value = evaluate(term, own.values)
-    of = Name(component.of)
+    of = tuple(map(Name, component.of))
     named = "joined" if term.operands else kind
     label = fact(f"part-{named}", of=of)
     working.adopt(Step(part, written_out, value, own.unit, of=measurement.id, label=label))

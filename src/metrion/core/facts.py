@@ -10,17 +10,15 @@ from typing import TypeAlias, Union
 
 @dataclass(frozen=True, slots=True)
 class Amount:
-    """A number with its unit, to be written with so many figures.
+    """A size with its unit that is only roughly known: it is written with two figures.
 
     Attributes:
         value: in ``unit``.
         unit: as a logbook writes it.
-        figures: significant figures; None for the number in full.
     """
 
     value: Fraction
     unit: str
-    figures: int | None = None
 
 
 @dataclass(frozen=True, slots=True)
@@ -37,8 +35,11 @@ class Figure:
     text: str
 
 
-Argument: TypeAlias = Union[Fraction, int, Amount, Figure, Name, str, "Fact"]
-"""A number, an amount, a figure, a user's text, the code of a choice, or something said."""
+Argument: TypeAlias = Union[
+    Fraction, int, Amount, Figure, Name, str, "Fact", tuple["Name | Fact", ...]
+]
+"""A number, an amount, a figure, a user's text, the code of a choice, something said; or several.
+"""
 
 
 @dataclass(frozen=True, slots=True)

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from dataclasses import dataclass, replace
 
-from metrion.core.budget import Share
 from metrion.report.lines import Line, Span, Tint, Written
 
 
@@ -73,11 +72,29 @@ class Table:
 
 
 @dataclass(frozen=True)
-class Bars:
-    """A budget: its bars, with the unit of their sizes."""
+class Bar:
+    """A bar of a budget.
 
-    shares: tuple[Share, ...]
-    unit: str
+    Attributes:
+        label: what it is.
+        size: how large, with its unit.
+        percent: of the whole.
+        percent_text: that in words.
+        lost: why it does not count; empty where it does.
+    """
+
+    label: str
+    size: str
+    percent: float
+    percent_text: str
+    lost: str = ""
+
+
+@dataclass(frozen=True)
+class Bars:
+    """A budget."""
+
+    bars: tuple[Bar, ...]
 
 
 @dataclass(frozen=True)

@@ -3,18 +3,22 @@
 from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
+from fractions import Fraction
 
-from metrion.core.budget import derived_budget, measurement_budget
+from metrion.core.budget import Budget, derived_budget, measurement_budget
 from metrion.core.derived import Derived, DerivedResult
-from metrion.core.instruments import Kind
-from metrion.core.logbook import Logbook, Results, Reviewed
+from metrion.core.facts import Amount, Fact, Figure, Name
+from metrion.core.instruments import Instrument, Kind
+from metrion.core.logbook import Results, Reviewed
 from metrion.core.measurements import Measurement
 from metrion.core.numbers import to_text
 from metrion.core.observations import Sort
 from metrion.core.places import by_place
+from metrion.core.rounding import Rounded
 from metrion.core.schools import described
 from metrion.core.zero import ZeroCheck, zero_error
 from metrion.report.blocks import (
+    Bar,
     Bars,
     Block,
     Cell,
@@ -28,182 +32,223 @@ from metrion.report.blocks import (
     words,
 )
 from metrion.report.compared import compared
-from metrion.report.lines import Group, Tint, true_minus
+from metrion.report.lines import Group, Tint
 from metrion.report.quantity import reading_drawing, readings_table, second_looks
 from metrion.report.working import derived_working, least_count_lines, working
 from metrion.report.working.setting import number
+from metrion.voice import Speaker, plainly
 
-KINDS = {"vernier": "vernier caliper", "screw": "screw gauge", "angular": "divided circle"}
 
-
-def build_report(results: Results, *, date: str = "", quantity: str | None = None) -> Report:
+def build_report(
+    results: Results,
+    *,
+    date: str = "",
+    quantity: str | None = None,
+    speaker: Speaker | None = None,
+) -> Report:
     """The report of a sheet.
 
     Args:
         results: the sheet worked out.
         date: the day it was written, as it is to stand there.
         quantity: id of the one quantity that is wanted; all without it.
+        speaker: in whose words and numbers it is written; plainly without one.
     """
-    logbook = results.logbook
-    wanted = [
-        reviewed
-        for reviewed in results.measurements
-        if quantity in (None, reviewed.result.measurement.id)
-    ]
-    used = {reviewed.result.measurement.instrument.id for reviewed in wanted}
-    sections = [*_aim(logbook), _apparatus(logbook, used)]
-    sections += _zero_section(results, used)
-    sections += _angles_section(wanted)
-    for reviewed in wanted:
-        sections += _quantity_sections(reviewed, logbook)
-    if quantity is None:
-        sections += [_derived_section(found, logbook) for found in results.derived]
-    return Report(logbook.title or "Untitled sheet", _facts(results, date), tuple(sections))
+    return _Builder(results, speaker or plainly()).report(date, quantity)
 
 
-def _facts(results: Results, date: str) -> tuple[tuple[str, str], ...]:
-    conventions = {r.result.measurement.convention.name: r for r in results.measurements}
-    facts = [
-        ("Names", results.logbook.authors),
-        ("Date", results.logbook.date or date),
-        ("Instruments", "; ".join(one.name for one in results.logbook.instruments)),
-        ("Convention", "; ".join(conventions)),
-    ]
-    return tuple((name, text) for name, text in facts if text)
+class _Builder:
+    """Writes the report of one sheet for one reader."""
 
+    def __init__(self, results: Results, speaker: Speaker) -> None:
+        self.results = results
+        self.logbook = results.logbook
+        self.speaker = speaker
+        self.figure = speaker.numbers.figure
 
-def _aim(logbook: Logbook) -> Iterator[Section]:
-    if logbook.aim:
-        yield Section("Aim", (words(logbook.aim),))
+    def report(self, date: str, quantity: str | None) -> Report:
+        """All of it, or that of one quantity."""
+        wanted = [
+            reviewed
+            for reviewed in self.results.measurements
+            if quantity in (None, reviewed.result.measurement.id)
+        ]
+        used = {reviewed.result.measurement.instrument.id for reviewed in wanted}
+        sections = [*self._aim(), self._apparatus(used)]
+        sections += self._zero_section(used)
+        sections += self._angles_section(wanted)
+        for reviewed in wanted:
+            sections += self._quantity_sections(reviewed)
+        if quantity is None:
+            sections += [self._derived_section(found) for found in self.results.derived]
+        title = self.logbook.title or self._text("untitled")
+        return Report(title, self._facts(date), tuple(sections))
 
+    def _text(self, code: str, **about: Fraction | int | Figure | Name | Fact | Amount) -> str:
+        return self.speaker.text(f"report-{code}", **about)
 
-def _apparatus(logbook: Logbook, used: set[str]) -> Section:
-    rows: list[Row] = []
-    steps: list[Block] = []
-    for instrument in logbook.instruments:
-        if instrument.id not in used:
-            continue
-        reach = ""
-        if instrument.range:
-            low, high = instrument.range
-            reach = f"{to_text(low)} to {to_text(high)} {instrument.unit}"
-        limit = number(instrument.maker_limit) if instrument.maker_limit else ""
-        cells = (
-            instrument.name, KINDS[str(instrument.kind)], instrument.number, reach,
-            instrument.with_unit(instrument.least_count), limit,
+    def _said(self, fact: Fact) -> Block:
+        return words(self.speaker.say(fact))
+
+    def _columns(self, *columns: tuple[str, Tint, bool]) -> tuple[Column, ...]:
+        return tuple(
+            Column(self._text(f"column-{code}"), tint, figures=figures)
+            for code, tint, figures in columns
+        )
+
+    def _facts(self, date: str) -> tuple[tuple[str, str], ...]:
+        conventions = {r.result.measurement.convention.name: r for r in self.results.measurements}
+        facts = {
+            "names": self.logbook.authors,
+            "date": self.logbook.date or date,
+            "instruments": "; ".join(one.name for one in self.logbook.instruments),
+            "convention": "; ".join(conventions),
+        }
+        return tuple((self._text(name), text) for name, text in facts.items() if text)
+
+    def _aim(self) -> Iterator[Section]:
+        if self.logbook.aim:
+            yield Section(self._text("aim"), (words(self.logbook.aim),))
+
+    def _apparatus(self, used: set[str]) -> Section:
+        instruments = [one for one in self.logbook.instruments if one.id in used]
+        title = self._text("apparatus")
+        if not instruments:
+            return Section(title, (words(self._text("no-instrument")),))
+        plain = [
+            (code, Tint.PLAIN, False)
+            for code in ("instrument", "kind", "number", "range", "least-count", "maker-limit")
+        ]
+        rows = tuple(Row(tuple(map(Cell, self._described(one)))) for one in instruments)
+        steps: list[Block] = []
+        for one in instruments:
+            steps.append(words(self._text("least-count-of", tool=Name(one.name))))
+            steps.append(Steps(tuple(least_count_lines(one, self.speaker))))
+        return Section(title, (Table(self._columns(*plain), rows).filled(), *steps))
+
+    def _described(self, instrument: Instrument) -> Iterator[str]:
+        yield instrument.name
+        yield self._text(f"kind-{instrument.kind}")
+        yield instrument.number
+        low, high = instrument.range or (None, None)
+        reach = (
+            None if low is None or high is None else Figure(f"{to_text(high)} {instrument.unit}")
+        )
+        yield "" if reach is None or low is None else self._text("reach", low=low, high=reach)
+        yield self.figure(instrument.with_unit(instrument.least_count))
+        limit = instrument.maker_limit
+        yield number(limit, self.speaker.numbers) if limit else ""
+
+    def _zero_section(self, used: set[str]) -> Iterator[Section]:
+        checks = [one for one in self.logbook.zero_checks if one.instrument in used]
+        if not checks:
+            return
+        columns = self._columns(
+            ("instrument", Tint.PLAIN, False), ("faces", Tint.PLAIN, False),
+            ("when", Tint.PLAIN, False), ("main", Tint.MAIN, True), ("line", Tint.FINE, True),
+            ("setting-piece", Tint.PLAIN, True), ("zero-error", Tint.ZERO, True),
+            ("correction", Tint.ZERO, True),
         )  # fmt: skip
-        rows.append(Row(tuple(Cell(true_minus(text)) for text in cells)))
-        steps.append(words(f"Least count of {instrument.name}:"))
-        steps.append(Steps(tuple(least_count_lines(instrument))))
-    columns = ("instrument", "kind", "number", "range", "least count", "maker’s limit")
-    table = Table(tuple(Column(head) for head in columns), tuple(rows)).filled()
-    return Section("Apparatus", (table, *steps) if rows else (words("No instrument is used."),))
+        table = Table(columns, tuple(Row(tuple(map(Cell, self._check(one)))) for one in checks))
+        yield Section(self._text("zero-checks"), (table.filled(),))
 
-
-def _zero_section(results: Results, used: set[str]) -> Iterator[Section]:
-    instruments = {one.id: one for one in results.logbook.instruments}
-    checks = [one for one in results.logbook.zero_checks if one.instrument in used]
-    if not checks:
-        return
-    columns = (
-        Column("instrument"), Column("faces"), Column("when"),
-        Column("main", Tint.MAIN, figures=True), Column("line", Tint.FINE, figures=True),
-        Column("setting piece", figures=True), Column("zero error", Tint.ZERO, figures=True),
-        Column("correction", Tint.ZERO, figures=True),
-    )  # fmt: skip
-
-    def row(check: ZeroCheck) -> Row:
-        instrument = instruments[check.instrument]
+    def _check(self, check: ZeroCheck) -> Iterator[str]:
+        instrument = next(one for one in self.logbook.instruments if one.id == check.instrument)
         error = zero_error(instrument, [check])
-        cells = (
-            instrument.name, check.face, str(check.phase), instrument.mark_text(check.look.main),
-            to_text_of_line(check), to_text(check.reference) if check.reference else "",
-            instrument.with_unit(error), instrument.with_unit(-error),
+        yield instrument.name
+        yield check.face
+        yield self._text(f"phase-{check.phase}")
+        yield self.figure(instrument.mark_text(check.look.main))
+        fine = instrument.scale.has_fine_scale
+        yield self.figure(to_text(Fraction(check.look.line))) if fine else ""
+        yield self.figure(to_text(check.reference)) if check.reference else ""
+        yield self.figure(instrument.with_unit(error))
+        yield self.figure(instrument.with_unit(-error))
+
+    def _angles_section(self, wanted: Sequence[Reviewed]) -> Iterator[Section]:
+        """Several colours or orders of lines in one table."""
+        angles = [one.result for one in wanted if one.result.measurement.sort is not Sort.SINGLE]
+        angles = [one for one in angles if one.measurement.instrument.kind is Kind.ANGULAR]
+        if len(angles) < 2:
+            return
+        columns = self._columns(
+            ("colour", Tint.PLAIN, False), ("readings", Tint.PLAIN, True),
+            ("mean-sweep", Tint.PLAIN, True), ("divided-by", Tint.PLAIN, True),
+            ("result", Tint.RESULT, True),
         )  # fmt: skip
-        return Row(tuple(Cell(true_minus(text)) for text in cells))
+        rows = []
+        for found in angles:
+            measurement, sweep = found.measurement, ""
+            if found.mean is not None:
+                whole = round(found.mean * measurement.divisor, 4)
+                sweep = measurement.instrument.value_text(whole)
+            cells = (
+                measurement.label, str(len(measurement.counting)), self.figure(sweep),
+                str(measurement.divisor), self._sentence(found.rounded),
+            )  # fmt: skip
+            rows.append(Row(tuple(map(Cell, cells))))
+        yield Section(self._text("angles-together"), (Table(columns, tuple(rows)),))
 
-    table = Table(columns, tuple(row(check) for check in checks))
-    yield Section("Zero checks", (table.filled(),))
+    def _sentence(self, rounded: Rounded | None) -> str:
+        return self.figure(rounded.printed) if rounded else ""
 
+    def _beside(self, own: Measurement | Derived) -> Iterator[Block]:
+        """A result beside what it was to be compared with."""
+        if found := compared(own, self.logbook, self.speaker):
+            head = (self._text("beside", what=Name(found.beside)),) if found.beside else ()
+            yield words(" ".join((*head, *found.sentences)))
 
-def _angles_section(wanted: Sequence[Reviewed]) -> Iterator[Section]:
-    """Several colours or orders of lines in one table."""
-    angles = [one.result for one in wanted if one.result.measurement.sort is not Sort.SINGLE]
-    angles = [one for one in angles if one.measurement.instrument.kind is Kind.ANGULAR]
-    if len(angles) < 2:
-        return
-    columns = (
-        Column("line"), Column("readings", figures=True), Column("mean sweep", figures=True),
-        Column("divided by", figures=True), Column("result", Tint.RESULT, figures=True),
-    )  # fmt: skip
-    rows = []
-    for found in angles:
-        measurement, sweep = found.measurement, ""
-        if found.mean is not None:
-            whole = round(found.mean * measurement.divisor, 4)
-            sweep = measurement.instrument.value_text(whole)
-        cells = (
-            measurement.label, str(len(measurement.counting)), sweep, str(measurement.divisor),
-            found.rounded.printed if found.rounded else "",
-        )  # fmt: skip
-        rows.append(Row(tuple(Cell(true_minus(text)) for text in cells)))
-    yield Section("Angles together", (Table(columns, tuple(rows)),))
+    def _quantity_sections(self, reviewed: Reviewed) -> Iterator[Section]:
+        result, measurement = reviewed.result, reviewed.result.measurement
+        blocks: list[Block] = []
+        if result.rounded:
+            blocks.append(Result(measurement.symbol, self._sentence(result.rounded)))
+        if measurement.observations:
+            blocks += reading_drawing(measurement, self.speaker)
+            blocks.append(readings_table(measurement, self.speaker).filled())
+        blocks += second_looks(reviewed, self.speaker)
+        yield Section(measurement.label, tuple(blocks))
+        if result.uncertainty is None:
+            return
+        lines = working(result, self.speaker)
+        steps = tuple(step for step in lines if step.group is not Group.SCALE)
+        yield Section(self._text("working"), (Steps(steps),), level=3)
+        bars = self._budget(measurement_budget(result), measurement.instrument.unit)
+        named = self._text("convention-named", name=Name(measurement.convention.name))
+        does = map(self.speaker.sentence, described(measurement.convention))
+        bars.append(words(" ".join((named, *does))))
+        bars += self._beside(measurement)
+        if measurement.places_apart:
+            for one in by_place(measurement):
+                if one.result.rounded:
+                    place = one.place or self._text("no-place")
+                    bars.append(words(f"{place}: {self._sentence(one.result.rounded)}"))
+        yield Section(self._text("uncertainty"), tuple(bars), level=3)
 
+    def _budget(self, budget: Budget, unit: str) -> list[Block]:
+        """The bars of a budget, and what they mean."""
+        bars = tuple(
+            Bar(
+                self.speaker.say(share.label),
+                self.speaker.numbers.amount(Amount(share.size, unit)),
+                float(share.percent),
+                self.speaker.say(share.whole_percent),
+                self._text("does-not-count") if share.lost else "",
+            )
+            for share in budget.shares
+        )
+        return [Bars(bars), *map(self._said, budget.sentences)]
 
-def to_text_of_line(check: ZeroCheck) -> str:
-    """The fine line of a zero check as it was read."""
-    line = check.look.line
-    return str(line) if isinstance(line, int) else to_text(line)
-
-
-def _beside(own: Measurement | Derived, logbook: Logbook) -> Iterator[Block]:
-    """A result beside what it was to be compared with."""
-    if found := compared(own, logbook):
-        head = (f"Beside {found.beside}:",) if found.beside else ()
-        yield words(true_minus(" ".join((*head, *found.sentences))))
-
-
-def _quantity_sections(reviewed: Reviewed, logbook: Logbook) -> Iterator[Section]:
-    result, measurement = reviewed.result, reviewed.result.measurement
-    blocks: list[Block] = []
-    if result.rounded:
-        blocks.append(Result(measurement.symbol, true_minus(result.rounded.printed)))
-    if measurement.observations:
-        blocks += reading_drawing(measurement)
-        blocks.append(readings_table(measurement).filled())
-    blocks += second_looks(reviewed)
-    yield Section(measurement.label, tuple(blocks))
-    if result.uncertainty is None:
-        return
-    steps = tuple(step for step in working(result) if step.group is not Group.SCALE)
-    yield Section("Working", (Steps(steps),), level=3)
-    budget = measurement_budget(result)
-    bars: list[Block] = [Bars(budget.shares, measurement.instrument.unit)]
-    bars += [words(true_minus(sentence)) for sentence in budget.sentences]
-    bars.append(
-        words(f"Convention: {measurement.convention.name}. "
-              + " ".join(described(measurement.convention)))
-    )  # fmt: skip
-    bars += _beside(measurement, logbook)
-    if measurement.places_apart:
-        for one in by_place(measurement):
-            if one.result.rounded:
-                sentence = f"{one.place or 'No place noted'}: {one.result.rounded.printed}"
-                bars.append(words(true_minus(sentence)))
-    yield Section("Uncertainty", tuple(bars), level=3)
-
-
-def _derived_section(found: DerivedResult, logbook: Logbook) -> Section:
-    derived = found.derived
-    blocks: list[Block] = []
-    if found.rounded:
-        blocks.append(Result("", true_minus(found.rounded.printed)))
-    blocks.append(Steps(tuple(derived_working(found))))
-    blocks += [words(shared.words) for shared in found.shared_zeros]
-    budget = derived_budget(found)
-    if budget.shares:
-        blocks.append(Bars(budget.shares, derived.unit.text))
-        blocks += [words(true_minus(sentence)) for sentence in budget.sentences]
-    blocks.append(words(f"Convention: {derived.convention.name}."))
-    blocks += _beside(derived, logbook)
-    return Section(derived.name or derived.id, tuple(blocks))
+    def _derived_section(self, found: DerivedResult) -> Section:
+        derived = found.derived
+        blocks: list[Block] = []
+        if found.rounded:
+            blocks.append(Result("", self._sentence(found.rounded)))
+        blocks.append(Steps(tuple(derived_working(found, self.speaker))))
+        blocks += [self._said(shared.says) for shared in found.shared_zeros]
+        budget = derived_budget(found)
+        if budget.shares:
+            blocks += self._budget(budget, derived.unit.text)
+        blocks.append(words(self._text("convention-named", name=Name(derived.convention.name))))
+        blocks += self._beside(derived)
+        return Section(derived.name or derived.id, tuple(blocks))

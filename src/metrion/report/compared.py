@@ -15,6 +15,7 @@ from metrion.core.measurements import Measurement
 from metrion.core.notation import unit_after
 from metrion.core.typed import typed_number
 from metrion.core.units import Unit, parse_unit
+from metrion.voice import Speaker
 
 
 @dataclass(frozen=True)
@@ -30,7 +31,7 @@ class Compared:
     sentences: tuple[str, ...]
 
 
-def compared(own: Measurement | Derived, logbook: Logbook) -> Compared | None:
+def compared(own: Measurement | Derived, logbook: Logbook, speaker: Speaker) -> Compared | None:
     """A result beside what it was to be compared with; None where nothing was.
 
     What that is was noted for the record only: where it makes no comparison, that is said.
@@ -43,15 +44,15 @@ def compared(own: Measurement | Derived, logbook: Logbook) -> Compared | None:
         wanted = beside.quantity, beside.derived
         found = next((one for one, key in _others(logbook) if _key(one, key) == wanted), None)
         if found is None:
-            return Compared("", ("What it was compared with is gone.",))
-    words = _words(found, beside)
+            return Compared("", (speaker.text("compared-gone"),))
+    words = _words(found, beside, speaker)
     try:
         comparison = compare(own, found or _typed(beside))
     except MetrionError as error:
         return Compared(words, (f"{error}.",))
-    return Compared(
-        words, comparison.sentences if comparison else ("One of the two has no value yet.",)
-    )
+    if comparison is None:
+        return Compared(words, (speaker.text("compared-without-value"),))
+    return Compared(words, tuple(map(speaker.say, comparison.sentences)))
 
 
 def _key(one: Measurement | Derived, kind: str) -> tuple[str, str]:
@@ -70,12 +71,13 @@ def unit_of(given: Measurement | Derived) -> Unit:
     return parse_unit(given.instrument.unit) if isinstance(given, Measurement) else given.unit
 
 
-def _words(found: Comparand | None, beside: Beside) -> str:
+def _words(found: Comparand | None, beside: Beside, speaker: Speaker) -> str:
     if isinstance(found, Measurement):
         return found.label
     if isinstance(found, Derived):
         return found.name or found.id
-    return f"({beside.value} ± {beside.uncertainty}){unit_after(beside.unit)}"
+    given = f"({beside.value} ± {beside.uncertainty}){unit_after(beside.unit)}"
+    return speaker.numbers.figure(given)
 
 
 def _typed(beside: Beside) -> TypedValue:

@@ -5,125 +5,149 @@ from __future__ import annotations
 from collections.abc import Iterator, Sequence
 from fractions import Fraction
 
-from metrion.core.instruments import Instrument, Kind
+from metrion.core.facts import Figure, Name
+from metrion.core.instruments import Kind
 from metrion.core.logbook import Reviewed
 from metrion.core.measurements import Measurement
 from metrion.core.noted import Earlier, Noted
 from metrion.core.numbers import to_text
-from metrion.core.observations import Sort
+from metrion.core.observations import LOOKS, Sort
 from metrion.core.review import Level
 from metrion.core.scales import Look
 from metrion.report.blocks import Block, Cell, Column, Picture, Row, Table, words
 from metrion.report.drawing import drawn_reading
-from metrion.report.lines import Tint, true_minus
+from metrion.report.lines import Tint
 from metrion.report.second_looks import main_words, what_became
-from metrion.voice import plainly
-
-_POSITIONS = {
-    Sort.PAIR: ("first position", "second position"),
-    Sort.WINDOWS: ("first, window 1", "second, window 1", "first, window 2", "second, window 2"),
-}
+from metrion.voice import Speaker
 
 
-def reading_drawing(measurement: Measurement) -> Iterator[Picture]:
+def reading_drawing(measurement: Measurement, speaker: Speaker) -> Iterator[Picture]:
     """The first reading that counts, drawn."""
     for index, observation in enumerate(measurement.observations):
         if observation.counts:
-            look = observation.looks[0]
-            read = measurement.instrument.with_unit(measurement.instrument.reading(look))
-            position = "" if observation.sort is Sort.SINGLE else ", first position"
-            caption = f"Reading {index + 1}{position}: {true_minus(read)}"
-            svg = drawn_reading(measurement.instrument, look)
-            yield Picture(svg, caption)
+            look, instrument = observation.looks[0], measurement.instrument
+            single = observation.sort is Sort.SINGLE
+            read = Figure(instrument.with_unit(instrument.reading(look)))
+            code = "report-drawn" if single else "report-drawn-position"
+            caption = speaker.text(code, at=index + 1, read=read)
+            yield Picture(drawn_reading(instrument, look), caption)
             return
 
 
-def readings_table(measurement: Measurement) -> Table:
+def readings_table(measurement: Measurement, speaker: Speaker) -> Table:
     """The textbook table: main, line, line × least count, read, corrected."""
+    rows = tuple(
+        _Row(measurement, index, speaker).row() for index in range(len(measurement.observations))
+    )
+    return Table(tuple(_columns(measurement, speaker)), rows)
+
+
+def _columns(measurement: Measurement, speaker: Speaker) -> Iterator[Column]:
     unit = measurement.instrument.unit
     after = "" if measurement.instrument.kind is Kind.ANGULAR else f" / {unit}"
-    least = true_minus(to_text(measurement.instrument.least_count))
-    columns: tuple[Column, ...]
+
+    def column(code: str, tint: Tint = Tint.PLAIN, after: str = after) -> Column:
+        return Column(f"{speaker.text(f'report-column-{code}')}{after}", tint, figures=True)
+
+    yield Column(speaker.text("report-column-no"))
+    yield Column(speaker.text("report-column-place"))
     if measurement.sort is Sort.SINGLE:
-        columns = (
-            Column("no."), Column("place"), Column(f"main{after}", Tint.MAIN, figures=True),
-            Column("line", Tint.FINE, figures=True),
-            Column(f"line × {least}{after}", Tint.FINE, figures=True),
-            Column(f"read{after}", figures=True),
-            Column(f"corrected{after}", Tint.RESULT, figures=True),
-        )  # fmt: skip
-    else:
-        positions = _POSITIONS[measurement.sort]
-        columns = (
-            Column("no."), Column("place"),
-            *(Column(f"{name}{after}", Tint.MAIN, figures=True) for name in positions),
-            Column(f"between{after}", Tint.RESULT, figures=True),
-        )  # fmt: skip
-    rows = tuple(_row(measurement, i) for i in range(len(measurement.observations)))
-    return Table(columns, rows)
+        least = Figure(to_text(measurement.instrument.least_count))
+        times = speaker.text("report-column-line-times", least=least)
+        yield column("main", Tint.MAIN)
+        yield column("line", Tint.FINE, "")
+        yield Column(f"{times}{after}", Tint.FINE, figures=True)
+        yield column("read")
+        yield column("corrected", Tint.RESULT)
+        return
+    windows = "-window" if measurement.sort is Sort.WINDOWS else ""
+    for name in LOOKS[measurement.sort]:
+        yield column(f"{name}{windows}", Tint.MAIN)
+    yield column("between", Tint.RESULT)
 
 
-def _row(measurement: Measurement, index: int) -> Row:
-    observation, instrument = measurement.observations[index], measurement.instrument
-    corrected = true_minus(instrument.value_text(measurement.corrected[index]))
-    history = observation.noted.history
-    if observation.sort is Sort.SINGLE:
-        before = history[0].looks[0] if history else ("", "")
-        figures = _single(measurement, observation.looks[0], before)
-    else:
-        figures = [Cell(_position(measurement, look)) for look in observation.looks]
-    head = (Cell(str(index + 1)), Cell(observation.place))
-    notes = [*_changes(instrument, history), *_remarks(observation.noted)]
-    if observation.excluded:
-        notes.insert(0, f"set aside: {observation.excluded}")
-    return Row((*head, *figures, Cell(corrected)), not observation.counts, tuple(notes))
+class _Row:
+    """One observation as a row."""
 
+    def __init__(self, measurement: Measurement, index: int, speaker: Speaker) -> None:
+        self.measurement = measurement
+        self.instrument = measurement.instrument
+        self.index = index
+        self.observation = measurement.observations[index]
+        self.speaker = speaker
+        self.figure = speaker.numbers.figure
 
-def _single(measurement: Measurement, look: Look, before: tuple[str, str]) -> list[Cell]:
-    instrument = measurement.instrument
-    worth = instrument.reading(Look(Fraction(0), look.line))
-    main, line = instrument.mark_text(look.main), to_text(Fraction(look.line))
-    return [
-        Cell(true_minus(main), _changed(before[0], instrument.main_text(look.main))),
-        Cell(line, _changed(before[1], line)),
-        Cell(true_minus(instrument.value_text(worth))),
-        Cell(true_minus(instrument.value_text(instrument.reading(look)))),
-    ]
+    def row(self) -> Row:
+        """With what was noted beside it."""
+        observation, history = self.observation, self.observation.noted.history
+        if observation.sort is Sort.SINGLE:
+            before = history[0].looks[0] if history else ("", "")
+            figures = self._single(observation.looks[0], before)
+        else:
+            figures = [Cell(self._position(look)) for look in observation.looks]
+        head = (Cell(str(self.index + 1)), Cell(observation.place))
+        notes = [*self._changes(history), *self._remarks(observation.noted)]
+        if observation.excluded:
+            notes.insert(0, self.speaker.text("set-aside", why=Name(observation.excluded)))
+        corrected = Cell(self._value(self.measurement.corrected[self.index]))
+        return Row((*head, *figures, corrected), not observation.counts, tuple(notes))
 
+    def _value(self, value: Fraction) -> str:
+        return self.figure(self.instrument.value_text(value))
 
-def _changed(was: str, now: str) -> str:
-    """The figure before it was changed; empty where it is the same, or was not noted."""
-    return "" if was == now else true_minus(was)
-
-
-def _position(measurement: Measurement, look: Look) -> str:
-    instrument = measurement.instrument
-    main, line = instrument.mark_text(look.main), to_text(Fraction(look.line))
-    read = instrument.value_text(instrument.reading(look))
-    return true_minus(f"{main}, line {line}: {read}")
-
-
-def _changes(instrument: Instrument, history: Sequence[Earlier]) -> Iterator[str]:
-    for one in history:
-        figures = "; ".join(
-            f"{main_words(instrument, main)}, line {line}" for main, line in one.looks
+    def _single(self, look: Look, before: tuple[str, str]) -> list[Cell]:
+        instrument = self.instrument
+        read = Cell(self._value(instrument.reading(look)))
+        main = Cell(
+            self.figure(instrument.mark_text(look.main)),
+            self._changed(before[0], instrument.main_text(look.main)),
         )
-        at = f" ({one.at})" if one.at else ""
-        yield true_minus(f"{one.why or 'changed'}; it was {figures}") + at
+        if not instrument.scale.has_fine_scale:
+            return [main, Cell(""), Cell(""), read]
+        line = to_text(Fraction(look.line))
+        worth = instrument.reading(Look(Fraction(0), look.line))
+        fine = Cell(self.figure(line), self._changed(before[1], line))
+        return [main, fine, Cell(self._value(worth)), read]
+
+    def _changed(self, was: str, now: str) -> str:
+        """The figure before it was changed; empty where it is the same, or was not noted."""
+        return "" if was == now else self.figure(was)
+
+    def _position(self, look: Look) -> str:
+        instrument = self.instrument
+        main = self.figure(instrument.mark_text(look.main))
+        read = Figure(instrument.value_text(instrument.reading(look)))
+        if not instrument.scale.has_fine_scale:
+            return main
+        line = Figure(to_text(Fraction(look.line)))
+        return self.speaker.text("report-position", main=Name(main), line=line, read=read)
+
+    def _changes(self, history: Sequence[Earlier]) -> Iterator[str]:
+        for one in history:
+            figures = "; ".join(
+                self.speaker.text(
+                    "report-look",
+                    main=Figure(main_words(self.instrument, main)),
+                    line=Figure(line),
+                )
+                for main, line in one.looks
+            )
+            why = one.why or self.speaker.text("report-changed")
+            was = self.speaker.text("report-it-was", why=Name(why), figures=Name(figures))
+            yield f"{was} ({one.at})" if one.at else was
+
+    def _remarks(self, noted: Noted) -> Iterator[str]:
+        if noted.reader:
+            yield self.speaker.text("report-read-by", reader=Name(noted.reader))
+        if noted.approach:
+            yield self.speaker.text(f"report-approached-{noted.approach}")
+        if noted.note:
+            yield noted.note
 
 
-def _remarks(noted: Noted) -> Iterator[str]:
-    if noted.reader:
-        yield f"read by {noted.reader}"
-    if noted.approach:
-        yield f"approached by {noted.approach}"
-    if noted.note:
-        yield noted.note
-
-
-def second_looks(reviewed: Reviewed) -> Iterator[Block]:
+def second_looks(reviewed: Reviewed, speaker: Speaker) -> Iterator[Block]:
     """What deserved a second look, and what was done about it."""
     for flag in reviewed.looks:
         if flag.level is Level.WARNING:
             done = what_became(flag, reviewed.result.measurement)
-            yield words(f"Second look: {plainly().say(flag.says)} ({done})")
+            yield words(speaker.text("report-second-look", says=flag.says, done=done))

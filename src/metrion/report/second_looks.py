@@ -6,24 +6,18 @@ from contextlib import suppress
 
 from metrion.core.angles import parse_angle
 from metrion.core.errors import NotAnAngle
+from metrion.core.facts import Fact, Name, fact
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.measurements import Measurement
 from metrion.core.review import Flag, Settlement, settled
 
-_WORDS = {
-    None: "still open",
-    Settlement.ZERO_EXACT: "the zero was taken as exact",
-    Settlement.PLACES_APART: "the places are reported apart",
-    Settlement.STANDS: "looked at again: it stands",
-}
 
-
-def what_became(flag: Flag, measurement: Measurement) -> str:
+def what_became(flag: Flag, measurement: Measurement) -> Fact:
     """What was done about a flag."""
     how = settled(flag, measurement)
     if how is Settlement.SET_ASIDE and flag.observation is not None:
-        return f"set aside: {measurement.observations[flag.observation].excluded}"
-    return _WORDS[how]
+        return fact("set-aside", why=Name(measurement.observations[flag.observation].excluded))
+    return fact(f"look-{how}" if how else "look-open")
 
 
 def main_words(instrument: Instrument, main: str) -> str:

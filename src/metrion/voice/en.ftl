@@ -3,13 +3,13 @@
 
 ## The steps of a working: what each line is
 
-step-least_count = least count
+step-least_count = { $least_count }
 step-fine_division = fine division
-step-least_count_by_difference = least count, by difference
+step-least_count_by_difference = { $least_count }, by difference
 step-zero-before = zero before
 step-zero-after = zero after
-step-zero_errors = zero errors
-step-zero_error = zero error
+step-zero_errors = { $zero_errors }
+step-zero_error = { $zero_error }
 step-references = setting pieces
 step-marks = main marks
 step-lines = fine lines
@@ -41,6 +41,9 @@ step-coverage_factor = coverage factor
 step-uncertainty = uncertainty
 step-rounded = rounded to the same place
 step-value = value
+step-zero = zero
+step-formula = formula
+step-windows-apart = reading { $at }, windows apart
 step-input = { $symbol }: { $name }
 step-input-typed = { $symbol }, typed in
 step-sensitivity = sensitivity coefficient of { $symbol }
@@ -138,3 +141,181 @@ windows-marks-off = The windows should be 180° apart within a few minutes, and 
     [one] one main mark: one of them was read one main mark
    *[other] { $marks } main marks: one of them was read { $marks } main marks
 } too high or too low. Look at both again.
+
+## Lists and shares
+
+and-list = { $most } and { $last }
+sentence = { $phrase }.
+percent = { $percent } %
+less-than-one-percent = < 1 %
+more-than-99-percent = > 99 %
+said-more-than-99-percent = more than 99 %
+
+## What an uncertainty is made of
+
+source-reading = reading limit
+source-scatter = scatter
+source-zero = zero look
+source-zero_scatter = scatter of the zero looks
+source-maker = maker’s limit
+source-typed = typed-in uncertainty
+zero-of = zero of { $of }
+input-of = { $of }
+most-comes-from = Most of it, { $percent }, comes from { $label }.
+none-dominates = No part dominates; the largest, the { $label }, makes up { $percent }.
+one-dominates = The { $label } makes up { $percent } of it: { $help }.
+help-source-reading = a finer tool would make it smaller, or several alike things measured as one stack; more readings would not
+help-source-zero = a finer tool would make it smaller, or a stack; more readings would not
+help-source-zero_scatter = look at the zero more often
+help-source-maker = a better made or a calibrated tool would make it smaller; more readings would not
+help-source-typed = a better value for it would help most
+help-source-scatter-standard = more readings would make it smaller
+help-source-scatter-limit = look for its cause; in this school more readings do not make it smaller
+gave-way = The { $lost } of { $size } is not larger than the { $other }: in this school only the larger of the two counts.
+coverage-of-the-convention = The standard uncertainty of { $standard } is multiplied by { $factor }, the coverage factor of this convention.
+coverage-normal = The standard uncertainty of { $standard } is multiplied by { $factor }: so many cover { $share } % of a normal distribution.
+coverage-student = The standard uncertainty of { $standard } is multiplied by { $factor }. A few readings tell their scatter only roughly, here with effectively { $freedom } degrees of freedom (by Welch and Satterthwaite), and Student’s distribution then takes { $factor } to cover { $share } %.
+shared-zero-cancels = { $of } were corrected by the same zero: its error cancels here.
+shared-zero-enters = { $of } were corrected by the same zero: its error enters once, not once for each.
+
+## A result beside another one
+
+exactly-that = It is exactly that.
+more-than-that = It is { $size } more than that.
+less-than-that = It is { $size } less than that.
+more-than-that-percent = It is { $size } more than that, { $percent }.
+less-than-that-percent = It is { $size } less than that, { $percent }.
+limits-agree = The limits of both together allow { $uncertainty }: the two agree.
+limits-disagree = The limits of both together allow { $uncertainty }, and this is { $times } times as much: the two do not agree. Something else is at work, or a limit is too narrow.
+difference-covered = The difference is uncertain by { $uncertainty }, and this is { $times } times as much: the two { $verdict ->
+    [agree] agree
+   *[disagree] do not agree at this coverage
+}.
+difference-standard = The standard uncertainty of the difference is { $uncertainty }, and this is { $times } times as much: { $verdict ->
+    [agree] the two agree; two values differ by so much often enough
+    [doubtful] chance alone seldom makes so much; look at both again
+   *[disagree] the two do not agree; chance alone hardly ever makes so much
+}.
+compared-gone = What it was compared with is gone.
+compared-without-value = One of the two has no value yet.
+
+## What a convention does
+
+convention-look = takes { $size ->
+    [half] half a { $least_count }
+    [whole] a whole { $least_count }
+   *[other] { $limit } { $least_counts }
+} as the limit of one look
+convention-limits = { $family ->
+    [standard] counts every limit as equally likely throughout, divided by √3
+   *[limit] keeps limits as limits
+}
+convention-zero = { $counts ->
+    [yes] counts the look at the zero as a look of its own
+   *[no] takes the zero as exact
+}
+convention-scatter-none = leaves the scatter of the readings out
+convention-scatter-half-range = takes half the range of the readings as their scatter
+convention-scatter-mean-deviation = takes the mean deviation of the readings as their scatter
+convention-scatter-standard-error = takes the standard error of the mean as scatter
+convention-combine-larger = lets the larger of limit and scatter count
+convention-combine-sum = adds limit and scatter
+convention-combine-quadrature = adds the parts as squares
+convention-covers-limits = gives limits that the value should lie within
+convention-covers-percent = widens the result to cover { $number } %
+convention-covers-nothing = gives the standard uncertainty as it is
+convention-covers-times = multiplies the standard uncertainty by { $number }
+convention-digits = gives the uncertainty with { $digits ->
+    [two] two figures
+    [one-or-two] one figure, with two when the first is 1
+   *[one] one figure
+}
+convention-estimate = { $tenths ->
+    [yes] estimates tenths between two lines
+   *[no] takes whole lines
+}
+convention-differs = It { $phrases }.
+
+## Beside the lines of a working
+
+zero-cancels = cancels in the difference of two positions
+zero-taken-as-exact = not looked at, taken as exact
+with-correction = correction { $correction }
+set-aside = set aside: { $why }
+windows-apart = { $first } and { $second }; the mean of both windows is free of what is not 180°
+no-reading-yet = no reading yet
+whole-part-of = whole part of
+
+## What became of a second look
+
+look-open = still open
+look-zero-exact = the zero was taken as exact
+look-places-apart = the places are reported apart
+look-stands = looked at again: it stands
+
+## The report
+
+report-untitled = Untitled sheet
+report-names = Names
+report-date = Date
+report-instruments = Instruments
+report-convention = Convention
+report-aim = Aim
+report-apparatus = Apparatus
+report-no-instrument = No instrument is used.
+report-least-count-of = { $Least_count } of { $tool }:
+report-kind-vernier = vernier caliper
+report-kind-screw = screw gauge
+report-kind-angular = divided circle
+report-kind-plain = plain scale
+report-reach = { $low } to { $high }
+report-zero-checks = Zero checks
+report-phase-before = before
+report-phase-after = after
+report-angles-together = Angles together
+report-beside = Beside { $what }:
+report-working = Working
+report-uncertainty = Uncertainty
+report-convention-named = Convention: { $name }.
+report-no-place = No place noted
+report-does-not-count = not larger than the other, so it does not count
+report-drawn = Reading { $at }: { $read }
+report-drawn-position = Reading { $at }, first position: { $read }
+report-position = { $main }, line { $line }: { $read }
+report-look = { $main }, line { $line }
+report-changed = changed
+report-it-was = { $why }; it was { $figures }
+report-read-by = read by { $reader }
+report-approached-opening = approached by opening
+report-approached-closing = approached by closing
+report-second-look = Second look: { $says } ({ $done })
+report-column-instrument = instrument
+report-column-kind = kind
+report-column-number = number
+report-column-range = range
+report-column-least-count = { $least_count }
+report-column-maker-limit = maker’s limit
+report-column-faces = faces
+report-column-when = when
+report-column-main = main
+report-column-line = line
+report-column-setting-piece = setting piece
+report-column-zero-error = { $zero_error }
+report-column-correction = correction
+report-column-colour = line
+report-column-readings = readings
+report-column-mean-sweep = mean sweep
+report-column-divided-by = divided by
+report-column-result = result
+report-column-no = no.
+report-column-place = place
+report-column-line-times = line × { $least }
+report-column-read = read
+report-column-corrected = corrected
+report-column-a = first position
+report-column-b = second position
+report-column-a-window = first, window 1
+report-column-b-window = second, window 1
+report-column-a2-window = first, window 2
+report-column-b2-window = second, window 2
+report-column-between = between

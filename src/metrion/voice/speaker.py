@@ -26,6 +26,13 @@ def _catalogue(language: str) -> FluentBundle:
     return bundle
 
 
+def _counted(count: int) -> object:
+    """A count, so that a message can tell one from many; without anything between its digits."""
+    from fluent.runtime.types import fluent_number
+
+    return fluent_number(count, useGrouping=False)
+
+
 class Speaker:
     """Says facts in the language, the words and the numbers of one reader.
 
@@ -75,7 +82,22 @@ class Speaker:
             raise errors[0]
         return str(text)
 
-    def _written(self, value: Argument) -> str | int:
+    def text(self, code: str, **about: Argument) -> str:
+        """A message of the catalogue as text; see `say`."""
+        return self.say(Fact(code, about))
+
+    def sentence(self, fact: Fact) -> str:
+        """A fact as a sentence of its own: with a capital."""
+        text = self.say(fact)
+        return f"{text[:1].upper()}{text[1:]}"
+
+    def _written(self, value: Argument) -> object:
+        if isinstance(value, tuple):
+            *most, last = (str(self._written(one)) for one in value)
+            if not most:
+                return last
+            about = {"most": Name(", ".join(most)), "last": Name(last)}
+            return self.say(Fact("and-list", about))
         if isinstance(value, Name):
             return value.text
         if isinstance(value, Figure):
@@ -84,7 +106,9 @@ class Speaker:
             return self.say(value)
         if isinstance(value, Amount):
             return self.numbers.amount(value)
-        return value if isinstance(value, int | str) else self.numbers.number(value)
+        if isinstance(value, int):
+            return _counted(value)
+        return value if isinstance(value, str) else self.numbers.number(value)
 
 
 @cache

@@ -24,6 +24,7 @@ from metrion.store.arrivals import Arrival, Decision, arrival, take, unpacked
 from metrion.store.documents import filed
 from metrion.store.models import Sheet
 from metrion.store.sheets import all_sheets
+from metrion.voice import Speaker
 from metrion.web.damage import contained
 from metrion.web.notebook import notebook
 from metrion.web.progress import Done, Work, with_progress
@@ -108,21 +109,22 @@ def _taking(files: list[Filed], decisions: list[Decision]) -> Work:
 @blueprint.response(200, content_type="application/pdf")
 def notebook_report(wanted: dict[str, Any]) -> Response:
     """The reports of all sheets in one PDF, by title."""
-    paper = Paper(wanted["paper"])
+    paper, speaker = Paper(wanted["paper"]), notebook().speaker()
     with notebook().store.reading() as session:
         sheets = sorted(all_sheets(session), key=lambda sheet: sheet.title)
-        reports = [_report(session, sheet) for sheet in sheets]
+        reports = [_report(session, sheet, speaker) for sheet in sheets]
     content = _printed(reports, paper)
     headers = {"Content-Disposition": 'attachment; filename="metrion-notebook.pdf"'}
     return Response(content, mimetype="application/pdf", headers=headers)
 
 
-def _report(session: Session, sheet: Sheet) -> Report:
+def _report(session: Session, sheet: Sheet, speaker: Speaker) -> Report:
     """The report of a sheet; of a damaged one, that it is damaged."""
     date = datetime.now(UTC).date().isoformat()
     try:
         with contained():
-            return build_report(notebook().worked(session, sheet).results, date=date)
+            results = notebook().worked(session, sheet).results
+            return build_report(results, date=date, speaker=speaker)
     except Damaged as damage:
         return _told(sheet.title or "Untitled sheet", damage)
 

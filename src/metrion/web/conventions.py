@@ -15,6 +15,7 @@ from flask_smorest import Blueprint
 from metrion.core.conventions import BUILT_IN, Convention
 from metrion.core.schools import described
 from metrion.formats.logbook import parse_own_convention
+from metrion.voice import plainly
 from metrion.web.notebook import OWN_CONVENTIONS, notebook
 from metrion.web.schemas import ConventionFields, ConventionSchema, NewConvention
 
@@ -22,7 +23,7 @@ blueprint = Blueprint("conventions", __name__, url_prefix="/api/conventions")
 
 
 def _view(convention: Convention, record: dict[str, Any] | None = None) -> dict[str, Any]:
-    words = list(described(convention))
+    words = [plainly().sentence(fact) for fact in described(convention)]
     return {"id": convention.id, "name": convention.name, "words": words, "record": record}
 
 

@@ -22,6 +22,7 @@ from metrion.store.documents import Whole, whole_sheet
 from metrion.store.models import SettingRow, Sheet
 from metrion.store.records import Kept
 from metrion.store.sheets import find_sheet, new_id
+from metrion.voice import DecimalSign, Numbers, Speaker
 from metrion.web.damage import contained
 from metrion.web.remembered import Memo, WorkedOut, worked_out
 
@@ -170,6 +171,12 @@ class Notebook:
         """The settings of the notebook by name."""
         with self.store.reading() as session:
             return {row.name: row.value for row in session.scalars(select(SettingRow))}
+
+    def speaker(self) -> Speaker:
+        """Who writes for the reader of this notebook: in the chosen words and numbers."""
+        chosen = self.settings()
+        sign = DecimalSign(chosen.get("decimal_sign", DecimalSign.POINT))
+        return Speaker(Numbers(sign), chosen.get("words"))
 
     def set(self, values: dict[str, Any]) -> None:
         """Change settings."""

@@ -11,6 +11,7 @@ from metrion.core.logbook import Logbook
 from metrion.core.measurements import reduce_measurement
 from metrion.core.schools import said_by
 from metrion.report import working
+from metrion.voice import plainly
 from metrion.web.damage import contained
 from metrion.web.notebook import notebook
 from metrion.web.present.instruments import shown, steps_view
@@ -27,7 +28,7 @@ blueprint = Blueprint(
 def whole_working(sheet: str, key: str) -> list[dict[str, Any]]:
     """Every line from the scales to the sentence. 404 if there is no such quantity."""
     measurement = notebook().sheet(sheet).quantity(key)
-    return steps_view(working(reduce_measurement(measurement)))
+    return steps_view(working(reduce_measurement(measurement), plainly()))
 
 
 @blueprint.get("/others")
@@ -41,7 +42,7 @@ def what_others_say(sheet: str, key: str) -> list[dict[str, Any]]:
             "id": said.convention.id,
             "name": said.convention.name,
             "sentence": shown(said.result.rounded.printed) if said.result.rounded else None,
-            "why": said.why,
+            "why": plainly().say(said.why) if said.why else "",
         }
         for said in said_by(worked.quantity(key), offered(worked.results.logbook))
     ]

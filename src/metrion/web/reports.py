@@ -33,7 +33,8 @@ def _report(sheet: str, quantity: str | None) -> tuple[Report, str]:
     if quantity is not None:
         worked.quantity(quantity)
     date = datetime.now(UTC).date().isoformat()
-    report = build_report(worked.results, date=date, quantity=quantity)
+    speaker = notebook().speaker()
+    report = build_report(worked.results, date=date, quantity=quantity, speaker=speaker)
     return report, file_name(worked.title)
 
 

@@ -11,9 +11,9 @@ from metrion.core.review.flags import Flag
 class Settlement(StrEnum):
     """How a second look was answered."""
 
-    ZERO_EXACT = "zero taken as exact"
-    PLACES_APART = "places reported apart"
-    SET_ASIDE = "set aside"
+    ZERO_EXACT = "zero-exact"
+    PLACES_APART = "places-apart"
+    SET_ASIDE = "set-aside"
     STANDS = "stands"
 
 

@@ -50,13 +50,13 @@ class Component:
         key: the key of its step.
         source: where it comes from.
         freedom: its degrees of freedom as a formula; None for infinitely many.
-        of: the input it belongs to, in a derived quantity.
+        of: the inputs it belongs to, in a derived quantity.
     """
 
     key: str
     source: Source
     freedom: Expression | None = None
-    of: str = ""
+    of: tuple[str, ...] = ()
 
     @property
     def of_a_zero(self) -> bool:

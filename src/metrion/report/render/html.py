@@ -6,7 +6,6 @@ from collections.abc import Iterator
 from html import escape
 from importlib.resources import files
 
-from metrion.core.rounding import two_figures
 from metrion.report.blocks import (
     Bars,
     Block,
@@ -61,13 +60,12 @@ def _block(block: Block) -> str:
             return f'<table class="steps">{rows}</table>'
         case Table(columns, rows):
             return _table(columns, rows)
-        case Bars(shares, unit):
+        case Bars(bars):
             rows = "".join(
-                f'<tr class="{"lost" if share.lost else "counts"}"><th>{escape(share.label)}</th>'
-                f'<td class="bar"><span style="width:{float(share.percent):.2f}%"></span></td>'
-                f"<td>{escape(share.percent_words)}</td>"
-                f"<td>{escape(two_figures(share.size, unit))}</td></tr>"
-                for share in shares
+                f'<tr class="{"lost" if bar.lost else "counts"}"><th>{escape(bar.label)}</th>'
+                f'<td class="bar"><span style="width:{bar.percent:.2f}%"></span></td>'
+                f"<td>{escape(bar.percent_text)}</td><td>{escape(bar.size)}</td></tr>"
+                for bar in bars
             )
             return f'<table class="bars">{rows}</table>'
         case Picture(svg, caption):

@@ -5,7 +5,6 @@ from __future__ import annotations
 import re
 from collections.abc import Iterator
 
-from metrion.core.rounding import two_figures
 from metrion.report.blocks import Bars, Block, Picture, Report, Result, Row, Steps, Table, Text
 from metrion.report.lines import Line
 from metrion.report.render.latex import latex_line
@@ -39,12 +38,11 @@ def _block(block: Block) -> str:
             heads = _cells([column.head for column in columns])
             rule = _row(["--:" if column.figures else ":--" for column in columns])
             return "\n".join([heads, rule, *_rows(rows)])
-        case Bars(shares, unit):
+        case Bars(bars):
             return "\n".join(
-                f"- {_safe(share.label)}: {_safe(share.percent_words)}, "
-                f"{_safe(two_figures(share.size, unit))}"
-                + (" (not larger than the other, so it does not count)" if share.lost else "")
-                for share in shares
+                f"- {_safe(bar.label)}: {_safe(bar.percent_text)}, {_safe(bar.size)}"
+                + (f" ({_safe(bar.lost)})" if bar.lost else "")
+                for bar in bars
             )
         case Picture(_, caption):
             return f"*{_safe(caption)}*"

@@ -12,9 +12,8 @@ from importlib.resources import files
 
 import typst
 
-from metrion.core.budget import Share
-from metrion.core.rounding import two_figures
 from metrion.report.blocks import (
+    Bar,
     Bars,
     Block,
     Column,
@@ -89,16 +88,15 @@ def _block(block: Block) -> str:
             return f"#steps({rows})\n"
         case Table(columns, rows):
             return _table(columns, rows)
-        case Bars(shares, unit):
-            return f"#bars({', '.join(_bar(share, unit) for share in shares)})\n"
+        case Bars(bars):
+            return f"#bars({', '.join(map(_bar, bars))})\n"
         case Picture(svg, caption):
             return f"#picture({_quoted(svg)}, {_quoted(caption)})\n"
 
 
-def _bar(share: Share, unit: str) -> str:
-    bar = "hollow" if share.lost else f"bar({float(share.percent):.2f}%)"
-    percent = _quoted(share.percent_words)
-    return f"{_quoted(share.label)}, {bar}, {percent}, {_quoted(two_figures(share.size, unit))}"
+def _bar(bar: Bar) -> str:
+    drawn = "hollow" if bar.lost else f"bar({bar.percent:.2f}%)"
+    return f"{_quoted(bar.label)}, {drawn}, {_quoted(bar.percent_text)}, {_quoted(bar.size)}"
 
 
 def _table(columns: tuple[Column, ...], rows: tuple[Row, ...]) -> str:

@@ -15,19 +15,19 @@ from metrion.report.lines import Group, Line, Span, Tint, Written
 from metrion.report.working.measured import written_out
 from metrion.report.working.setting import Printed, symbolic
 from metrion.report.working.writing import Writer
-from metrion.voice import plainly
+from metrion.voice import Speaker
 from metrion.voice.steps import step_label
 
 
-def derived_working(result: DerivedResult) -> list[Written]:
+def derived_working(result: DerivedResult, speaker: Speaker) -> list[Written]:
     """Every line from the inputs to the sentence; the formula alone while there is no value."""
-    return list(_lines(result))
+    return list(_lines(result, speaker))
 
 
-def _lines(result: DerivedResult) -> Iterator[Written]:
+def _lines(result: DerivedResult, speaker: Speaker) -> Iterator[Written]:
     derived = result.derived
-    yield Written("formula", "formula", formula_line(derived))
-    writer = Writer(result.working.values)
+    yield Written("formula", speaker.text("step-formula"), formula_line(derived, speaker))
+    writer = Writer(result.working.values, speaker)
     symbols = {input_key(symbol): symbol for symbol in derived.inputs}
     for step in result.working.steps:
         if step.key in symbols:
@@ -47,16 +47,20 @@ def _lines(result: DerivedResult) -> Iterator[Written]:
         yield writer.sentence(Step(ROUNDED, None, result.rounded.printed, ""), UNCERTAINTY)
 
 
-def formula_line(derived: Derived) -> Line:
+def formula_line(derived: Derived, speaker: Speaker) -> Line:
     """A formula set as mathematics, each symbol leading to its input."""
-    return symbolic(derived.formula.tree, lambda word: (Span(word, source=input_key(word)),))
+    return symbolic(
+        derived.formula.tree, lambda word: (Span(word, source=input_key(word)),), speaker
+    )
 
 
 def _input(writer: Writer, step: Step, symbol: str, given: Measurement | TypedValue) -> Written:
     """The value of an input, as its own working has it."""
-    label = plainly().say(step_label(step))
+    label = writer.speaker.say(step_label(step))
     if step.value is None:
-        return Written(step.key, label, (Span("no reading yet"),), Group.READING)
+        return Written(
+            step.key, label, (Span(writer.speaker.text("no-reading-yet")),), Group.READING
+        )
     assert not isinstance(step.value, str | Series)
     text, printed = writer.page.result(rational(step.value), None)
     writer.page.numbers[step.key] = Printed(text, printed, step.key)
@@ -73,7 +77,7 @@ def _part(writer: Writer, step: Step, derived: Derived) -> Written:
     given = next(
         one for one in derived.inputs.values() if isinstance(one, Measurement) and one.id == step.of
     )
-    own = written_out(reduce_measurement(given))[1]
+    own = written_out(reduce_measurement(given), writer.speaker)[1]
     line = own.line(step)
     writer.page.numbers[step.key] = own.page.numbers[step.key]
     elsewhere = f"quantity:{given.id}"

@@ -6,6 +6,7 @@ from collections.abc import Iterator
 from dataclasses import replace
 
 from metrion.core.angles import HALF_CIRCLE
+from metrion.core.facts import Figure, Name
 from metrion.core.formula.expression import Kind
 from metrion.core.instruments import Instrument
 from metrion.core.measurements import Measurement, MeasurementResult
@@ -26,32 +27,33 @@ from metrion.core.working.uncertainty import (
     ZERO_ERROR,
     ZERO_ERRORS,
 )
-from metrion.report.lines import Group, Span, Tint, Written, true_minus
+from metrion.report.lines import Group, Span, Tint, Written
 from metrion.report.working.writing import Writer
+from metrion.voice import Speaker
 
 
-def least_count_lines(instrument: Instrument) -> list[Written]:
+def least_count_lines(instrument: Instrument, speaker: Speaker) -> list[Written]:
     """The least count, by both textbook routes."""
-    writer = Writer({}, instrument)
+    writer = Writer({}, speaker, instrument)
     return [writer.line(step, Group.SCALE, Tint.FINE) for step in least_count_steps(instrument)]
 
 
-def working(result: MeasurementResult) -> list[Written]:
+def working(result: MeasurementResult, speaker: Speaker) -> list[Written]:
     """Every line from the scales to the sentence."""
-    return written_out(result)[0]
+    return written_out(result, speaker)[0]
 
 
-def result_lines(result: MeasurementResult) -> list[Written]:
+def result_lines(result: MeasurementResult, speaker: Speaker) -> list[Written]:
     """The lines from the mean of the readings to the sentence; none while no reading counts."""
     if result.mean is None:
         return []
-    writer = Writer(result.working.values, result.measurement.instrument)
+    writer = Writer(result.working.values, speaker, result.measurement.instrument)
     return list(_lines(result, writer, whole=False))
 
 
-def written_out(result: MeasurementResult) -> tuple[list[Written], Writer]:
+def written_out(result: MeasurementResult, speaker: Speaker) -> tuple[list[Written], Writer]:
     """Every line, and the writer that knows what was printed."""
-    writer = Writer(result.working.values, result.measurement.instrument)
+    writer = Writer(result.working.values, speaker, result.measurement.instrument)
     return list(_lines(result, writer)), writer
 
 
@@ -68,13 +70,14 @@ def _lines(result: MeasurementResult, writer: Writer, *, whole: bool = True) -> 
             for route in least_count_steps(measurement.instrument):
                 yield writer.line(route, Group.SCALE, Tint.FINE)
             if not measurement.effective_checks:
-                yield _no_zero(measurement)
+                yield _no_zero(measurement, writer.speaker)
         elif step.key == ZERO_ERRORS:
             looks = list(zero_look_steps(measurement))
             yield from (writer.line(look, Group.ZERO, Tint.ZERO) for look in looks)
             writer.listed(ZERO_ERRORS, (look.key for look in looks))
         elif step.key == ZERO_ERROR:
-            yield _zero_error(writer.line(step, Group.ZERO, Tint.ZERO), measurement)
+            line = writer.line(step, Group.ZERO, Tint.ZERO)
+            yield _zero_error(line, measurement, writer.speaker)
         elif step.key == READINGS:
             yield from _observations(measurement, writer)
         elif step.key == COUNT:
@@ -88,18 +91,18 @@ def _lines(result: MeasurementResult, writer: Writer, *, whole: bool = True) -> 
         yield writer.sentence(Step(ROUNDED, None, result.rounded.printed, ""), UNCERTAINTY)
 
 
-def _no_zero(measurement: Measurement) -> Written:
+def _no_zero(measurement: Measurement, speaker: Speaker) -> Written:
+    label = speaker.text("step-zero")
     if measurement.sort is not Sort.SINGLE:
-        cancels = (Span("cancels in the difference of two positions"),)
-        return Written(ZERO_ERROR, "zero", cancels, Group.ZERO)
-    exact = (Span("not looked at, taken as exact", Tint.ZERO),)
-    return Written(ZERO_ERROR, "zero", exact, Group.ZERO)
+        return Written(ZERO_ERROR, label, (Span(speaker.text("zero-cancels")),), Group.ZERO)
+    exact = (Span(speaker.text("zero-taken-as-exact"), Tint.ZERO),)
+    return Written(ZERO_ERROR, label, exact, Group.ZERO)
 
 
-def _zero_error(line: Written, measurement: Measurement) -> Written:
-    correction = true_minus(measurement.instrument.with_unit(-measurement.zero_error))
-    spans = (*line.spans, Span(f", correction {correction}", Tint.ZERO))
-    return replace(line, spans=spans)
+def _zero_error(line: Written, measurement: Measurement, speaker: Speaker) -> Written:
+    correction = Figure(measurement.instrument.with_unit(-measurement.zero_error))
+    told = speaker.text("with-correction", correction=correction)
+    return replace(line, spans=(*line.spans, Span(f", {told}", Tint.ZERO)))
 
 
 def _observations(measurement: Measurement, writer: Writer) -> Iterator[Written]:
@@ -114,21 +117,25 @@ def _observations(measurement: Measurement, writer: Writer) -> Iterator[Written]
         ]
         lines[-1] = replace(lines[-1], reading=row - 1)
         if observation.sort is Sort.WINDOWS:
-            lines.insert(-1, _apart(measurement.instrument, observation, lines[-1]))
+            apart = _apart(measurement.instrument, observation, row, lines[-1], writer.speaker)
+            lines.insert(-1, apart)
         if observation.excluded:
-            aside = Span(f"  set aside: {observation.excluded}")
+            why = Name(observation.excluded)
+            aside = Span(f"  {writer.speaker.text('set-aside', why=why)}")
             lines[-1] = replace(lines[-1], spans=(*lines[-1].spans, aside))
         yield from lines
     writer.listed(READINGS, (f"reading_{at}" for at in range(1, counted + 1)))
 
 
-def _apart(instrument: Instrument, observation: Observation, whole: Written) -> Written:
+def _apart(
+    instrument: Instrument, observation: Observation, row: int, whole: Written, speaker: Speaker
+) -> Written:
     """How far the two windows are from each other at either position: 180° but for little."""
     a, b, a2, b2 = (instrument.reading(look) for look in observation.looks)
-    found = [
-        instrument.with_unit(HALF_CIRCLE + off_opposite(one, other))
+    first, second = (
+        Figure(instrument.with_unit(HALF_CIRCLE + off_opposite(one, other)))
         for one, other in ((a, a2), (b, b2))
-    ]
-    words = f"{found[0]} and {found[1]}; the mean of both windows is free of what is not 180°"
-    label = f"{whole.label}, windows apart"
+    )
+    words = speaker.text("windows-apart", first=first, second=second)
+    label = speaker.text("step-windows-apart", at=row)
     return Written(f"{whole.key}_apart", label, (Span(words),), Group.READING)

@@ -17,7 +17,8 @@ from metrion.core.formula.expression import Expression, Kind, Part, call, fold
 from metrion.core.formula.values import Scalar, Series, Value, rational
 from metrion.core.numbers import finite_decimals, to_text
 from metrion.core.rounding import first_place, round_half_away
-from metrion.report.lines import Form, Line, Span, Tint, joined, over, power, root, true_minus
+from metrion.report.lines import Form, Line, Span, Tint, joined, over, power, root
+from metrion.voice import Numbers, Speaker
 
 _LISTED = 6
 """Readings that a sum lists one by one; of more it lists the first and the last."""
@@ -67,10 +68,12 @@ class Page:
         numbers: the results that were printed, by key of their step.
         lists: those that later lines use as a list.
         exact: what every step is worth.
+        speaker: by whose numbers and words it is written.
     """
 
-    def __init__(self, exact: Mapping[str, Value]) -> None:
+    def __init__(self, exact: Mapping[str, Value], speaker: Speaker) -> None:
         self.exact = dict(exact)
+        self.speaker = speaker
         self.numbers: dict[str, Printed] = {}
         self.lists: dict[str, Sequence[Printed]] = {}
 
@@ -92,7 +95,7 @@ class Page:
             What is printed, and what that is worth.
         """
         found = None if expression is None else self.recomputed(expression)
-        candidates = _candidates(value)
+        candidates = _candidates(value, self.speaker.numbers)
         borne_out = (
             (text, printed)
             for text, printed, half in candidates
@@ -110,11 +113,11 @@ class Page:
             return self._named(piece.word)
         value = value_of(piece, values, self.exact)
         if piece.kind in _SETTERS:
-            line, strength = _SETTERS[piece.kind](piece, operands)
+            line, strength = _SETTERS[piece.kind](piece, operands, self.speaker)
             return Set(line, strength, value)
         if piece.word in ("sum", "count", "max", "min") and len(operands) == 1:
             return Set(*self._of_list(piece, operands[0], value), value)
-        return Set(*_called(piece, operands), value)
+        return Set(*_called(piece, operands, self.speaker), value)
 
     def _named(self, word: str) -> Set:
         if word == PI:
@@ -130,7 +133,7 @@ class Page:
     def _of_list(self, piece: Expression, of: Set, value: Value) -> tuple[Line, int]:
         (operand,) = piece.operands
         if piece.word == "count":
-            return (Span(number(rational(_scalar(value)))),), _ATOM
+            return (Span(number(rational(_scalar(value)), self.speaker.numbers)),), _ATOM
         if piece.word == "sum":
             if operand.kind is Kind.NAME:
                 return _signed_sum(self.lists[operand.word]), _SUM
@@ -141,7 +144,7 @@ class Page:
         return (Span(found.text, found.tint, found.key),), strength
 
 
-def symbolic(expression: Expression, named: Callable[[str], Line]) -> Line:
+def symbolic(expression: Expression, named: Callable[[str], Line], speaker: Speaker) -> Line:
     """A formula as mathematics, with ``named`` for its names."""
 
     def piece(node: Expression, operands: list[Set]) -> Set:
@@ -149,7 +152,7 @@ def symbolic(expression: Expression, named: Callable[[str], Line]) -> Line:
             line = (Span("π"),) if node.word == PI else named(node.word)
             return Set(line, _ATOM, Fraction(1))
         setter = _SETTERS.get(node.kind, _called)
-        return Set(*setter(node, operands), Fraction(1))
+        return Set(*setter(node, operands, speaker), Fraction(1))
 
     return fold(expression, piece).line
 
@@ -170,24 +173,24 @@ def _signed_sum(terms: Sequence[Printed]) -> Line:
     return joined(spans, "+")
 
 
-def number(value: Fraction) -> str:
-    """A number for people: in full where that is short, else as a fraction or to six figures."""
-    text, _, _ = next(iter(_candidates(value)))
+def number(value: Fraction, numbers: Numbers) -> str:
+    """A number for people: in full where that is short, else to six figures."""
+    text, _, _ = next(iter(_candidates(value, numbers)))
     return text
 
 
-def _candidates(value: Fraction) -> list[tuple[str, Fraction, Fraction]]:
+def _candidates(value: Fraction, numbers: Numbers) -> list[tuple[str, Fraction, Fraction]]:
     """A number with ever fewer figures: its text, what that is worth, half a unit of its last."""
     found = []
     decimals = finite_decimals(value)
     if decimals is not None and decimals <= _MOST_DECIMALS:
-        found.append((true_minus(to_text(value)), value, _half(-decimals)))
+        found.append((numbers.number(value), value, _half(-decimals)))
     if value:
         first = first_place(abs(value))
         for figures in range(_FIGURES, 0, -1):
             place = first - figures + 1
             rounded = round_half_away(value, place)
-            found.append((true_minus(to_text(rounded)), rounded, _half(place)))
+            found.append((numbers.number(rounded), rounded, _half(place)))
     return found
 
 
@@ -195,17 +198,19 @@ def _half(place: int) -> Fraction:
     return Fraction(10) ** place / 2
 
 
-def _literal(piece: Expression, _: Sequence[Set]) -> tuple[Line, int]:
+def _literal(piece: Expression, _: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
     """A number that was read, counted or given: always in full."""
     tint = {Part.MAIN: Tint.MAIN, Part.FINE: Tint.FINE}.get(piece.part, Tint.PLAIN)
     strength = _SIGNED if piece.value < 0 else _ATOM
     if finite_decimals(piece.value) is None:
         top, bottom = piece.value.numerator, piece.value.denominator
-        return (over((Span(true_minus(str(top)), tint),), (Span(str(bottom), tint),)),), _ATOM
-    return (Span(true_minus(to_text(piece.value)), tint),), strength
+        return (
+            over((Span(speaker.numbers.figure(str(top)), tint),), (Span(str(bottom), tint),)),
+        ), _ATOM
+    return (Span(speaker.numbers.number(piece.value), tint),), strength
 
 
-def _angle(piece: Expression, _: Sequence[Set]) -> tuple[Line, int]:
+def _angle(piece: Expression, _: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
     whole_degrees = not piece.value % 60 and piece.part is Part.NONE
     decimals = finite_decimals(piece.value)
     rounded = piece.value if decimals is not None else round_half_away(piece.value, -6)
@@ -213,14 +218,14 @@ def _angle(piece: Expression, _: Sequence[Set]) -> tuple[Line, int]:
     if whole_degrees:
         text = f"{to_text(piece.value / 60)}°"
     tint = Tint.MAIN if piece.part is Part.MAIN else Tint.PLAIN
-    return (Span(true_minus(text), tint),), _SIGNED if piece.value < 0 else _ATOM
+    return (Span(speaker.numbers.figure(text), tint),), _SIGNED if piece.value < 0 else _ATOM
 
 
-def _negative(_: Expression, operands: Sequence[Set]) -> tuple[Line, int]:
+def _negative(_: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
     return (Span("−"), *operands[0].held(_ATOM)), _SIGNED
 
 
-def _sum(piece: Expression, operands: Sequence[Set]) -> tuple[Line, int]:
+def _sum(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
     left, right = operands
     minus = piece.kind is Kind.MINUS
     for kept, dropped, at in ((left, right, 1), (right, left, 0)):
@@ -238,13 +243,13 @@ def _nought(piece: Expression, value: Value) -> bool:
     return named.kind is Kind.NAME and named.word.startswith("component_") and value == 0
 
 
-def _product(_: Expression, operands: Sequence[Set]) -> tuple[Line, int]:
+def _product(_: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
     left, right = operands
     second = right.held(_ATOM if right.strength == _SIGNED else _PRODUCT)
     return (*left.held(_PRODUCT), Span(" × "), *second), _PRODUCT
 
 
-def _quotient(piece: Expression, operands: Sequence[Set]) -> tuple[Line, int]:
+def _quotient(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
     if piece.operands[1].word == "count" and operands[1].value == 1:
         return operands[0].line, operands[0].strength
     top, bottom = operands
@@ -255,11 +260,11 @@ def _quotient(piece: Expression, operands: Sequence[Set]) -> tuple[Line, int]:
     return (over(top.line, bottom.line),), _ATOM
 
 
-def _power(piece: Expression, operands: Sequence[Set]) -> tuple[Line, int]:
-    return (power(operands[0].held(_ATOM), true_minus(to_text(piece.value))),), _ATOM
+def _power(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
+    return (power(operands[0].held(_ATOM), speaker.numbers.number(piece.value)),), _ATOM
 
 
-_SETTERS: dict[Kind, Callable[[Expression, Sequence[Set]], tuple[Line, int]]] = {
+_SETTERS: dict[Kind, Callable[[Expression, Sequence[Set], Speaker], tuple[Line, int]]] = {
     Kind.NUMBER: _literal,
     Kind.ANGLE: _angle,
     Kind.NEGATIVE: _negative,
@@ -271,7 +276,7 @@ _SETTERS: dict[Kind, Callable[[Expression, Sequence[Set]], tuple[Line, int]]] = 
 }
 
 
-def _called(piece: Expression, operands: Sequence[Set]) -> tuple[Line, int]:
+def _called(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
     first = operands[0]
     if piece.word == "sqrt":
         return (root(first.line),), _ATOM
@@ -284,7 +289,9 @@ def _called(piece: Expression, operands: Sequence[Set]) -> tuple[Line, int]:
     inside: list[Span] = []
     for operand in operands:
         inside += [*([Span(between)] if inside else []), *operand.line]
-    word = {"student": "t", "normal": "t", "floor": "whole part of"}.get(piece.word, piece.word)
+    word = {"student": "t", "normal": "t", "floor": speaker.text("whole-part-of")}.get(
+        piece.word, piece.word
+    )
     end = "; ∞)" if piece.word == "normal" else ")"
     return (Span(f"{word} ("), *inside, Span(end)), _ATOM
 

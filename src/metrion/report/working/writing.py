@@ -15,9 +15,9 @@ from metrion.core.notation import unit_after
 from metrion.core.numbers import finite_decimals
 from metrion.core.working.steps import Step
 from metrion.core.working.uncertainty import READINGS, ZERO_ERROR, ZERO_ERRORS
-from metrion.report.lines import Group, Line, Span, Tint, Written, true_minus
+from metrion.report.lines import Group, Line, Span, Tint, Written, plain
 from metrion.report.working.setting import Page, Printed, as_taken, symbolic
-from metrion.voice import plainly
+from metrion.voice import Speaker
 from metrion.voice.steps import step_label
 
 _ANGLE_DECIMALS = 4
@@ -32,8 +32,11 @@ class Writer:
         instrument: by which readings are written; None where there are none.
     """
 
-    def __init__(self, exact: Mapping[str, Value], instrument: Instrument | None = None) -> None:
-        self.page = Page(exact)
+    def __init__(
+        self, exact: Mapping[str, Value], speaker: Speaker, instrument: Instrument | None = None
+    ) -> None:
+        self.page = Page(exact, speaker)
+        self.speaker = speaker
         self.instrument = instrument
 
     def line(self, step: Step, group: Group = Group.RESULT, tint: Tint = Tint.PLAIN) -> Written:
@@ -47,7 +50,7 @@ class Writer:
         text = self._print(step, rational(value), expression, group, tint)
         after = "" if text.endswith("′") else unit_after(step.unit)
         found = Span(f"{text}{after}", tint)
-        label = plainly().say(step_label(step))
+        label = self.speaker.say(step_label(step))
         return Written(step.key, label, _equation(expression, how, found), group)
 
     def _print(
@@ -66,10 +69,12 @@ class Writer:
             return f"{value.numerator}/{value.denominator}", value
         if instrument and group in (Group.READING, Group.ZERO):
             rounded = self._reading(value, expression)
-            return true_minus(instrument.value_text(rounded)), rounded
+            return self.speaker.numbers.figure(instrument.value_text(rounded)), rounded
         if instrument and instrument.kind is Kind.ANGULAR and step.key in ("mean", "average"):
             rounded = round(value, _ANGLE_DECIMALS)
-            return true_minus(degrees_and_minutes(rounded, finite_decimals(rounded) or 0)), rounded
+            return self.speaker.numbers.figure(
+                degrees_and_minutes(rounded, finite_decimals(rounded) or 0)
+            ), rounded
         return self.page.result(value, expression)
 
     def _reading(self, value: Fraction, expression: Expression) -> Fraction:
@@ -87,12 +92,12 @@ class Writer:
         """A step written with the names of what it is made of, and its value."""
         assert step.expression is not None
         assert not isinstance(step.value, str | Series | None)
-        how = symbolic(step.expression, self._symbol)
+        how = symbolic(step.expression, self._symbol, self.speaker)
         text, printed = self.page.result(rational(step.value), step.expression)
         self.page.numbers[step.key] = Printed(text, printed, step.key)
         found = Span(f"{text}{unit_after(step.unit)}")
-        label = plainly().say(step_label(step))
-        if step.expression.kind is Piece.NUMBER:
+        label = self.speaker.say(step_label(step))
+        if plain(how) == text:
             return Written(step.key, label, (found,))
         return Written(step.key, label, (*how, Span(" = "), found))
 
@@ -134,8 +139,8 @@ class Writer:
 
     def sentence(self, step: Step, source: str) -> Written:
         """The result as it is stated."""
-        spans = (Span(true_minus(str(step.value)), Tint.RESULT, source),)
-        return Written(step.key, plainly().say(step_label(step)), spans)
+        spans = (Span(self.speaker.numbers.figure(str(step.value)), Tint.RESULT, source),)
+        return Written(step.key, self.speaker.say(step_label(step)), spans)
 
 
 def _equation(expression: Expression, how: Line, found: Span) -> Line:

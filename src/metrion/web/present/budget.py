@@ -11,29 +11,31 @@ from metrion.core.measurements import Measurement
 from metrion.core.notation import printed_unit
 from metrion.core.rounding import two_figures
 from metrion.report import compared, unit_of
+from metrion.voice import plainly
 from metrion.web.present.instruments import shown
 
 
 def budget_view(budget: Budget, unit: str) -> dict[str, Any]:
     """The bars of a budget and what they mean."""
+    say = plainly().say
     return {
         "shares": [
             {
-                "label": share.label,
+                "label": say(share.label),
                 "size": two_figures(share.size, unit),
                 "percent": float(share.percent),
-                "percent_words": share.percent_words,
+                "percent_words": say(share.whole_percent),
                 "lost": share.lost,
             }
             for share in budget.shares
         ],
-        "sentences": [shown(words) for words in budget.sentences],
+        "sentences": [plainly().say(fact) for fact in budget.sentences],
     }
 
 
 def comparison_view(own: Measurement | Derived, logbook: Logbook) -> dict[str, Any] | None:
     """A result beside what it was to be compared with; None where nothing was."""
-    found = compared(own, logbook)
+    found = compared(own, logbook, plainly())
     beside = own.compare
     if found is None or beside is None:
         return None

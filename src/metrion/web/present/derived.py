@@ -12,6 +12,7 @@ from metrion.core.notation import printed_formula, printed_unit, unit_after
 from metrion.core.numbers import to_text
 from metrion.report import derived_working
 from metrion.store.records import Kept
+from metrion.voice import plainly
 from metrion.web.present.budget import budget_view, comparison_view, dimension_of
 from metrion.web.present.instruments import shown, steps_view
 
@@ -33,11 +34,11 @@ def derived_view(found: DerivedResult, entry: Kept, logbook: Logbook) -> dict[st
         "inputs": [_input_view(symbol, given) for symbol, given in derived.inputs.items()],
         "sentence": shown(found.rounded.printed) if found.rounded else None,
         "relative_percent": percent,
-        "working": steps_view(derived_working(found)),
+        "working": steps_view(derived_working(found, plainly())),
         "budget": budget_view(derived_budget(found), derived.unit.text),
         "compared": comparison_view(derived, logbook),
         "dimension": dimension_of(derived),
-        "shared_zeros": [shared.words for shared in found.shared_zeros],
+        "shared_zeros": [plainly().say(shared.says) for shared in found.shared_zeros],
     }
 
 

@@ -22,6 +22,7 @@ from metrion.core.zero_desk import look_below_zero
 from metrion.formats.results import instrument_document
 from metrion.report import Span, Written, least_count_lines
 from metrion.store.records import Kept
+from metrion.voice import plainly
 
 
 def shown(text: str) -> str:
@@ -80,7 +81,7 @@ def instrument_view(instrument: Instrument, entry: Kept) -> dict[str, Any]:
         "least_count": document["least_count"],
         "least_count_text": instrument.with_unit(instrument.least_count),
         "pattern": document["pattern"],
-        "derivation": steps_view(least_count_lines(instrument)),
+        "derivation": steps_view(least_count_lines(instrument, plainly())),
         "notes": notes_view(instrument),
         "lines": lines_view(instrument),
         "below_main": instrument.main_text(below.main),

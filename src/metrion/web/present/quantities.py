@@ -75,7 +75,7 @@ def _by_itself(of: Hashed[Reviewed], version: int, readings: tuple[Version, ...]
         "reading_count": len(readings),
         "readings": readings_view(measurement, readings),
         "result": result_view(result),
-        "working": steps_view(result_lines(result)),
+        "working": steps_view(result_lines(result, plainly())),
         "budget": budget_view(measurement_budget(result), instrument.unit),
         "dimension": dimension_of(measurement),
         "flags": flags_view(reviewed),
