@@ -56,6 +56,7 @@ check-python: $(STAMPS)/python
 	$(BIN)/ruff check src tests scripts benchmarks
 	$(BIN)/mypy
 	$(BIN)/lint-imports
+	$(BIN)/python scripts/test_share.py
 
 check-front: $(TYPES)
 	cd frontend && npm run --silent format && npm run --silent lint && npx tsc --noEmit

@@ -15,12 +15,13 @@ import tempfile
 import time
 from pathlib import Path
 
-SIZES = (0, 12_500, 25_000, 50_000, 100_000)
+SHAPES = ((1, 0), (1, 12_500), (1, 25_000), (1, 50_000), (1, 100_000), (10_000, 10))
+"""Quantities, and observations of each."""
 COMMAND = [sys.executable, "-c", "from metrion.cli import main; main()"]
 
 
-def logbook(count: int) -> str:
-    """A caliper with so many observations in one quantity."""
+def logbook(quantities: int, count: int) -> str:
+    """A caliper with so many quantities of so many observations."""
     chance = random.Random(7)
     return json.dumps(
         {
@@ -31,12 +32,13 @@ def logbook(count: int) -> str:
             ],
             "zero_checks": [{"id": "z", "instrument": "c", "main": "-1", "fine": 17}],
             "measurements": [
-                {"id": "m", "instrument": "c", "zero": ["z"], "convention": "standard-95",
+                {"id": f"m{at}", "instrument": "c", "zero": ["z"], "convention": "standard-95",
                  "observations": [
                      {"main": "6", "fine": min(20, max(0, round(chance.gauss(9, 2)))),
                       "place": f"end {i % 5}"}
                      for i in range(count)
-                 ]},
+                 ]}
+                for at in range(quantities)
             ],
         }
     )  # fmt: skip
@@ -55,20 +57,24 @@ def measured(path: Path, *options: str) -> tuple[float, int]:
 
 def main() -> None:
     """Measure every size, as results and as a table."""
-    print("| observations | results | memory above empty | an observation | table (CSV) |")
-    print("|---|---|---|---|---|")
+    print(
+        "| quantities | observations of each | results | memory above empty | an observation | "
+        "table (CSV) |"
+    )
+    print("|---|---|---|---|---|---|")
     with tempfile.TemporaryDirectory() as folder:
         path = Path(folder) / "many.json"
         empty = 0
-        for size in SIZES:
-            path.write_text(logbook(size))
+        for quantities, count in SHAPES:
+            path.write_text(logbook(quantities, count))
+            size = quantities * count
             seconds, memory = measured(path)
             table_seconds, _ = measured(path, "--csv")
             empty = empty or memory
             above = memory - empty
             each = f"{above / size:.0f} B" if size else ""
             print(
-                f"| {size} | {seconds:.2f} s | {above / 1e6:.1f} MB | {each} | "
+                f"| {quantities} | {count} | {seconds:.2f} s | {above / 1e6:.1f} MB | {each} | "
                 f"{table_seconds:.2f} s |"
             )
 

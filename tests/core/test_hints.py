@@ -9,10 +9,11 @@ from metrion.core.advice import advice
 from metrion.core.conventions import BUILT_IN
 from metrion.core.hints import hints
 from metrion.core.instruments import Instrument, Kind
-from metrion.core.measurements import Measurement, reduce_measurement
+from metrion.core.measurements import Measurement, MeasurementResult, reduce_measurement
 from metrion.core.noted import Approach, Noted
 from metrion.core.observations import Observation
 from metrion.core.scales import Look, VernierScale
+from metrion.voice import plainly
 
 CALIPER = Instrument("cal", "Caliper A", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))
 
@@ -27,6 +28,11 @@ def codes(measurement: Measurement, noted: list[Noted] | None = None) -> list[st
     observations = tuple(replace(one, noted=beside) for one, beside in pairs)
     told = replace(measurement, observations=observations or measurement.observations)
     return [hint.code for hint in hints(told)]
+
+
+def said(result: MeasurementResult) -> str:
+    found = advice(result)
+    return plainly().say(found) if found else ""
 
 
 OPENING, CLOSING = (Noted(approach=approach) for approach in Approach)
@@ -86,12 +92,12 @@ def test_only_numbered_lines() -> None:
     ],
 )
 def test_what_more_readings_would_buy(lines: tuple[int, ...], convention: str, says: str) -> None:
-    sentence = advice(reduce_measurement(series(*lines, convention=convention)))
+    sentence = said(reduce_measurement(series(*lines, convention=convention)))
     assert says in sentence
     assert bool(sentence) == bool(says)
 
 
 def test_many_readings_end_at_what_the_scale_allows() -> None:
     lines = [3, 5, 4, 6, 2, 4] * 5
-    sentence = advice(reduce_measurement(series(*lines, convention="standard")))
+    sentence = said(reduce_measurement(series(*lines, convention="standard")))
     assert sentence.startswith("One more reading would hardly tell.")

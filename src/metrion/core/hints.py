@@ -13,6 +13,7 @@ from fractions import Fraction
 from itertools import pairwise
 
 from metrion.core.drawing import fine_numerals
+from metrion.core.facts import Fact, Figure, Name, fact
 from metrion.core.measurements import Measurement
 from metrion.core.noted import Noted
 from metrion.core.observations import Sort
@@ -30,11 +31,11 @@ class Hint:
 
     Attributes:
         code: which kind.
-        message: what was seen, in numbers, and what to do.
+        says: what was seen, in numbers, and what to do.
     """
 
     code: str
-    message: str
+    says: Fact
 
 
 def hints(measurement: Measurement) -> list[Hint]:
@@ -56,8 +57,7 @@ def _play(measurement: Measurement) -> Iterator[Hint]:
         first, second, distance = found
         yield Hint(
             "play",
-            f"Readings taken {first} and {second} differ by {distance}: the tool has play. "
-            "Approach from one side only, and take the zero from that side too.",
+            fact("hint-play", first=first, second=second, apart=distance),
         )
 
 
@@ -68,15 +68,14 @@ def _readers(measurement: Measurement) -> Iterator[Hint]:
         first, second, distance = found
         yield Hint(
             "readers",
-            f"{first} and {second} differ by {distance}, more than the readings of either. "
-            "Read one position together, and see who stands aslant.",
+            fact("hint-readers", first=Name(first), second=Name(second), apart=distance),
         )
 
 
 def _apart(
     measurement: Measurement, group_of: Callable[[Noted], str]
-) -> tuple[str, str, str] | None:
-    """Two groups, each read twice or more, whose means lie apart; their distance in words."""
+) -> tuple[str, str, Figure] | None:
+    """Two groups, each read twice or more, whose means lie apart, with their distance."""
     groups: dict[str, list[Fraction]] = defaultdict(list)
     for observation, value in zip(measurement.observations, measurement.observed, strict=True):
         if observation.counts and (group := group_of(observation.noted)):
@@ -91,7 +90,7 @@ def _apart(
     least = measurement.instrument.least_count
     if apart <= max(_APART_LEAST_COUNTS * least, within):
         return None
-    return low, high, measurement.instrument.with_unit(apart)
+    return low, high, Figure(measurement.instrument.with_unit(apart))
 
 
 def _trend(measurement: Measurement) -> Iterator[Hint]:
@@ -104,13 +103,9 @@ def _trend(measurement: Measurement) -> Iterator[Hint]:
     if abs(change) <= _APART_LEAST_COUNTS * measurement.instrument.least_count:
         return
     if all(step >= 0 for step in steps) or all(step <= 0 for step in steps):
-        grew = "grew" if change > 0 else "shrank"
-        yield Hint(
-            "trend",
-            f"From reading to reading the length {grew}, by "
-            f"{measurement.instrument.with_unit(abs(change))} in all. Does it warm in the hand, "
-            "or does a grip slip? Put it down for a while and read again.",
-        )
+        size = Figure(measurement.instrument.with_unit(abs(change)))
+        way = "grew" if change > 0 else "shrank"
+        yield Hint("trend", fact("hint-trend", way=way, change=size))
 
 
 def _numbered_lines(measurement: Measurement) -> Iterator[Hint]:
@@ -120,8 +115,4 @@ def _numbered_lines(measurement: Measurement) -> Iterator[Hint]:
     if every < 2 or Fraction(1, every) ** len(lines) > _NUMBERED_CHANCE:
         return
     if len(set(lines)) > 1 and all(line % every == 0 for line in lines):
-        yield Hint(
-            "numbered-lines",
-            f"All {len(lines)} readings fall on numbered lines. Look at the lines between them "
-            "too.",
-        )
+        yield Hint("numbered-lines", fact("hint-numbered-lines", count=len(lines)))

@@ -319,3 +319,17 @@ report-column-b-window = second, window 1
 report-column-a2-window = first, window 2
 report-column-b2-window = second, window 2
 report-column-between = between
+
+## What else an experienced eye would remark
+
+hint-play = Readings taken { $first } and { $second } differ by { $apart }: the tool has play. Approach from one side only, and take the zero from that side too.
+hint-readers = { $first } and { $second } differ by { $apart }, more than the readings of either. Read one position together, and see who stands aslant.
+hint-trend = From reading to reading the length { $way ->
+    [grew] grew
+   *[shrank] shrank
+}, by { $change } in all. Does it warm in the hand, or does a grip slip? Put it down for a while and read again.
+hint-numbered-lines = All { $count } readings fall on numbered lines. Look at the lines between them too.
+advice-scale = The scale decides now: more readings will not help, a finer tool would.
+advice-scatter = The scatter decides: it is larger than what one look may be off. More readings show it better, they do not make it smaller; look for its cause.
+advice-many-more = One more reading would hardly tell. Many more could bring ±{ $now } down to ±{ $best } at the best.
+advice-one-more = One more reading like these would bring ±{ $now } to about ±{ $again }.

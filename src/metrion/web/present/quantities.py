@@ -11,6 +11,7 @@ from typing import Any, NamedTuple
 from metrion.core.advice import advice
 from metrion.core.budget import measurement_budget
 from metrion.core.desk import zero_words
+from metrion.core.facts import Fact
 from metrion.core.hints import hints
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.logbook import Logbook, Reviewed
@@ -82,8 +83,13 @@ def _by_itself(of: Hashed[Reviewed], version: int, readings: tuple[Version, ...]
         "places": places_view(measurement),
         "places_apart": measurement.places_apart,
         "hints": hints_view(measurement),
-        "advice": shown(advice(result)),
+        "advice": _said(advice(result)),
     }
+
+
+def _said(fact: Fact | None) -> str:
+    """A fact in words; empty without one."""
+    return plainly().say(fact) if fact else ""
 
 
 def places_view(measurement: Measurement) -> list[dict[str, Any]]:
@@ -103,7 +109,7 @@ def places_view(measurement: Measurement) -> list[dict[str, Any]]:
 
 def hints_view(measurement: Measurement) -> list[dict[str, str]]:
     """Remarks that use how a reading was approached and who read it."""
-    return [{"code": hint.code, "message": shown(hint.message)} for hint in hints(measurement)]
+    return [{"code": hint.code, "message": plainly().say(hint.says)} for hint in hints(measurement)]
 
 
 def readings_view(measurement: Measurement, entries: Sequence[Version]) -> list[dict[str, Any]]:
