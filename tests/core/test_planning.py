@@ -11,9 +11,10 @@ from metrion.core.conventions import BUILT_IN, Convention
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.measurements import Measurement, reduce_measurement
 from metrion.core.observations import Observation
-from metrion.core.planning import USUAL_READINGS, Verdict, Wish, expected_uncertainty, plans
+from metrion.core.planning import USUAL_READINGS, Plan, Verdict, Wish, expected_uncertainty, plans
 from metrion.core.scales import Look, ScrewScale, VernierScale
 from metrion.core.zero import ZeroCheck
+from metrion.voice import plainly
 
 LONG, SHORT = (Fraction(0), Fraction(150)), (Fraction(0), Fraction(25))
 CALIPER = Instrument("c", "Caliper", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39), LONG)
@@ -22,6 +23,10 @@ SCREW = Instrument(
 )
 CIRCLE = Instrument("o", "Circle", Kind.ANGULAR, "arcmin", VernierScale(Fraction(30), 30, 29))
 WHOLE, HALF, STANDARD, AT_95 = BUILT_IN.values()
+
+
+def spoken(plan: Plan) -> list[str]:
+    return [plainly().say(reason) for reason in plan.reasons]
 
 
 def wish(size: str, percent: str, convention: Convention = HALF, **more: Fraction) -> Wish:
@@ -33,27 +38,27 @@ def test_the_coarser_tool_comes_first_where_both_are_enough() -> None:
     assert [(plan.instrument.id, plan.verdict) for plan in found] == [
         ("c", Verdict.ENOUGH), ("s", Verdict.ENOUGH),
     ]  # fmt: skip
-    assert found[0].reasons == ("One thing, 5 readings: ±0.025 mm, 0.13 %.", "That is enough.")
+    assert spoken(found[0]) == ["One thing, 5 readings: ±0.025 mm, 0.13 %.", "That is enough."]
 
 
 def test_a_thin_thing_wants_the_finer_tool_or_a_stack() -> None:
     screw, caliper = plans(wish("0.5", "1"), [CALIPER, SCREW])
     assert (screw.instrument, screw.verdict) == (SCREW, Verdict.ENOUGH)
     assert (caliper.verdict, caliper.items) == (Verdict.STACK, 5)
-    assert "More readings would not make it smaller" in caliper.reasons[1]
-    assert "5 alike in one stack, about 2.5 mm, bring it to ±0.0050 mm each" in caliper.reasons[2]
+    assert "More readings would not make it smaller" in spoken(caliper)[1]
+    assert "5 alike in one stack, about 2.5 mm, bring it to ±0.0050 mm each" in spoken(caliper)[2]
 
 
 def test_a_stack_must_fit_the_tool() -> None:
     (found,) = plans(wish("20", "0.01"), [SCREW])
     assert (found.verdict, found.items) == (Verdict.NOT_ENOUGH, 1)
-    assert "It would take 3 alike in one stack, about 60 mm" in found.reasons[-1]
+    assert "It would take 3 alike in one stack, about 60 mm" in spoken(found)[-1]
 
 
 def test_a_stack_has_an_end_where_the_tool_has_none() -> None:
     (found,) = plans(wish("0.01", "0.1"), [replace(CALIPER, range=None)])
     assert found.verdict is Verdict.NOT_ENOUGH
-    assert "too many to hold together" in found.reasons[-1]
+    assert "too many to hold together" in spoken(found)[-1]
 
 
 @pytest.mark.parametrize(
@@ -65,7 +70,7 @@ def test_what_does_not_fit_is_said_with_the_range(
 ) -> None:
     (found,) = plans(wish(size, "1"), [replace(SCREW, range=range_)])
     assert found.verdict is Verdict.DOES_NOT_FIT
-    assert f"is {side} than what it takes: {range_[0]} to {range_[1]}.00 mm" in found.reasons[0]
+    assert f"is {side} than what it takes: {range_[0]} to {range_[1]}.00 mm" in spoken(found)[0]
 
 
 def test_scatter_averages_out_in_the_standard_schools_only() -> None:
@@ -75,12 +80,12 @@ def test_scatter_averages_out_in_the_standard_schools_only() -> None:
     assert 5 < standard.readings < 100
     (limit,) = plans(wish("20", "0.15", HALF, **scattered), [CALIPER])
     assert limit.verdict is Verdict.STACK
-    assert "More readings would not" in limit.reasons[1]
+    assert "More readings would not" in spoken(limit)[1]
 
 
 def test_many_readings_that_are_not_enough_are_said_to_be() -> None:
     (found,) = plans(wish("20", "0.01", STANDARD, scatter=Fraction("0.5")), [CALIPER])
-    assert found.reasons[1].startswith("Even 100 readings leave ±")
+    assert spoken(found)[1].startswith("Even 100 readings leave ±")
 
 
 def test_other_units_are_converted() -> None:

@@ -14,6 +14,7 @@ from metrion.core.scale_notes import notes, slide
 from metrion.core.scales import Look, Numbering, Scale, ScrewScale, VernierScale
 from metrion.core.words import CONCEPTS, USUAL
 from metrion.core.zero_desk import look_below_zero, zero_finding
+from metrion.voice import plainly
 from tests.strategies import screws, verniers
 
 ONE, HALF = Fraction(1), Fraction(1, 2)
@@ -39,7 +40,7 @@ def screw(pitch: str = "0.5", lines: int = 50, division: str = "0.5") -> Instrum
 )
 def test_a_pattern_is_explained(lines: int, span: int, says: str, warns: bool) -> None:
     first = notes(tool(VernierScale(ONE, lines, span)))[0]
-    assert says in first.text
+    assert says in plainly().say(first.says)
     assert first.warning is warns
 
 
@@ -48,7 +49,7 @@ def test_an_ordinary_scale_needs_no_remark() -> None:
 
 
 def test_routes_that_disagree_are_told_with_what_holds() -> None:
-    texts = [note.text for note in notes(tool(VernierScale(ONE, 10, 8)))]
+    texts = [plainly().say(note.says) for note in notes(tool(VernierScale(ONE, 10, 8)))]
     assert any(
         "0.2 mm by difference, 0.1 mm by division" in text and "is 0.2 mm" in text for text in texts
     )
@@ -56,14 +57,14 @@ def test_routes_that_disagree_are_told_with_what_holds() -> None:
 
 def test_the_classical_retrograde_is_in_order() -> None:
     scale = VernierScale(ONE, 10, 11, Numbering.AGAINST)
-    assert "read in order" in notes(tool(scale))[0].text
+    assert "read in order" in plainly().say(notes(tool(scale))[0].says)
 
 
 @pytest.mark.parametrize(
     ("division", "says"), [("0.5", "One turn is one mark"), ("1", "second turn"), ("0.25", "check")]
 )
 def test_a_sleeve_is_explained(division: str, says: str) -> None:
-    assert says in notes(screw(division=division))[0].text
+    assert says in plainly().say(notes(screw(division=division))[0].says)
 
 
 @given(verniers())
@@ -88,7 +89,7 @@ def test_angles_are_told_in_degrees_and_minutes() -> None:
     circle = tool(VernierScale(Fraction(30), 30, 29), Kind.ANGULAR, "arcmin")
     assert circle.with_unit(Fraction(7)) == "7′"
     assert circle.with_unit(Fraction(91)) == "1°31′"
-    assert slide(circle)[3].words == "line 3 meets: the gap is 3 × 1 = 3′"
+    assert plainly().say(slide(circle)[3].says) == "line 3 meets: the gap is 3 × 1 = 3′"
 
 
 TRIALS = [PitchTrial(10, Fraction(2), Fraction(7)), PitchTrial(8, Fraction(9), Fraction(5))]

@@ -9,9 +9,8 @@ from fractions import Fraction
 from math import ceil
 
 from metrion.core.conventions import Convention
+from metrion.core.facts import Amount, Fact, Figure, fact
 from metrion.core.instruments import Instrument, Kind
-from metrion.core.numbers import to_text
-from metrion.core.rounding import two_figures
 from metrion.core.units import parse_unit
 from metrion.core.working.steps import Working
 from metrion.core.working.uncertainty import (
@@ -70,7 +69,7 @@ class Plan:
         percent: that in per cent of the size.
         readings: how many readings it takes.
         items: how many alike it takes in one stack.
-        reasons: all of that in sentences.
+        reasons: why.
     """
 
     instrument: Instrument
@@ -79,7 +78,7 @@ class Plan:
     percent: Fraction | None = None
     readings: int = USUAL_READINGS
     items: int = 1
-    reasons: tuple[str, ...] = ()
+    reasons: tuple[Fact, ...] = ()
 
 
 def plans(wish: Wish, instruments: Iterable[Instrument]) -> list[Plan]:
@@ -107,30 +106,37 @@ def _plan(wish: Wish, instrument: Instrument) -> Plan:
     wanted = wish.percent * size / 100
     one = expected_uncertainty(instrument, wish.convention, scatter, USUAL_READINGS)
     percent = 100 * one / size
-    known = f"One thing, {USUAL_READINGS} readings: ±{_n(instrument, one)}, {_percent(percent)}."
+    known = fact(
+        "plan-one-thing",
+        count=USUAL_READINGS,
+        size=Amount(one, instrument.unit),
+        percent=Amount(percent, "%"),
+    )
     if one <= wanted:
-        return Plan(instrument, Verdict.ENOUGH, one, percent, reasons=(known, "That is enough."))
-    readings, words = _readings(wish.convention, instrument, scatter, wanted)
+        return Plan(instrument, Verdict.ENOUGH, one, percent, reasons=(known, fact("plan-enough")))
+    readings, averaging = _readings(wish.convention, instrument, scatter, wanted)
     if readings:
         return Plan(
-            instrument, Verdict.READINGS, one, percent, readings, reasons=(known, words)
+            instrument, Verdict.READINGS, one, percent, readings, reasons=(known, averaging)
         )  # fmt: skip
-    items, stack_words = _stack(instrument, size, one, wanted)
+    items, stacking = _stack(instrument, size, one, wanted)
     verdict = Verdict.STACK if items else Verdict.NOT_ENOUGH
-    reasons = tuple(reason for reason in (known, words, stack_words) if reason)
+    reasons = (known, averaging, stacking)
     return Plan(instrument, verdict, one, percent, items=items or 1, reasons=reasons)
 
 
-def _misfit(instrument: Instrument, size: Fraction) -> str:
+def _misfit(instrument: Instrument, size: Fraction) -> Fact | None:
     if instrument.range is None:
-        return ""
+        return None
     lowest, highest = instrument.range
     if lowest <= size <= highest:
-        return ""
-    side = "larger" if size > highest else "smaller"
-    return (
-        f"{_about(instrument, size)} is {side} than what it takes: "
-        f"{to_text(lowest)} to {instrument.with_unit(highest)}."
+        return None
+    return fact(
+        "plan-misfit",
+        size=_about(instrument, size),
+        side="larger" if size > highest else "smaller",
+        low=lowest,
+        high=Figure(instrument.with_unit(highest)),
     )
 
 
@@ -148,49 +154,41 @@ def expected_uncertainty(
 
 def _readings(
     convention: Convention, instrument: Instrument, scatter: Fraction, wanted: Fraction
-) -> tuple[int, str]:
+) -> tuple[int, Fact]:
     """The fewest readings that are enough, or 0 and why there are none."""
     best = expected_uncertainty(instrument, convention, scatter, MOST_READINGS)
     if best > wanted:
         now = expected_uncertainty(instrument, convention, scatter, USUAL_READINGS)
         if best > now * Fraction(19, 20):
-            return 0, "More readings would not make it smaller: the tool itself decides."
-        return 0, f"Even {MOST_READINGS} readings leave ±{_n(instrument, best)}."
+            return 0, fact("plan-tool-decides")
+        left = Amount(best, instrument.unit)
+        return 0, fact("plan-even-so-many", count=MOST_READINGS, size=left)
     low, high = USUAL_READINGS, MOST_READINGS
     while high - low > 1:
         middle = (low + high) // 2
         enough = expected_uncertainty(instrument, convention, scatter, middle) <= wanted
         low, high = (low, middle) if enough else (middle, high)
-    return high, f"{high} readings bring it down to what you want: the scatter averages out."
+    return high, fact("plan-averages-out", count=high)
 
 
 def _stack(
     instrument: Instrument, size: Fraction, one: Fraction, wanted: Fraction
-) -> tuple[int, str]:
+) -> tuple[int, Fact]:
     """The smallest stack that is enough, or 0 and why there is none."""
     items = ceil(one / wanted)
     together = items * size
+    # A count may be beyond what a message can tell one from many by.
+    count = Figure(str(items))
     if instrument.range and together > instrument.range[1]:
-        return 0, (
-            f"It would take {items} alike in one stack, about {_about(instrument, together)}: "
-            f"more than the {instrument.with_unit(instrument.range[1])} it takes."
-        )
+        most = Figure(instrument.with_unit(instrument.range[1]))
+        about = _about(instrument, together)
+        return 0, fact("plan-stack-too-large", count=count, about=about, most=most)
     if items > MOST_ITEMS:
-        return 0, f"It would take {items} alike in one stack: too many to hold together well."
-    return items, (
-        f"{items} alike in one stack, about {_about(instrument, together)}, bring it to "
-        f"±{_n(instrument, one / items)} each: value and uncertainty are divided by {items}."
-    )
+        return 0, fact("plan-stack-too-many", count=count)
+    each = Amount(one / items, instrument.unit)
+    return items, fact("plan-stack", count=count, about=_about(instrument, together), each=each)
 
 
-def _n(instrument: Instrument, size: Fraction) -> str:
-    return two_figures(size, instrument.unit)
-
-
-def _about(instrument: Instrument, size: Fraction) -> str:
+def _about(instrument: Instrument, size: Fraction) -> Figure:
     """A size that is only roughly known, to three figures."""
-    return f"{float(size):.3g} {instrument.unit}"
-
-
-def _percent(percent: Fraction) -> str:
-    return two_figures(percent, "%")
+    return Figure(f"{float(size):.3g} {instrument.unit}")

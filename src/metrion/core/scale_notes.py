@@ -7,8 +7,8 @@ from dataclasses import dataclass
 from fractions import Fraction
 from math import gcd
 
+from metrion.core.facts import Fact, Figure, Name, fact
 from metrion.core.instruments import Instrument
-from metrion.core.numbers import to_text
 from metrion.core.scales import Look, Numbering, Pattern, ScrewScale, VernierScale
 
 _MOST_STEPS = 100
@@ -19,12 +19,12 @@ class Note:
     """A remark about a scale.
 
     Attributes:
-        text: what there is to know.
+        says: what there is to know.
         warning: whether it makes the scale hard or impossible to read.
         look: where to put the slide to see it; None for anywhere.
     """
 
-    text: str
+    says: Fact
     warning: bool = False
     look: Look | None = None
 
@@ -36,12 +36,12 @@ class SlideStep:
     Attributes:
         position: where the fine zero (or the edge of the thimble) stands.
         lines: the fine lines that meet then.
-        words: the gap written out.
+        says: the gap written out.
     """
 
     position: Fraction
     lines: tuple[int, ...]
-    words: str
+    says: Fact
 
 
 def notes(instrument: Instrument) -> list[Note]:
@@ -56,72 +56,56 @@ def notes(instrument: Instrument) -> list[Note]:
 def _vernier_notes(instrument: Instrument, scale: VernierScale) -> Iterator[Note]:
     n, m = scale.fine_divisions, scale.span
     if scale.pattern is Pattern.USELESS:
-        yield Note(
-            f"{n} fine divisions over {m} marks: every line meets a mark at once, wherever the "
-            "slide stands. It tells nothing. Count again; one mark fewer is usual.",
-            warning=True,
-        )
+        yield Note(fact("note-useless", lines=n, marks=m), warning=True)
         return
     if scale.pattern is Pattern.DIRECT and scale.main_divisions_compared > 1:
-        yield Note(
-            "An extended scale: its lines lie nearly two main divisions apart, which is easier to "
-            "read. The lines are in order all the same."
-        )
+        yield Note(fact("note-extended"))
     if scale.numbering is Numbering.AGAINST and scale.pattern is Pattern.DIRECT:
-        yield Note("Numbered against the main scale, its lines are read in order.")
+        yield Note(fact("note-against"))
+    adds = {"first": _fraction(scale, 1), "second": _fraction(scale, 2)}
     if scale.pattern is Pattern.RETROGRADE:
-        yield Note(
-            f"The lines run backwards: line 1 adds {_fraction(scale, 1)} of a main division, "
-            f"line 2 {_fraction(scale, 2)}. Numbered the other way they would be in order."
-        )
+        yield Note(fact("note-backwards", **adds))
     if scale.pattern is Pattern.REPEATING:
-        many = gcd(n, m)
-        first, second = scale.lines_that_meet(Look(Fraction(0), 1))[:2]
-        yield Note(
-            f"{many} lines meet at once, lines {first} and {second} for instance. Only "
-            f"{n // many} positions can be told apart, so the least count is "
-            f"{instrument.with_unit(scale.least_count)} and not "
-            f"{instrument.with_unit(scale.by_division)}.",
-            warning=True,
-            look=Look(Fraction(0), first),
-        )
+        yield _repeating(instrument, scale)
     if scale.pattern is Pattern.SCRAMBLED:
-        yield Note(
-            f"The lines are not in order: line 1 adds {_fraction(scale, 1)} of a main division, "
-            f"line 2 {_fraction(scale, 2)}. Read what each line is worth, do not count.",
-            warning=True,
-            look=Look(Fraction(0), 1),
-        )
+        yield Note(fact("note-scrambled", **adds), warning=True, look=Look(Fraction(0), 1))
     if scale.by_difference != scale.by_division:
-        yield Note(
-            f"The two textbook routes disagree: {instrument.with_unit(scale.by_difference)} by "
-            f"difference, {instrument.with_unit(scale.by_division)} by division. What the lines "
-            f"can really tell apart is {instrument.with_unit(scale.least_count)}.",
-            warning=True,
+        says = fact(
+            "note-routes-disagree",
+            by_difference=Figure(instrument.with_unit(scale.by_difference)),
+            by_division=Figure(instrument.with_unit(scale.by_division)),
+            truly=Figure(instrument.with_unit(scale.least_count)),
         )
+        yield Note(says, warning=True)
 
 
-def _fraction(scale: VernierScale, line: int) -> str:
-    return f"{scale.parts(line)}/{scale.fine_divisions}"
+def _repeating(instrument: Instrument, scale: VernierScale) -> Note:
+    many = gcd(scale.fine_divisions, scale.span)
+    first, second = scale.lines_that_meet(Look(Fraction(0), 1))[:2]
+    says = fact(
+        "note-repeating",
+        many=many,
+        first=first,
+        second=second,
+        positions=scale.fine_divisions // many,
+        truly=Figure(instrument.with_unit(scale.least_count)),
+        by_division=Figure(instrument.with_unit(scale.by_division)),
+    )
+    return Note(says, warning=True, look=Look(Fraction(0), first))
+
+
+def _fraction(scale: VernierScale, line: int) -> Figure:
+    return Figure(f"{scale.parts(line)}/{scale.fine_divisions}")
 
 
 def _screw_notes(instrument: Instrument, scale: ScrewScale) -> Iterator[Note]:
-    pitch = instrument.with_unit(scale.pitch)
+    pitch = Figure(instrument.with_unit(scale.pitch))
     if scale.two_turns:
-        yield Note(
-            f"The sleeve has a mark at every second turn only. Say whether the thimble is in the "
-            f"second turn past the mark; that adds {pitch}.",
-        )
+        yield Note(fact("note-two-turns", travel=pitch))
     elif scale.finer_sleeve:
-        yield Note(
-            f"The sleeve has several marks to one turn. Only those {pitch} apart count; the "
-            "others are a check on the thimble."
-        )
+        yield Note(fact("note-finer-sleeve", travel=pitch))
     else:
-        yield Note(
-            "One turn is one mark. If the thimble’s zero has not come round to the datum line, "
-            "the next mark has not been passed, though it may show."
-        )
+        yield Note(fact("note-one-turn"))
 
 
 def slide(instrument: Instrument) -> list[SlideStep]:
@@ -140,8 +124,12 @@ def _step(instrument: Instrument, count: int) -> SlideStep:
     lines = [int(look.line)]
     if isinstance(scale, VernierScale):
         lines = scale.lines_that_meet(look)
-    which = " and ".join(map(str, lines[:3]))
-    gap = f"{count} × {to_text(scale.least_count)} = {instrument.with_unit(position)}"
-    noun, verb = ("lines", "meet") if len(lines) > 1 else ("line", "meets")
-    place = "at the datum line" if isinstance(scale, ScrewScale) else verb
-    return SlideStep(position, tuple(lines), f"{noun} {which} {place}: the gap is {gap}")
+    says = fact(
+        "slide-at-the-datum-line" if isinstance(scale, ScrewScale) else "slide-meets",
+        how_many=len(lines),
+        which=tuple(Name(str(line)) for line in lines[:3]),
+        count=count,
+        least=scale.least_count,
+        gap=Figure(instrument.with_unit(position)),
+    )
+    return SlideStep(position, tuple(lines), says)

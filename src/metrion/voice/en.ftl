@@ -333,3 +333,33 @@ advice-scale = The scale decides now: more readings will not help, a finer tool 
 advice-scatter = The scatter decides: it is larger than what one look may be off. More readings show it better, they do not make it smaller; look for its cause.
 advice-many-more = One more reading would hardly tell. Many more could bring ±{ $now } down to ±{ $best } at the best.
 advice-one-more = One more reading like these would bring ±{ $now } to about ±{ $again }.
+
+## Which tool, how many readings, how large a stack
+
+plan-one-thing = One thing, { $count } readings: ±{ $size }, { $percent }.
+plan-enough = That is enough.
+plan-misfit = { $size } is { $side } than what it takes: { $low } to { $high }.
+plan-tool-decides = More readings would not make it smaller: the tool itself decides.
+plan-even-so-many = Even { $count } readings leave ±{ $size }.
+plan-averages-out = { $count } readings bring it down to what you want: the scatter averages out.
+plan-stack-too-large = It would take { $count } alike in one stack, about { $about }: more than the { $most } it takes.
+plan-stack-too-many = It would take { $count } alike in one stack: too many to hold together well.
+plan-stack = { $count } alike in one stack, about { $about }, bring it to ±{ $each } each: value and uncertainty are divided by { $count }.
+
+## What to know about a scale
+
+note-useless = { $lines } fine divisions over { $marks } marks: every line meets a mark at once, wherever the slide stands. It tells nothing. Count again; one mark fewer is usual.
+note-extended = An extended scale: its lines lie nearly two main divisions apart, which is easier to read. The lines are in order all the same.
+note-against = Numbered against the { $main_scale }, its lines are read in order.
+note-backwards = The lines run backwards: line 1 adds { $first } of a main division, line 2 { $second }. Numbered the other way they would be in order.
+note-repeating = { $many } lines meet at once, lines { $first } and { $second } for instance. Only { $positions } positions can be told apart, so the { $least_count } is { $truly } and not { $by_division }.
+note-scrambled = The lines are not in order: line 1 adds { $first } of a main division, line 2 { $second }. Read what each line is worth, do not count.
+note-routes-disagree = The two textbook routes disagree: { $by_difference } by difference, { $by_division } by division. What the lines can really tell apart is { $truly }.
+note-two-turns = The { $sleeve } has a mark at every second turn only. Say whether the { $thimble } is in the second turn past the mark; that adds { $travel }.
+note-finer-sleeve = The { $sleeve } has several marks to one turn. Only those { $travel } apart count; the others are a check on the { $thimble }.
+note-one-turn = One turn is one mark. If the { $thimble }’s zero has not come round to the { $datum_line }, the next mark has not been passed, though it may show.
+slide-meets = { $how_many ->
+    [one] line { $which } meets
+   *[other] lines { $which } meet
+}: the gap is { $count } × { $least } = { $gap }
+slide-at-the-datum-line = line { $which } at the { $datum_line }: the gap is { $count } × { $least } = { $gap }

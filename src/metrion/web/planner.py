@@ -16,8 +16,8 @@ from metrion.core.typed import typed_number
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_own_convention, read_drawn_instrument
 from metrion.store.tools import all_tools
+from metrion.voice import plainly
 from metrion.web.notebook import notebook
-from metrion.web.present.instruments import shown
 from metrion.web.schemas import PlanSchema, WishSchema
 from metrion.web.shelf import SHELF
 
@@ -74,5 +74,5 @@ def _view(found: Plan) -> dict[str, Any]:
         "percent": two_figures(found.percent, "%") if fits and found.percent else None,
         "readings": found.readings,
         "items": found.items,
-        "reasons": [shown(reason) for reason in found.reasons],
+        "reasons": [plainly().say(reason) for reason in found.reasons],
     }

@@ -93,7 +93,7 @@ def notes_view(instrument: Instrument) -> list[dict[str, Any]]:
     """What to know about its scale."""
     return [
         {
-            "text": note.text,
+            "text": plainly().say(note.says),
             "warning": note.warning,
             "position": None if note.look is None else float(instrument.reading(note.look)),
         }
@@ -104,7 +104,11 @@ def notes_view(instrument: Instrument) -> list[dict[str, Any]]:
 def slide_view(instrument: Instrument) -> list[dict[str, Any]]:
     """The steps of the slow-motion slide."""
     return [
-        {"position": float(step.position), "lines": list(step.lines), "words": step.words}
+        {
+            "position": float(step.position),
+            "lines": list(step.lines),
+            "words": plainly().say(step.says),
+        }
         for step in slide(instrument)
     ]
 
