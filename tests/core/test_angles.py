@@ -93,7 +93,7 @@ def test_an_angle_is_typed_as_people_write_it(text: str) -> None:
 def test_the_sum_must_stay_below_the_next_mark() -> None:
     answer = consider(HALF_DEGREES, "57:30", "29")
     assert answer.read == 57 * 60 + 59
-    assert "has passed 57°30′ and not yet 58°0′" in " ".join(answer.sentences)
+    assert "has passed 57°30′ and not yet 58°0′" in " ".join(map(plainly().say, answer.sentences))
 
 
 def remarks(measurement: Measurement) -> dict[str, Flag]:

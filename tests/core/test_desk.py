@@ -20,7 +20,10 @@ from metrion.core.scales import Look, ScrewScale, VernierScale
 from metrion.core.scales.numerals import Numerals, usual_numerals
 from metrion.core.typed import typed_number
 from metrion.core.zero import ZeroCheck
+from metrion.voice import plainly
 from tests.strategies import verniers
+
+say = plainly().say
 
 CALIPER = Instrument(
     "cal", "Caliper A", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39),
@@ -55,12 +58,12 @@ def test_a_complete_entry() -> None:
     assert (answer.read, answer.corrected) == (Fraction("6.15"), Fraction("6.30"))
     assert answer.bounds == (6, 7)
     assert answer.meets == 12
-    assert [neighbour.words for neighbour in answer.neighbours] == [
+    assert [say(neighbour.says) for neighbour in answer.neighbours] == [
         "0.05 right of 10",
         "0.05 left of 14",
     ]
-    assert answer.sentences[0] == "Line 3 is printed 1½ and worth 0.15 mm."
-    assert "too little: the correction adds it" in answer.sentences[-1]
+    assert say(answer.sentences[0]) == "Line 3 is printed 1½ and worth 0.15 mm."
+    assert "too little: the correction adds it" in say(answer.sentences[-1])
 
 
 @pytest.mark.parametrize(
@@ -105,11 +108,11 @@ def test_a_main_reading_between_marks_names_the_mark_passed() -> None:
 def test_an_entry_outside_the_range_is_warned_of_and_not_refused() -> None:
     answer = consider(CALIPER, "151", "0")
     assert answer.read == 151
-    assert any("outside the range" in sentence for sentence in answer.sentences)
+    assert any("outside the range" in say(sentence) for sentence in answer.sentences)
 
 
 def test_line_zero_says_that_the_last_line_meets_too() -> None:
-    assert "so does the last line" in consider(CALIPER, "6", "0").sentences[0]
+    assert "so does the last line" in say(consider(CALIPER, "6", "0").sentences[0])
 
 
 def test_nothing_typed_is_no_fault() -> None:

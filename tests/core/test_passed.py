@@ -10,7 +10,17 @@ from metrion.core.desk import consider
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.passed import near_mark, turns
 from metrion.core.scales import Look, ScrewScale, VernierScale
+from metrion.voice import plainly
 from tests.strategies import screws, verniers
+
+say = plainly().say
+
+
+def said_near(instrument: Instrument, look: Look) -> str:
+    found = near_mark(instrument, look)
+    assert found is not None
+    return say(found)
+
 
 CALIPER = Instrument("c", "Caliper", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))
 CIRCLE = Instrument("a", "Circle", Kind.ANGULAR, "arcmin", VernierScale(Fraction(30), 30, 29))
@@ -35,29 +45,29 @@ FINER = gauge(ScrewScale(Fraction(1), 50, Fraction(1, 2)))
     ],
 )  # fmt: skip
 def test_a_zero_line_near_a_mark(line: int, words: str) -> None:
-    assert near_mark(CALIPER, Look(Fraction(6), line)) == words
+    assert said_near(CALIPER, Look(Fraction(6), line)) == words
 
 
 @pytest.mark.parametrize("line", [0, 3, 10, 17, 20])
 def test_a_zero_line_on_a_mark_or_well_between_two(line: int) -> None:
-    assert near_mark(CALIPER, Look(Fraction(6), line)) == ""
+    assert near_mark(CALIPER, Look(Fraction(6), line)) is None
 
 
 def test_a_circle_says_it_in_degrees() -> None:
-    words = near_mark(CIRCLE, Look(Fraction(214 * 60), 29))
+    words = said_near(CIRCLE, Look(Fraction(214 * 60), 29))
     assert "just short of 214°30′" in words
     assert "last mark passed is 213°30′" in words
 
 
 @pytest.mark.parametrize(("line", "said"), [(2, "only just gone past"), (48, "not come round")])
 def test_a_thimble_near_its_zero(line: int, said: str) -> None:
-    assert said in near_mark(HALF, Look(Fraction("4.5"), line))
-    assert any(said in words for words in consider(HALF, "4.5", str(line)).sentences)
+    assert said in said_near(HALF, Look(Fraction("4.5"), line))
+    assert any(said in say(one) for one in consider(HALF, "4.5", str(line)).sentences)
 
 
 @pytest.mark.parametrize("line", [0, 6, 25, 44])
 def test_a_thimble_away_from_its_zero(line: int) -> None:
-    assert near_mark(HALF, Look(Fraction("4.5"), line)) == ""
+    assert near_mark(HALF, Look(Fraction("4.5"), line)) is None
 
 
 @pytest.mark.parametrize(
@@ -78,7 +88,7 @@ def test_the_other_turn(instrument: Instrument, look: Look, reads: list[str]) ->
 
 
 def test_each_turn_says_how_the_sleeve_looks() -> None:
-    words = [turn.words for turn in turns(TWICE, Look(Fraction(4), 2, second_turn=True))]
+    words = [say(turn.says) for turn in turns(TWICE, Look(Fraction(4), 2, second_turn=True))]
     assert words == ["last mark passed 4, second turn past it", "last mark passed 5"]
 
 

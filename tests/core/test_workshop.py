@@ -130,7 +130,7 @@ def test_usual_pitches(pitch: str, unit: str, usual: str | None) -> None:
 @given(st.integers(1, 19))
 def test_both_rules_of_counting_a_negative_zero_give_one_number(line: int) -> None:
     found = zero_finding(tool(VernierScale(ONE, 20, 39)), Look(-ONE, line), Fraction(0))
-    ends = {way.rpartition("= ")[2] for way in found.ways}
+    ends = {way.rpartition("= ")[2] for way in map(plainly().say, found.ways)}
     assert len(found.ways) == 2
     assert len(ends) == 1
     assert found.error == (line - 20) * Fraction(1, 20)
@@ -139,20 +139,22 @@ def test_both_rules_of_counting_a_negative_zero_give_one_number(line: int) -> No
 def test_the_error_in_words() -> None:
     gauge = screw()
     negative = zero_finding(gauge, Look(-HALF, 43), Fraction(0))
-    assert negative.words == (
-        "Zero error -0.07 mm: it reads too little. Correction +0.07 mm, minus the error."
+    assert plainly().say(negative.says) == (
+        "Zero error −0.07 mm: it reads too little. Correction +0.07 mm, minus the error."
     )
-    assert "competent" in negative.advice
+    assert negative.advice is not None
+    assert "competent" in plainly().say(negative.advice)
     positive = zero_finding(gauge, Look(Fraction(0), 3), Fraction(0))
-    assert "too much. Correction -0.03 mm" in positive.words
-    assert (len(positive.ways), positive.advice) == (1, "")
-    assert "nothing to correct" in zero_finding(gauge, Look(Fraction(0), 0), Fraction(0)).words
+    assert "too much. Correction −0.03 mm" in plainly().say(positive.says)
+    assert (len(positive.ways), positive.advice) == (1, None)
+    exact = zero_finding(gauge, Look(Fraction(0), 0), Fraction(0))
+    assert "nothing to correct" in plainly().say(exact.says)
 
 
 def test_a_reference_takes_the_place_of_closed_faces() -> None:
     found = zero_finding(screw(), Look(Fraction(25), 2), Fraction(25))
     assert found.error == Fraction("0.02")
-    assert found.ways[-1] == "reading less reference: 25.02 mm − 25 = 0.02 mm"
+    assert plainly().say(found.ways[-1]) == "reading less reference: 25.02 mm − 25 = 0.02 mm"
 
 
 @given(screws())

@@ -5,7 +5,7 @@ It warns and explains; it never refuses a reading that the scale can show.
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, field, replace
 from fractions import Fraction
 from math import floor
@@ -13,6 +13,7 @@ from math import floor
 from metrion.core.appearance import FineAs
 from metrion.core.drawing import fine_numerals
 from metrion.core.errors import MetrionError, NotAMark
+from metrion.core.facts import Argument, Fact, Figure, Name, fact
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.numbers import to_text
 from metrion.core.pairing import ZERO_CANCELS
@@ -30,13 +31,13 @@ class Neighbour:
         line: the line.
         mark: the main mark nearest to it.
         miss: how far it lies past that mark (negative: short of it).
-        words: the miss in words, ``0.05 right of 10``.
+        says: the miss in words, ``0.05 right of 10``.
     """
 
     line: int
     mark: Fraction
     miss: Fraction
-    words: str
+    says: Fact
 
 
 @dataclass(frozen=True)
@@ -66,7 +67,7 @@ class Answer:
     bounds: tuple[Fraction, Fraction] | None = None
     meets: Fraction | None = None
     neighbours: tuple[Neighbour, ...] = ()
-    sentences: tuple[str, ...] = field(default=())
+    sentences: tuple[Fact, ...] = field(default=())
     second_turn: bool = False
     turns: tuple[Turn, ...] = ()
 
@@ -173,12 +174,12 @@ def _neighbours(instrument: Instrument, scale: VernierScale, look: Look) -> tupl
         place = read + scale.line_position(line)
         mark = floor(place / scale.main_division + Fraction(1, 2)) * scale.main_division
         miss = place - mark
-        side = "right" if miss > 0 else "left"
         angular = instrument.kind is Kind.ANGULAR
         distance = instrument.with_unit(abs(miss)) if angular else instrument.value_text(abs(miss))
         at = instrument.value_text(mark) if angular else to_text(mark)
-        words = f"{distance} {side} of {at}" if miss else f"meets {at} too"
-        found.append(Neighbour(line, mark, miss, words))
+        side = "right" if miss > 0 else "left" if miss else "meets"
+        says = fact(f"neighbour-{side}", distance=Figure(distance), mark=Figure(at))
+        found.append(Neighbour(line, mark, miss, says))
     return tuple(found)
 
 
@@ -189,62 +190,51 @@ def _sentences(
     look: Look | None,
     bounds: tuple[Fraction, Fraction] | None,
     checks: Sequence[ZeroCheck] | None,
-) -> list[str]:
+) -> list[Fact]:
     found = []
     fine = instrument.scale.has_fine_scale
     if fine and line is not None:
-        found.append(_line_words(instrument, line))
+        found.append(_line(instrument, line))
     if fine and bounds:
-        low, high = (instrument.mark_text(bound) for bound in bounds)
-        pointer = "edge of the thimble" if instrument.kind is Kind.SCREW else "zero line"
-        found.append(
-            f"The {pointer} has passed {low} and not yet {high}, so the reading lies between them."
-        )
+        low, high = (Figure(instrument.mark_text(bound)) for bound in bounds)
+        code = "edge-between" if instrument.kind is Kind.SCREW else "zero-line-between"
+        found.append(fact(code, low=low, high=high))
     if look is not None:
-        found += _look_words(instrument, look)
+        found += _look(instrument, look)
     if main is not None or line is not None:
-        found.append(ZERO_CANCELS if checks is None else zero_words(instrument, checks))
+        found.append(ZERO_CANCELS if checks is None else zero_says(instrument, checks))
     return found
 
 
-def _look_words(instrument: Instrument, look: Look) -> list[str]:
-    found = [near_mark(instrument, look)]
+def _look(instrument: Instrument, look: Look) -> Iterator[Fact]:
+    if near := near_mark(instrument, look):
+        yield near
     if instrument.range:
-        lowest, highest = instrument.range
-        if not lowest <= instrument.reading(look) <= highest:
-            found.append(
-                f"That is outside the range of {instrument.name}, "
-                f"{to_text(lowest)} to {instrument.with_unit(highest)}."
-            )
-    return [words for words in found if words]
+        low, high = instrument.range
+        if not low <= instrument.reading(look) <= high:
+            most = Figure(instrument.with_unit(high))
+            yield fact("that-is-out-of-range", tool=Name(instrument.name), low=low, high=most)
 
 
-def _line_words(instrument: Instrument, line: Line) -> str:
+def _line(instrument: Instrument, line: Line) -> Fact:
     scale = instrument.scale
     worth = scale.reading(Look(Fraction(0), line))
-    text = instrument.with_unit(worth)
-    numeral = fine_numerals(instrument).text(line)
-    number = to_text(Fraction(line))
-    printed = "" if numeral == number else f"is printed {numeral} and "
+    numeral, number = fine_numerals(instrument).text(line), Fraction(line)
+    about: dict[str, Argument] = {"line": number}
+    printed = "" if numeral == to_text(number) else "-printed"
+    if printed:
+        about["numeral"] = Figure(numeral)
     if worth == 0:
-        also = ": when the zero line meets a mark, so does the last line"
-        return (
-            f"Line {number} {printed}adds nothing{also if isinstance(scale, VernierScale) else ''}."
-        )
-    if not printed:
-        return f"Line {number} is worth {text}."
-    return f"Line {number} is printed {numeral} and worth {text}."
+        last = "-last" if isinstance(scale, VernierScale) else ""
+        return fact(f"line-adds-nothing{last}{printed}", **about)
+    return fact(f"line-worth{printed}", **about, worth=Figure(instrument.with_unit(worth)))
 
 
-def zero_words(instrument: Instrument, checks: Sequence[ZeroCheck]) -> str:
-    """What the zero does to every reading, in words."""
+def zero_says(instrument: Instrument, checks: Sequence[ZeroCheck]) -> Fact:
+    """What the zero does to every reading."""
     if not checks:
-        return "The zero has not been looked at yet, so nothing is corrected."
+        return fact("zero-not-looked-at")
     error = zero_error(instrument, checks)
-    name = "gauge" if instrument.kind is Kind.SCREW else "tool"
-    size = instrument.with_unit(abs(error))
-    if error == 0:
-        return f"With the faces closed this {name} reads zero: nothing to correct."
-    if error > 0:
-        return f"This {name} reads {size} too much: the correction takes it off."
-    return f"This {name} reads {size} too little: the correction adds it."
+    tool = "gauge" if instrument.kind is Kind.SCREW else "tool"
+    side = "much" if error > 0 else "little" if error else "none"
+    return fact(f"zero-reads-{side}", tool=tool, size=Figure(instrument.with_unit(abs(error))))

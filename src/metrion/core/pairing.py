@@ -23,7 +23,7 @@ from metrion.core.observations import (
 )
 from metrion.core.scales import Look
 
-ZERO_CANCELS = "In the difference of two positions the zero cancels: it need not be looked at."
+ZERO_CANCELS = fact("zero-cancels-in-pairs")
 
 ORDER = {
     Sort.SINGLE: (0,),

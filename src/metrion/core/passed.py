@@ -10,8 +10,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 from fractions import Fraction
 
+from metrion.core.facts import Fact, Figure, fact
 from metrion.core.instruments import Instrument, Kind
-from metrion.core.numbers import to_text
 from metrion.core.scales import Look, ScrewScale
 
 _NEAR = Fraction(1, 10)
@@ -25,50 +25,37 @@ class Turn:
     Attributes:
         look: what would be written down for it.
         read: what that reads, in the unit of the instrument.
-        words: how the sleeve looks then.
+        says: how the sleeve looks then.
     """
 
     look: Look
     read: Fraction
-    words: str
+    says: Fact
 
 
-def near_mark(instrument: Instrument, look: Look) -> str:
-    """What it means that the zero stands near a mark, in words; empty where it does not."""
+def near_mark(instrument: Instrument, look: Look) -> Fact | None:
+    """What it means that the zero stands near a mark; None where it does not."""
     scale = instrument.scale
     if isinstance(scale, ScrewScale):
         return _near_datum(scale, look)
     past = (instrument.reading(look) - look.main) / scale.main_division
     below, here, above = (
-        instrument.mark_text(look.main + step * scale.main_division) for step in (-1, 0, 1)
+        Figure(instrument.mark_text(look.main + step * scale.main_division)) for step in (-1, 0, 1)
     )
     if 0 < past <= _NEAR:
-        return (
-            f"So the zero line stands just past {here}. If yours stands just past {above}, "
-            f"{above} is the last mark passed."
-        )
+        return fact("just-past-a-mark", here=here, above=above)
     if past >= 1 - _NEAR:
-        return (
-            f"So the zero line stands just short of {above}. If yours stands just short of "
-            f"{here}, the last mark passed is {below}."
-        )
-    return ""
+        return fact("just-short-of-a-mark", here=here, above=above, below=below)
+    return None
 
 
-def _near_datum(scale: ScrewScale, look: Look) -> str:
+def _near_datum(scale: ScrewScale, look: Look) -> Fact | None:
     turned = Fraction(look.line) / scale.fine_divisions
-    line = to_text(Fraction(look.line))
     if 0 < turned <= _NEAR:
-        return (
-            f"At {line} the thimble’s zero has only just gone past the datum line: "
-            "a mark it has just passed may still be hidden under the edge."
-        )
+        return fact("thimble-zero-just-past", line=Fraction(look.line))
     if turned >= 1 - _NEAR:
-        return (
-            f"At {line} the thimble’s zero has not come round to the datum line yet: "
-            "a mark that is just showing has not been passed."
-        )
-    return ""
+        return fact("thimble-zero-to-come", line=Fraction(look.line))
+    return None
 
 
 def turns(instrument: Instrument, look: Look) -> tuple[Turn, ...]:
@@ -93,6 +80,6 @@ def turns(instrument: Instrument, look: Look) -> tuple[Turn, ...]:
 
 
 def _turn(instrument: Instrument, scale: ScrewScale, look: Look) -> Turn:
-    shown = instrument.mark_text(scale.last_mark(look))
-    second = ", second turn past it" if look.second_turn else ""
-    return Turn(look, instrument.reading(look), f"last mark passed {shown}{second}")
+    mark = Figure(instrument.mark_text(scale.last_mark(look)))
+    code = "turn-second" if look.second_turn else "turn"
+    return Turn(look, instrument.reading(look), fact(code, mark=mark))

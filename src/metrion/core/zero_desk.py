@@ -2,12 +2,12 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
 from dataclasses import dataclass
 from fractions import Fraction
 
-from metrion.core.facts import Fact, Figure, fact
+from metrion.core.facts import Argument, Fact, Figure, fact
 from metrion.core.instruments import Instrument
-from metrion.core.numbers import to_text
 from metrion.core.scales import Look, ScrewScale, VernierScale
 from metrion.core.zero import WrappedZero, wrapped_zero
 
@@ -20,16 +20,16 @@ class ZeroFinding:
 
     Attributes:
         error: reading less reference.
-        words: what that does to every reading.
+        says: what that does to every reading.
         ways: how the reading is counted; for a negative one, by both rules.
         advice: what to do if it is large; empty if it is not.
         wrapped: what it is likely mistaken for, if it is nearer to a full mark than to nothing.
     """
 
     error: Fraction
-    words: str
-    ways: tuple[str, ...]
-    advice: str
+    says: Fact
+    ways: tuple[Fact, ...]
+    advice: Fact | None
     wrapped: WrappedZero | None = None
 
 
@@ -44,10 +44,10 @@ def zero_finding(instrument: Instrument, look: Look, reference: Fraction) -> Zer
     wrapped = wrapped_zero(instrument, look, reference)
     return ZeroFinding(
         error,
-        _words(instrument, error),
+        _error(instrument, error),
         tuple(_ways(instrument, look, read, reference)),
         # A tool is called faulty only after the count has been questioned.
-        "" if wrapped else _advice(instrument, error),
+        None if wrapped else _advice(instrument, error),
         wrapped,
     )
 
@@ -102,47 +102,44 @@ def look_below_zero(instrument: Instrument) -> Look:
     return Look(-scale.main_division, 0)
 
 
-def _words(instrument: Instrument, error: Fraction) -> str:
+def _error(instrument: Instrument, error: Fraction) -> Fact:
     if error == 0:
-        return "The zero error is 0: nothing to correct."
-    much = "too much" if error > 0 else "too little"
-    sign = "" if error > 0 else "+"
-    return (
-        f"Zero error {instrument.with_unit(error)}: it reads {much}. "
-        f"Correction {sign}{instrument.with_unit(-error)}, minus the error."
+        return fact("zero-error-none")
+    correction = instrument.with_unit(-error)
+    return fact(
+        "zero-error-is",
+        error=Figure(instrument.with_unit(error)),
+        side="much" if error > 0 else "little",
+        correction=Figure(correction if error > 0 else f"+{correction}"),
     )
 
 
-def _ways(instrument: Instrument, look: Look, read: Fraction, reference: Fraction) -> list[str]:
-    scale, least = instrument.scale, to_text(instrument.least_count)
-    line = to_text(Fraction(look.line))
+def _ways(
+    instrument: Instrument, look: Look, read: Fraction, reference: Fraction
+) -> Iterator[Fact]:
+    scale = instrument.scale
     ordered = not isinstance(scale, VernierScale) or scale.estimable()
-    ways = []
     start = scale.turn_start(look) if isinstance(scale, ScrewScale) else look.main
+    reads = Figure(instrument.with_unit(read))
+    about: dict[str, Argument] = {
+        "line": Fraction(look.line),
+        "least": instrument.least_count,
+        "read": reads,
+    }
     if ordered:
-        mark = "mark below zero" if start < 0 else "mark passed"
-        ways.append(
-            f"{mark} and line: {to_text(start)} + {line} × {least} = {instrument.with_unit(read)}"
-        )
+        where = "below" if start < 0 else "passed"
+        yield fact("zero-by-mark-and-line", **about, where=where, start=start)
     turn = scale.pitch if isinstance(scale, ScrewScale) else scale.main_division
     if ordered and reference == 0 and start == -turn:
-        back = scale.fine_divisions - Fraction(look.line)
-        ways.append(
-            f"counted back from the end: −({scale.fine_divisions} − {line}) × {least} = "
-            f"−{to_text(back)} × {least} = {instrument.with_unit(read)}"
-        )
+        lines = scale.fine_divisions
+        back = lines - Fraction(look.line)
+        yield fact("zero-counted-back", **about, lines=lines, back=back)
     if reference:
-        ways.append(
-            f"reading less reference: {instrument.with_unit(read)} − {to_text(reference)} = "
-            f"{instrument.with_unit(read - reference)}"
-        )
-    return ways
+        error = Figure(instrument.with_unit(read - reference))
+        yield fact("zero-less-reference", read=reads, piece=reference, error=error)
 
 
-def _advice(instrument: Instrument, error: Fraction) -> str:
+def _advice(instrument: Instrument, error: Fraction) -> Fact | None:
     if abs(error) <= _LARGE * instrument.least_count:
-        return ""
-    return (
-        f"That is more than {_LARGE} least counts. Wipe the faces and look again; if it stays, "
-        "have someone competent adjust the tool, and meanwhile correct."
-    )
+        return None
+    return fact("zero-large", many=_LARGE)

@@ -363,3 +363,48 @@ slide-meets = { $how_many ->
    *[other] lines { $which } meet
 }: the gap is { $count } × { $least } = { $gap }
 slide-at-the-datum-line = line { $which } at the { $datum_line }: the gap is { $count } × { $least } = { $gap }
+
+## While a reading is entered
+
+line-worth = Line { $line } is worth { $worth }.
+line-worth-printed = Line { $line } is printed { $numeral } and worth { $worth }.
+line-adds-nothing = Line { $line } adds nothing.
+line-adds-nothing-last = Line { $line } adds nothing: when the zero line meets a mark, so does the last line.
+line-adds-nothing-printed = Line { $line } is printed { $numeral } and adds nothing.
+line-adds-nothing-last-printed = Line { $line } is printed { $numeral } and adds nothing: when the zero line meets a mark, so does the last line.
+neighbour-right = { $distance } right of { $mark }
+neighbour-left = { $distance } left of { $mark }
+neighbour-meets = meets { $mark } too
+edge-between = The edge of the { $thimble } has passed { $low } and not yet { $high }, so the reading lies between them.
+zero-line-between = The zero line has passed { $low } and not yet { $high }, so the reading lies between them.
+that-is-out-of-range = That is outside the range of { $tool }, { $low } to { $high }.
+zero-cancels-in-pairs = In the difference of two positions the zero cancels: it need not be looked at.
+zero-not-looked-at = The zero has not been looked at yet, so nothing is corrected.
+zero-reads-none = With the faces closed this { tool-or-gauge } reads zero: nothing to correct.
+zero-reads-much = This { tool-or-gauge } reads { $size } too much: the correction takes it off.
+zero-reads-little = This { tool-or-gauge } reads { $size } too little: the correction adds it.
+tool-or-gauge = { $tool ->
+    [gauge] gauge
+   *[tool] tool
+}
+just-past-a-mark = So the zero line stands just past { $here }. If yours stands just past { $above }, { $above } is the last mark passed.
+just-short-of-a-mark = So the zero line stands just short of { $above }. If yours stands just short of { $here }, the last mark passed is { $below }.
+thimble-zero-just-past = At { $line } the { $thimble }’s zero has only just gone past the { $datum_line }: a mark it has just passed may still be hidden under the edge.
+thimble-zero-to-come = At { $line } the { $thimble }’s zero has not come round to the { $datum_line } yet: a mark that is just showing has not been passed.
+turn = last mark passed { $mark }
+turn-second = last mark passed { $mark }, second turn past it
+
+## At the zero desk
+
+zero-error-none = The { $zero_error } is 0: nothing to correct.
+zero-error-is = { $Zero_error } { $error }: it reads { $side ->
+    [much] too much
+   *[little] too little
+}. Correction { $correction }, minus the error.
+zero-by-mark-and-line = { $where ->
+    [below] mark below zero
+   *[passed] mark passed
+} and line: { $start } + { $line } × { $least } = { $read }
+zero-counted-back = counted back from the end: −({ $lines } − { $line }) × { $least } = −{ $back } × { $least } = { $read }
+zero-less-reference = reading less reference: { $read } − { $piece } = { $error }
+zero-large = That is more than { $many } { $least_counts }. Wipe the faces and look again; if it stays, have someone competent adjust the tool, and meanwhile correct.

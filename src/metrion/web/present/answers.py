@@ -23,6 +23,8 @@ from metrion.core.zero_desk import nearer_to_a_mark, sides, zero_finding
 from metrion.voice import plainly
 from metrion.web.present.instruments import shown
 
+say = plainly().say
+
 _FINEST = 1_000_000
 """Denominator to which a slider's place is taken: far finer than any line, and exact to add."""
 
@@ -56,13 +58,13 @@ def answer_view(
                 "line": neighbour.line,
                 "mark": float(neighbour.mark),
                 "miss": float(neighbour.miss),
-                "words": shown(neighbour.words),
+                "words": say(neighbour.says),
             }
             for neighbour in answer.neighbours
         ],
         "sentences": [
-            *(plainly().say(said) for said in (paired.sentences if paired else ())),
-            *(shown(words) for words in answer.sentences),
+            *map(say, paired.sentences if paired else ()),
+            *map(say, answer.sentences),
         ],
         "between": _text(instrument, paired.value) if paired else None,
         "second_turn": answer.second_turn,
@@ -80,7 +82,7 @@ def _turn_view(instrument: Instrument, turn: Turn, answer: Answer) -> dict[str, 
         "read": shown(instrument.value_text(turn.read)),
         "position": float(turn.read),
         "chosen": turn.read == answer.read,
-        "words": shown(turn.words),
+        "words": say(turn.says),
     }
 
 
@@ -153,9 +155,9 @@ def _finding(
     found = zero_finding(instrument, answer.look, reference)
     view = {
         "error": float(found.error),
-        "words": shown(found.words),
-        "ways": [shown(way) for way in found.ways],
-        "advice": found.advice,
+        "words": say(found.says),
+        "ways": [say(way) for way in found.ways],
+        "advice": say(found.advice) if found.advice else "",
         "wrapped": found.wrapped and _wrapped_view(instrument, found.wrapped),
     }
     return view, ""
@@ -166,7 +168,7 @@ def _wrapped_view(instrument: Instrument, wrapped: WrappedZero) -> dict[str, Any
     return {
         "main": instrument.main_text(wrapped.look.main),
         "second_turn": wrapped.look.second_turn,
-        "words": plainly().say(fact("which-zero", nearer=nearer_to_a_mark(instrument))),
-        "likely": plainly().say(likely),
-        "kept": plainly().say(kept),
+        "words": say(fact("which-zero", nearer=nearer_to_a_mark(instrument))),
+        "likely": say(likely),
+        "kept": say(kept),
     }

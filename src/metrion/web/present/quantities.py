@@ -10,7 +10,7 @@ from typing import Any, NamedTuple
 
 from metrion.core.advice import advice
 from metrion.core.budget import measurement_budget
-from metrion.core.desk import zero_words
+from metrion.core.desk import zero_says
 from metrion.core.facts import Fact
 from metrion.core.hints import hints
 from metrion.core.instruments import Instrument, Kind
@@ -69,7 +69,7 @@ def _by_itself(of: Hashed[Reviewed], version: int, readings: tuple[Version, ...]
         "zero_exact": measurement.zero_exact,
         "zero_error": float(measurement.zero_error),
         "zero_text": shown(instrument.value_text(measurement.zero_error)),
-        "zero_words": zero_words(instrument, measurement.effective_checks),
+        "zero_words": plainly().say(zero_says(instrument, measurement.effective_checks)),
         "estimates": measurement.convention.estimate,
         "convention": measurement.convention.id,
         "convention_name": measurement.convention.name,
