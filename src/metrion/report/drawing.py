@@ -15,10 +15,13 @@ from metrion.core.drawing import fine_numerals, line_places, main_numerals
 from metrion.core.instruments import Instrument
 from metrion.core.numbers import to_text
 from metrion.core.scales import Look, PlainScale, ScrewScale, VernierScale
+from metrion.voice import Numbers
 
 WIDTH, HEIGHT = 640, 132
 _EDGE, _DATUM = 66.0, 74.0
 _MAIN, _FINE, _QUIET = "#24419A", "#8A4B00", "#444444"
+_ENGRAVED = Numbers()
+"""What is engraved on a tool has its point, whoever reads it."""
 _FONT = 'font-family="sans-serif" font-size="12" text-anchor="middle"'
 
 
@@ -97,7 +100,7 @@ def _beam(instrument: Instrument, low: Fraction, per_unit: float) -> Iterator[st
         yield _line(x, _EDGE - (24 if numbered else 14), _EDGE, "black")
         if numbered:
             number = to_text(mark // numerals.every * numerals.step)
-            yield _text(x, 34, number.replace("-", "−"), _MAIN)
+            yield _text(x, 34, _ENGRAVED.figure(number), _MAIN)
 
 
 def _plain(instrument: Instrument, scale: PlainScale, look: Look) -> Iterator[str]:
@@ -116,7 +119,7 @@ def _screw(instrument: Instrument, scale: ScrewScale, look: Look) -> Iterator[st
     yield from _sleeve(instrument, scale, look, edge)
     yield _plate(edge, 14, 90, 112, "#F7F2EA")
     yield from _thimble(instrument, scale, look, edge)
-    read = instrument.with_unit(instrument.reading(look)).replace("-", "−")
+    read = _ENGRAVED.figure(instrument.with_unit(instrument.reading(look)))
     yield _text(edge + 200, _DATUM + 4, f"reads {read}", _QUIET)
 
 
@@ -136,7 +139,7 @@ def _sleeve(instrument: Instrument, scale: ScrewScale, look: Look, edge: float) 
         stroke, width = (_MAIN, 3) if passed else ("black", 1)
         yield _line(x, _DATUM, _DATUM + side * 18, stroke, width)
         if numbered:
-            number = to_text(mark // numerals.every * numerals.step).replace("-", "−")
+            number = _ENGRAVED.number(mark // numerals.every * numerals.step)
             yield _text(x, _DATUM - 24 if side < 0 else _DATUM + 32, number, _MAIN)
 
 

@@ -137,8 +137,3 @@ def _within_brackets(line: Line) -> bool:
         if not depth:
             return at == len(line) - 1 > 0
     return False
-
-
-def true_minus(text: str) -> str:
-    """A text with true minus signs."""
-    return text.replace("-", "−")
