@@ -1,4 +1,4 @@
-"""How much of the code is tests: lines that are neither empty nor comments, in Python and TypeScript.
+"""How much of the code is tests: lines that are neither empty nor comments, Python and TypeScript.
 
 It belongs between a quarter and a third; outside of that the exit status is 1.
 """
