@@ -11,6 +11,7 @@ from math import ceil
 from metrion.core.conventions import Convention
 from metrion.core.facts import Amount, Fact, Figure, fact
 from metrion.core.instruments import Instrument, Kind
+from metrion.core.scales.base import LEAST_COUNT
 from metrion.core.units import parse_unit
 from metrion.core.working.steps import Working
 from metrion.core.working.uncertainty import (
@@ -145,7 +146,7 @@ def expected_uncertainty(
 ) -> Fraction:
     """What a convention would state for so many single readings and one look at the zero."""
     working = Working(instrument.unit)
-    working.add("least_count", instrument.scale.least_count_by_division())
+    working.add(LEAST_COUNT.word, instrument.scale.least_count_by_division())
     expected = {SPREAD: scatter, COUNT: Fraction(readings)}
     model = Model(convention, instrument.maker_limit, 1, readings > 1, 1)
     add_uncertainty(working, model, expected)

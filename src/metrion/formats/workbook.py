@@ -22,6 +22,7 @@ from metrion.core.formula.expression import Expression, name, number
 from metrion.core.measurements import Measurement
 from metrion.core.observations import LOOKS, Observation, Sort, observed
 from metrion.core.scales import Look
+from metrion.core.scales.base import LEAST_COUNT
 from metrion.core.working.readings import mean_rule
 from metrion.core.working.steps import Rule, Step
 from metrion.core.working.uncertainty import (
@@ -88,7 +89,7 @@ class _Page:
         """Everything, from the scales to the uncertainty, each step as a formula."""
         self._head(self.measurement.label)
         self._put("instrument", harmless(self.instrument.name), f"in {self.instrument.unit}")
-        self._step(Rule("least_count", self.instrument.scale.least_count_by_division()))
+        self._step(Rule(LEAST_COUNT.word, self.instrument.scale.least_count_by_division()))
         self._zero()
         self._readings()
         if self.measurement.counting:

@@ -16,6 +16,8 @@ from metrion.core.instruments import Instrument
 from metrion.core.measurements import Measurement, MeasurementResult
 from metrion.core.observations import LOOKS, Observation, Sort, observed
 from metrion.core.scales import Look, VernierScale
+from metrion.core.scales.base import LEAST_COUNT
+from metrion.core.scales.vernier import FINE_DIVISION
 from metrion.core.working.steps import Step
 from metrion.core.working.uncertainty import (
     MEAN,
@@ -28,15 +30,14 @@ from metrion.core.zero import zero_errors, zero_look
 
 MOST_WRITTEN = 200
 """Readings that are written out one by one; more are lists of marks and lines."""
-LEAST_COUNT, BY_DIFFERENCE = "least_count", "least_count_by_difference"
-FINE_DIVISION = "fine_division"
+BY_DIFFERENCE = "least_count_by_difference"
 
 
 def measurement_steps(result: MeasurementResult) -> Iterator[Step]:
     """Every step of a measurement, from the least count to the rounded sentence."""
     measurement = result.measurement
     for step in result.working.steps:
-        if step.key == LEAST_COUNT:
+        if step.key == LEAST_COUNT.word:
             yield from least_count_steps(measurement.instrument)
         elif step.key == ZERO_ERRORS:
             yield from _zero_looks(measurement, step)
@@ -50,9 +51,9 @@ def measurement_steps(result: MeasurementResult) -> Iterator[Step]:
 def least_count_steps(instrument: Instrument) -> Iterator[Step]:
     """The least count, by both textbook routes where there are two."""
     unit, scale = instrument.unit, instrument.scale
-    yield Step(LEAST_COUNT, scale.least_count_by_division(), scale.least_count, unit)
+    yield Step(LEAST_COUNT.word, scale.least_count_by_division(), scale.least_count, unit)
     if isinstance(scale, VernierScale):
-        yield Step(FINE_DIVISION, scale.fine_division_rule(), scale.fine_division, unit)
+        yield Step(FINE_DIVISION.word, scale.fine_division_rule(), scale.fine_division, unit)
         difference = scale.least_count_by_difference()
         yield Step(BY_DIFFERENCE, difference, scale.by_difference, unit)
 

@@ -9,6 +9,7 @@ from metrion.core.facts import fact
 from metrion.core.formula.expression import Expression, name
 from metrion.core.formula.values import Series
 from metrion.core.instruments import Instrument
+from metrion.core.scales.base import LEAST_COUNT
 from metrion.core.working.steps import Working
 from metrion.core.working.uncertainty import (
     MEAN,
@@ -19,8 +20,6 @@ from metrion.core.working.uncertainty import (
     divided,
 )
 from metrion.core.zero import MEAN_OF_ERRORS, ZeroCheck, zero_errors, zero_look
-
-LEAST_COUNT = "least_count"
 
 
 def base_working(
@@ -37,7 +36,7 @@ def base_working(
         divisors: what the mean is divided by.
     """
     working = Working(instrument.unit)
-    working.add(LEAST_COUNT, instrument.scale.least_count_by_division())
+    working.add(LEAST_COUNT.word, instrument.scale.least_count_by_division())
     if len(checks) == 1:
         working.add(ZERO_ERROR, zero_look(instrument, checks[0]))
     elif checks:

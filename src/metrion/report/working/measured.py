@@ -11,8 +11,8 @@ from metrion.core.formula.expression import Kind
 from metrion.core.instruments import Instrument
 from metrion.core.measurements import Measurement, MeasurementResult
 from metrion.core.observations import Observation, Sort, off_opposite
+from metrion.core.scales.base import LEAST_COUNT
 from metrion.core.working.listing import (
-    LEAST_COUNT,
     least_count_steps,
     observation_steps,
     zero_look_steps,
@@ -66,7 +66,7 @@ def _lines(result: MeasurementResult, writer: Writer, *, whole: bool = True) -> 
             writer.taken_over(step)
         steps = steps[first:]
     for step in steps:
-        if step.key == LEAST_COUNT:
+        if step.key == LEAST_COUNT.word:
             for route in least_count_steps(measurement.instrument):
                 yield writer.line(route, Group.SCALE, Tint.FINE)
             if not measurement.effective_checks:

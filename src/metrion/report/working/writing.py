@@ -13,6 +13,7 @@ from metrion.core.formula.values import Series, Value, rational
 from metrion.core.instruments import Instrument, Kind
 from metrion.core.notation import unit_after
 from metrion.core.numbers import finite_decimals
+from metrion.core.scales.base import LEAST_COUNT
 from metrion.core.working.steps import Step
 from metrion.core.working.uncertainty import READINGS, ZERO_ERROR, ZERO_ERRORS
 from metrion.report.lines import Group, Line, Span, Tint, Written, plain
@@ -65,7 +66,7 @@ class Writer:
     ) -> tuple[str, Fraction]:
         """A reading with the decimals of its instrument; else as following it bears out."""
         instrument = self.instrument
-        if step.key == "least_count" and finite_decimals(value) is None:
+        if step.key == LEAST_COUNT.word and finite_decimals(value) is None:
             return f"{value.numerator}/{value.denominator}", value
         if instrument and group in (Group.READING, Group.ZERO):
             rounded = self._reading(value, expression)
