@@ -8,8 +8,8 @@ from fractions import Fraction
 
 import pytest
 
-from metrion.core.numbers import square_root
-from metrion.core.statistics import mean, variance
+from metrion.core.conventions import Spread
+from tests.core.spread import worked
 
 
 def accuracy(first: str, step: str, pairs: int) -> list[Fraction]:
@@ -30,5 +30,6 @@ SETS = {
 def test_mean_and_standard_deviation_to_all_certified_digits(name: str) -> None:
     values, certified_mean, certified_deviation = SETS[name]
     assert len(values) in (3, 1001)
-    assert mean(values) == Fraction(certified_mean)
-    assert square_root(variance(values)) == Fraction(certified_deviation)
+    mean, deviation = worked(values, Spread.STANDARD_ERROR)
+    assert mean == Fraction(certified_mean)
+    assert deviation == Fraction(certified_deviation)

@@ -1,4 +1,4 @@
-"""Mean, median, range and deviations, exact."""
+"""Mean, median and range, exact; the spread of readings is worked out in `working`."""
 
 from __future__ import annotations
 
@@ -27,20 +27,3 @@ def median(ordered: Sequence[Fraction]) -> Fraction:
 def half_range(values: Sequence[Fraction]) -> Fraction:
     """Half the distance between the greatest and the least."""
     return (max(values) - min(values)) / 2
-
-
-def mean_deviation(values: Sequence[Fraction]) -> Fraction:
-    """Mean absolute deviation about the mean."""
-    middle = mean(values)
-    return mean([abs(value - middle) for value in values])
-
-
-def variance(values: Sequence[Fraction]) -> Fraction:
-    """The sample variance (divided by N-1) of two values or more; JCGM 100:2008, 4.2.2."""
-    middle = mean(values)
-    return total([(value - middle) ** 2 for value in values]) / (len(values) - 1)
-
-
-def variance_of_mean(values: Sequence[Fraction]) -> Fraction:
-    """The square of the standard error of the mean, 0 for a single value; JCGM 100:2008, 4.2.3."""
-    return variance(values) / len(values) if len(values) > 1 else Fraction(0)
