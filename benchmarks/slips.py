@@ -14,12 +14,12 @@ import random
 import sys
 from fractions import Fraction
 
-from metrion.core.conventions import BUILT_IN
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.measurements import Measurement
-from metrion.core.observations import Observation
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.quantity.observations import Observation
 from metrion.core.review import review
 from metrion.core.scales import Look, Scale, ScrewScale, VernierScale
+from metrion.core.uncertainty.conventions import BUILT_IN
 
 DISTURBING = {"main-mark-slip", "unit-slip", "outlier"}
 LENGTHS = (5, 3, 10)

@@ -7,7 +7,7 @@ from typing import Any
 
 from hypothesis import strategies as st
 
-from metrion.core.numbers import to_text
+from metrion.core.exact.numbers import to_text
 from metrion.core.scales import Numbering, ScrewScale, VernierScale
 
 NOTES = st.characters(exclude_categories=["Cs", "Cc"], exclude_characters="\ufffe\uffff")

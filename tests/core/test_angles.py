@@ -7,16 +7,16 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from metrion.core.angles import FULL_CIRCLE, HALF_CIRCLE
-from metrion.core.conventions import BUILT_IN
-from metrion.core.desk import consider
+from metrion.core.desk.desk import consider
+from metrion.core.desk.typed import typed_main
 from metrion.core.errors import DecimalDegrees
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.measurements import Measurement, reduce_measurement
-from metrion.core.observations import Arc, Observation, off_opposite
+from metrion.core.exact.angles import FULL_CIRCLE, HALF_CIRCLE
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.measurements import Measurement, reduce_measurement
+from metrion.core.quantity.observations import Arc, Observation, off_opposite
 from metrion.core.review import Flag, review, review_pairs
 from metrion.core.scales import Look, VernierScale
-from metrion.core.typed import typed_main
+from metrion.core.uncertainty.conventions import BUILT_IN
 from metrion.voice import plainly
 
 HALF_DEGREES = Instrument("c", "Circle", Kind.ANGULAR, "arcmin", VernierScale(Fraction(30), 30, 29))

@@ -4,11 +4,11 @@ from fractions import Fraction
 
 import pytest
 
-from metrion.core.board import BOARD, Recipe
-from metrion.core.conventions import BUILT_IN
-from metrion.core.derived import Derived, DerivedResult, TypedValue, reduce_derived
+from metrion.core.exact.units import parse_unit
 from metrion.core.formula import parse_formula, resolve
-from metrion.core.units import parse_unit
+from metrion.core.quantity.board import BOARD, Recipe
+from metrion.core.quantity.derived import Derived, DerivedResult, TypedValue, reduce_derived
+from metrion.core.uncertainty.conventions import BUILT_IN
 
 RECIPES = {recipe.id: recipe for recipe in BOARD}
 

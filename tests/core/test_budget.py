@@ -7,17 +7,24 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from metrion.core.budget import Budget, Share, derived_budget, measurement_budget
-from metrion.core.conventions import BUILT_IN, Combine, Convention, Coverage, Family, Spread
-from metrion.core.derived import Derived, TypedValue, reduce_derived
+from metrion.core.exact.units import LENGTH, parse_unit
 from metrion.core.facts import fact
 from metrion.core.formula import parse_formula, resolve
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.measurements import Measurement, reduce_measurement
-from metrion.core.observations import Observation
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.derived import Derived, TypedValue, reduce_derived
+from metrion.core.quantity.measurements import Measurement, reduce_measurement
+from metrion.core.quantity.observations import Observation
+from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Look, VernierScale
-from metrion.core.units import LENGTH, parse_unit
-from metrion.core.zero import ZeroCheck
+from metrion.core.uncertainty.budget import Budget, Share, derived_budget, measurement_budget
+from metrion.core.uncertainty.conventions import (
+    BUILT_IN,
+    Combine,
+    Convention,
+    Coverage,
+    Family,
+    Spread,
+)
 from metrion.voice import plainly
 
 say = plainly().say

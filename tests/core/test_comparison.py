@@ -5,17 +5,17 @@ from fractions import Fraction
 
 import pytest
 
-from metrion.core.comparison import compare
-from metrion.core.conventions import BUILT_IN, Convention
-from metrion.core.derived import Derived, TypedValue
 from metrion.core.errors import UnitError
+from metrion.core.exact.units import LENGTH, parse_unit
 from metrion.core.formula import parse_formula, resolve
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.measurements import Measurement
-from metrion.core.observations import Observation
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.comparison import compare
+from metrion.core.quantity.derived import Derived, TypedValue
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.quantity.observations import Observation
+from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Look, VernierScale
-from metrion.core.units import LENGTH, parse_unit
-from metrion.core.zero import ZeroCheck
+from metrion.core.uncertainty.conventions import BUILT_IN, Convention
 from metrion.voice import plainly
 
 say = plainly().say

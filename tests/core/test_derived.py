@@ -7,15 +7,15 @@ from typing import Any
 
 import pytest
 
-from metrion.core.conventions import BUILT_IN, Combine, Convention, Family, Spread
-from metrion.core.derived import Derived, DerivedResult, TypedValue, reduce_derived
+from metrion.core.exact.units import parse_unit
 from metrion.core.formula import parse_formula, resolve
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.measurements import Measurement
-from metrion.core.observations import Observation
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.derived import Derived, DerivedResult, TypedValue, reduce_derived
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.quantity.observations import Observation
+from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Look, VernierScale
-from metrion.core.units import parse_unit
-from metrion.core.zero import ZeroCheck
+from metrion.core.uncertainty.conventions import BUILT_IN, Combine, Convention, Family, Spread
 from metrion.voice import plainly
 
 say = plainly().say

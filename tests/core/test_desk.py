@@ -6,20 +6,20 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from metrion.core.appearance import Appearance, FineAs, PrintedUnit
-from metrion.core.desk import consider, consider_position
-from metrion.core.drawing import (
+from metrion.core.desk.desk import consider, consider_position
+from metrion.core.desk.typed import typed_number
+from metrion.core.errors import NotExact
+from metrion.core.instruments.appearance import Appearance, FineAs, PrintedUnit
+from metrion.core.instruments.drawing import (
     fine_numerals,
     line_places,
     line_worths,
     main_numerals,
 )
-from metrion.core.errors import NotExact
-from metrion.core.instruments import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Look, ScrewScale, VernierScale
 from metrion.core.scales.numerals import Numerals, usual_numerals
-from metrion.core.typed import typed_number
-from metrion.core.zero import ZeroCheck
 from metrion.voice import plainly
 from tests.strategies import verniers
 

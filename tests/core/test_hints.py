@@ -5,14 +5,14 @@ from fractions import Fraction
 
 import pytest
 
-from metrion.core.advice import advice
-from metrion.core.conventions import BUILT_IN
-from metrion.core.hints import hints
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.measurements import Measurement, MeasurementResult, reduce_measurement
-from metrion.core.noted import Approach, Noted
-from metrion.core.observations import Observation
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.measurements import Measurement, MeasurementResult, reduce_measurement
+from metrion.core.quantity.noted import Approach, Noted
+from metrion.core.quantity.observations import Observation
+from metrion.core.review.advice import advice
+from metrion.core.review.hints import hints
 from metrion.core.scales import Look, VernierScale
+from metrion.core.uncertainty.conventions import BUILT_IN
 from metrion.voice import plainly
 
 CALIPER = Instrument("cal", "Caliper A", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))

@@ -4,7 +4,6 @@ from fractions import Fraction
 
 import pytest
 
-from metrion.core.conventions import BUILT_IN, Combine, Family, Spread
 from metrion.core.errors import (
     MetrionError,
     NoSuchLine,
@@ -14,9 +13,10 @@ from metrion.core.errors import (
     UnreadableSleeve,
     UselessScale,
 )
-from metrion.core.instruments import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.zero import ZeroCheck, zero_error, zero_errors
 from metrion.core.scales import Look, Scale, ScrewScale, VernierScale
-from metrion.core.zero import ZeroCheck, zero_error, zero_errors
+from metrion.core.uncertainty.conventions import BUILT_IN, Combine, Family, Spread
 
 ONE, HALF = Fraction(1), Fraction(1, 2)
 

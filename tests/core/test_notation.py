@@ -4,17 +4,17 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from metrion.core.board import BOARD
+from metrion.core.desk.typed import typed_exact
+from metrion.core.exact.units import parse_unit
 from metrion.core.formula import parse_formula
-from metrion.core.notation import (
+from metrion.core.formula.notation import (
     printed_formula,
     printed_unit,
     typed_formula,
     typed_unit,
     unit_after,
 )
-from metrion.core.typed import typed_exact
-from metrion.core.units import parse_unit
+from metrion.core.quantity.board import BOARD
 
 NAMES = st.sampled_from(["mm", "cm", "m", "in", "g", "kg", "nm", "um", "deg", "arcmin", "rad"])
 FACTORS = st.tuples(NAMES, st.integers(-12, 12)).map(lambda one: f"{one[0]}**{one[1]}") | NAMES

@@ -4,9 +4,9 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from metrion.core.angles import angle_text, degrees_and_minutes, parse_angle
 from metrion.core.errors import NotAnAngle, NotExact
-from metrion.core.numbers import fixed, float_text, parse_exact, square_root, to_text
+from metrion.core.exact.angles import angle_text, degrees_and_minutes, parse_angle
+from metrion.core.exact.numbers import fixed, float_text, parse_exact, square_root, to_text
 from tests.strategies import decimals
 
 

@@ -6,11 +6,11 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from metrion.core.angles import FULL_CIRCLE
-from metrion.core.desk import consider
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.observations import Arc, Sort
-from metrion.core.pairing import ZERO_CANCELS, Pairing, off_opposite, pairing
+from metrion.core.desk.desk import consider
+from metrion.core.desk.pairing import ZERO_CANCELS, Pairing, off_opposite, pairing
+from metrion.core.exact.angles import FULL_CIRCLE
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.observations import Arc, Sort
 from metrion.core.scales import Look, VernierScale
 from metrion.voice import plainly
 

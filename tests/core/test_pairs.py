@@ -8,16 +8,16 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from metrion.core.angles import FULL_CIRCLE
-from metrion.core.conventions import BUILT_IN
+from metrion.core.exact.angles import FULL_CIRCLE
 from metrion.core.formula.evaluate import exact
 from metrion.core.formula.expression import number
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.measurements import Measurement, reduce_measurement
-from metrion.core.observations import Arc, Observation, Sort, sweeps, swept
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.measurements import Measurement, reduce_measurement
+from metrion.core.quantity.observations import Arc, Observation, Sort, sweeps, swept
+from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.review import review
 from metrion.core.scales import Look, VernierScale
-from metrion.core.zero import ZeroCheck
+from metrion.core.uncertainty.conventions import BUILT_IN
 
 CIRCLE = Instrument(
     "c", "Divided circle C", Kind.ANGULAR, "arcmin", VernierScale(Fraction(20), 40, 39)

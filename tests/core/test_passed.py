@@ -6,9 +6,9 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from metrion.core.desk import consider
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.passed import near_mark, turns
+from metrion.core.desk.desk import consider
+from metrion.core.desk.passed import near_mark, turns
+from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.scales import Look, ScrewScale, VernierScale
 from metrion.voice import plainly
 from tests.strategies import screws, verniers

@@ -2,13 +2,13 @@
 
 from fractions import Fraction
 
-from metrion.core.conventions import BUILT_IN
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.measurements import Measurement
-from metrion.core.observations import Observation
-from metrion.core.places import by_place
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.quantity.observations import Observation
+from metrion.core.quantity.places import by_place
+from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Look, VernierScale
-from metrion.core.zero import ZeroCheck
+from metrion.core.uncertainty.conventions import BUILT_IN
 
 CALIPER = Instrument("c", "Caliper", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))
 ZERO = ZeroCheck("z", "c", Look(Fraction(-1), 17))

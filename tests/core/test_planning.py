@@ -7,13 +7,20 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from metrion.core.conventions import BUILT_IN, Convention
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.measurements import Measurement, reduce_measurement
-from metrion.core.observations import Observation
-from metrion.core.planning import USUAL_READINGS, Plan, Verdict, Wish, expected_uncertainty, plans
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.measurements import Measurement, reduce_measurement
+from metrion.core.quantity.observations import Observation
+from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Look, ScrewScale, VernierScale
-from metrion.core.zero import ZeroCheck
+from metrion.core.uncertainty.conventions import BUILT_IN, Convention
+from metrion.core.uncertainty.planning import (
+    USUAL_READINGS,
+    Plan,
+    Verdict,
+    Wish,
+    expected_uncertainty,
+    plans,
+)
 from metrion.voice import plainly
 
 LONG, SHORT = (Fraction(0), Fraction(150)), (Fraction(0), Fraction(25))

@@ -7,10 +7,10 @@ from hypothesis import assume, given
 from hypothesis import strategies as st
 from uncertainties import ufloat, umath
 
-from metrion.core.conventions import BUILT_IN
-from metrion.core.derived import Derived, TypedValue, reduce_derived
+from metrion.core.exact.units import NONE, parse_unit
 from metrion.core.formula import parse_formula, resolve
-from metrion.core.units import NONE, parse_unit
+from metrion.core.quantity.derived import Derived, TypedValue, reduce_derived
+from metrion.core.uncertainty.conventions import BUILT_IN
 from tests.strategies import formulas
 
 ONE = parse_unit("1")

@@ -4,8 +4,13 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from metrion.core.conventions import Digits
-from metrion.core.rounding import first_place, round_half_away, round_result, round_uncertainty
+from metrion.core.exact.rounding import (
+    first_place,
+    round_half_away,
+    round_result,
+    round_uncertainty,
+)
+from metrion.core.uncertainty.conventions import Digits
 
 
 @pytest.mark.parametrize(

@@ -5,13 +5,20 @@ from fractions import Fraction
 
 import pytest
 
-from metrion.core.conventions import BUILT_IN, Combine, Convention, Coverage, Family, Spread
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.measurements import Measurement
-from metrion.core.observations import Observation
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.quantity.observations import Observation
+from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Look, VernierScale
-from metrion.core.schools import described, difference, phrases, said_by
-from metrion.core.zero import ZeroCheck
+from metrion.core.uncertainty.conventions import (
+    BUILT_IN,
+    Combine,
+    Convention,
+    Coverage,
+    Family,
+    Spread,
+)
+from metrion.core.uncertainty.described import described, difference, phrases, said_by
 from metrion.voice import plainly
 
 say = plainly().say

@@ -7,20 +7,20 @@ from typing import Any
 import pytest
 from scipy import stats
 
-from metrion.core.conventions import (
+from metrion.core.formula.evaluate import exact, normal, student
+from metrion.core.formula.expression import number
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.measurements import Measurement, reduce_measurement
+from metrion.core.quantity.observations import Arc, Observation, swept
+from metrion.core.quantity.zero import ZeroCheck
+from metrion.core.scales import Look, VernierScale
+from metrion.core.uncertainty.conventions import (
     BUILT_IN,
     Combine,
     Convention,
     Family,
     Spread,
 )
-from metrion.core.formula.evaluate import exact, normal, student
-from metrion.core.formula.expression import number
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.measurements import Measurement, reduce_measurement
-from metrion.core.observations import Arc, Observation, swept
-from metrion.core.scales import Look, VernierScale
-from metrion.core.zero import ZeroCheck
 
 CALIPER = Instrument(
     "cal", "Caliper A", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39),

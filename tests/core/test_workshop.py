@@ -7,13 +7,13 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.parts import FACES, PARTS
-from metrion.core.pitch import PitchTrial, find_pitch, nearest_usual_pitch
-from metrion.core.scale_notes import notes, slide
+from metrion.core.desk.zero_desk import look_below_zero, zero_finding
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.parts import FACES, PARTS
+from metrion.core.instruments.pitch import PitchTrial, find_pitch, nearest_usual_pitch
 from metrion.core.scales import Look, Numbering, Scale, ScrewScale, VernierScale
+from metrion.core.scales.notes import notes, slide
 from metrion.core.words import CONCEPTS, USUAL
-from metrion.core.zero_desk import look_below_zero, zero_finding
 from metrion.voice import plainly
 from tests.strategies import screws, verniers
 

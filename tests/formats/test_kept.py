@@ -4,10 +4,10 @@ from typing import Any
 
 import pytest
 
-from metrion.core.appearance import Appearance, FineAs, PrintedUnit
-from metrion.core.beside import Beside
+from metrion.core.instruments.appearance import Appearance, FineAs, PrintedUnit
 from metrion.core.logbook import Logbook
-from metrion.core.noted import Approach, Earlier, Noted
+from metrion.core.quantity.beside import Beside
+from metrion.core.quantity.noted import Approach, Earlier, Noted
 from metrion.formats.logbook import parse_logbook
 from tests.formats.test_faults import changed, pointers
 

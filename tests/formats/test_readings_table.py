@@ -5,12 +5,12 @@ from fractions import Fraction
 
 import pytest
 
-from metrion.core.appearance import FineAs
-from metrion.core.conventions import BUILT_IN
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.measurements import Measurement
-from metrion.core.observations import Observation, Sort
+from metrion.core.instruments.appearance import FineAs
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.quantity.observations import Observation, Sort
 from metrion.core.scales import Look, ScrewScale, VernierScale
+from metrion.core.uncertainty.conventions import BUILT_IN
 from metrion.formats.csv_table import of_quantity, read_table
 from metrion.formats.faults import Refused
 from metrion.formats.readings_table import (

@@ -10,10 +10,10 @@ from typing import Any
 import pytest
 from openpyxl import load_workbook
 
-from metrion.core.conventions import BUILT_IN
 from metrion.core.formula.expression import Expression, number
 from metrion.core.logbook import reduce_logbook
-from metrion.core.planning import Wish, plans
+from metrion.core.uncertainty.conventions import BUILT_IN
+from metrion.core.uncertainty.planning import Wish, plans
 from metrion.core.working import uncertainty
 from metrion.demo import demo_file
 from metrion.formats.logbook import parse_logbook, read_logbook

@@ -6,7 +6,7 @@ from fractions import Fraction
 from random import Random
 from typing import Any
 
-from metrion.core.numbers import to_text
+from metrion.core.exact.numbers import to_text
 
 Record = dict[str, Any]
 

@@ -5,8 +5,8 @@ from fractions import Fraction
 from typing import Any
 from xml.etree import ElementTree
 
-from metrion.core.appearance import Appearance, Growth, PrintedUnit, Side
-from metrion.core.instruments import Instrument, Kind
+from metrion.core.instruments.appearance import Appearance, Growth, PrintedUnit, Side
+from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.scales import Look, ScrewScale
 from metrion.report.drawing import drawn_reading
 

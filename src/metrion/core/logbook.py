@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from metrion.core.conventions import Convention
 from metrion.core.declared import (
     NOTHING,
     PROSE,
@@ -16,11 +15,12 @@ from metrion.core.declared import (
     fields_of,
     rest,
 )
-from metrion.core.derived import Derived, DerivedResult, reduce_derived
-from metrion.core.instruments import Instrument
-from metrion.core.measurements import Measurement, MeasurementResult, reduce_measurement
+from metrion.core.instruments.instrument import Instrument
+from metrion.core.quantity.derived import Derived, DerivedResult, reduce_derived
+from metrion.core.quantity.measurements import Measurement, MeasurementResult, reduce_measurement
+from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.review import Flag, review, review_pairs
-from metrion.core.zero import ZeroCheck
+from metrion.core.uncertainty.conventions import Convention
 
 
 @entry()

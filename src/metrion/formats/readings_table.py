@@ -11,13 +11,13 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import Any, TypeVar
 
-from metrion.core.appearance import FineAs
-from metrion.core.drawing import fine_numerals
+from metrion.core.desk.typed import typed_line, typed_main, typed_number
 from metrion.core.errors import MetrionError
-from metrion.core.instruments import Instrument
-from metrion.core.observations import LOOKS, Sort
+from metrion.core.instruments.appearance import FineAs
+from metrion.core.instruments.drawing import fine_numerals
+from metrion.core.instruments.instrument import Instrument
+from metrion.core.quantity.observations import LOOKS, Sort
 from metrion.core.scales import Line, Look, ScrewScale
-from metrion.core.typed import typed_line, typed_main, typed_number
 from metrion.formats.csv_table import ReadingsTable
 from metrion.formats.faults import Fault
 from metrion.formats.logbook.looks import observation_record

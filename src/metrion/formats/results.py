@@ -7,12 +7,12 @@ from dataclasses import replace
 from fractions import Fraction
 from typing import Any
 
-from metrion.core.derived import DerivedResult, reduce_derived
-from metrion.core.instruments import Instrument
+from metrion.core.exact.numbers import float_text, to_text
+from metrion.core.exact.rounding import Rounded
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.logbook import Logbook, Reviewed, reviewed
-from metrion.core.numbers import float_text, to_text
+from metrion.core.quantity.derived import DerivedResult, reduce_derived
 from metrion.core.review import Flag
-from metrion.core.rounding import Rounded
 from metrion.core.scales import VernierScale
 from metrion.core.working.uncertainty import Uncertainty
 from metrion.formats.strict_json import json_parts

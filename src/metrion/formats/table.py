@@ -7,9 +7,9 @@ from collections.abc import Iterable, Iterator
 from fractions import Fraction
 from io import StringIO
 
-from metrion.core.measurements import Measurement
-from metrion.core.numbers import to_text
-from metrion.core.observations import Observation, Sort
+from metrion.core.exact.numbers import to_text
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.quantity.observations import Observation, Sort
 
 COLUMNS = (
     "measurement", "name", "instrument", "unit", "place", "main", "fine", "observed",

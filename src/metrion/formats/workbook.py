@@ -19,8 +19,9 @@ from openpyxl.utils import get_column_letter
 from openpyxl.worksheet.worksheet import Worksheet
 
 from metrion.core.formula.expression import Expression, name, number
-from metrion.core.measurements import Measurement
-from metrion.core.observations import LOOKS, Observation, Sort, observed
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.quantity.observations import LOOKS, Observation, Sort, observed
+from metrion.core.quantity.zero import MEAN_OF_ERRORS
 from metrion.core.scales import Look
 from metrion.core.scales.base import LEAST_COUNT
 from metrion.core.working.readings import mean_rule
@@ -35,7 +36,6 @@ from metrion.core.working.uncertainty import (
     ZERO_ERRORS,
     every_rule,
 )
-from metrion.core.zero import MEAN_OF_ERRORS
 from metrion.formats.cells import cell_formula
 from metrion.formats.table import harmless
 from metrion.voice import plainly

@@ -7,12 +7,12 @@ from dataclasses import replace
 from fractions import Fraction
 from typing import Any
 
-from metrion.core.derived import reduce_derived
+from metrion.core.exact.numbers import to_text
 from metrion.core.formula.values import Root, Series, Value, rational
 from metrion.core.formula.written import written
 from metrion.core.logbook import Logbook
-from metrion.core.measurements import reduce_measurement
-from metrion.core.numbers import to_text
+from metrion.core.quantity.derived import reduce_derived
+from metrion.core.quantity.measurements import reduce_measurement
 from metrion.core.working.listing import derived_steps, measurement_steps
 from metrion.core.working.steps import Step
 from metrion.formats.strict_json import json_parts

@@ -5,18 +5,18 @@ from __future__ import annotations
 from collections.abc import Iterator, Sequence
 from fractions import Fraction
 
-from metrion.core.budget import Budget, derived_budget, measurement_budget
-from metrion.core.derived import Derived, DerivedResult
+from metrion.core.exact.numbers import to_text
+from metrion.core.exact.rounding import Rounded
 from metrion.core.facts import Amount, Fact, Figure, Name
-from metrion.core.instruments import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.logbook import Results, Reviewed
-from metrion.core.measurements import Measurement
-from metrion.core.numbers import to_text
-from metrion.core.observations import Sort
-from metrion.core.places import by_place
-from metrion.core.rounding import Rounded
-from metrion.core.schools import described
-from metrion.core.zero import ZeroCheck, zero_error
+from metrion.core.quantity.derived import Derived, DerivedResult
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.quantity.observations import Sort
+from metrion.core.quantity.places import by_place
+from metrion.core.quantity.zero import ZeroCheck, zero_error
+from metrion.core.uncertainty.budget import Budget, derived_budget, measurement_budget
+from metrion.core.uncertainty.described import described
 from metrion.report.blocks import (
     Bar,
     Bars,

@@ -5,16 +5,16 @@ from __future__ import annotations
 from collections.abc import Iterator
 from dataclasses import dataclass
 
-from metrion.core.angles import parse_angle
-from metrion.core.beside import Beside
-from metrion.core.comparison import Comparand, compare
-from metrion.core.derived import Derived, TypedValue
+from metrion.core.desk.typed import typed_number
 from metrion.core.errors import MetrionError
+from metrion.core.exact.angles import parse_angle
+from metrion.core.exact.units import Unit, parse_unit
+from metrion.core.formula.notation import unit_after
 from metrion.core.logbook import Logbook
-from metrion.core.measurements import Measurement
-from metrion.core.notation import unit_after
-from metrion.core.typed import typed_number
-from metrion.core.units import Unit, parse_unit
+from metrion.core.quantity.beside import Beside
+from metrion.core.quantity.comparison import Comparand, compare
+from metrion.core.quantity.derived import Derived, TypedValue
+from metrion.core.quantity.measurements import Measurement
 from metrion.voice import Speaker
 
 

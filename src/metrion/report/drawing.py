@@ -10,10 +10,10 @@ from fractions import Fraction
 from html import escape
 from math import ceil, cos, floor, pi, sin
 
-from metrion.core.appearance import Growth, Side
-from metrion.core.drawing import fine_numerals, line_places, main_numerals
-from metrion.core.instruments import Instrument
-from metrion.core.numbers import to_text
+from metrion.core.exact.numbers import to_text
+from metrion.core.instruments.appearance import Growth, Side
+from metrion.core.instruments.drawing import fine_numerals, line_places, main_numerals
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.scales import Look, PlainScale, ScrewScale, VernierScale
 from metrion.voice import Numbers
 

@@ -5,13 +5,13 @@ from __future__ import annotations
 from collections.abc import Iterator, Sequence
 from fractions import Fraction
 
+from metrion.core.exact.numbers import to_text
 from metrion.core.facts import Figure, Name
-from metrion.core.instruments import Kind
+from metrion.core.instruments.instrument import Kind
 from metrion.core.logbook import Reviewed
-from metrion.core.measurements import Measurement
-from metrion.core.noted import Earlier, Noted
-from metrion.core.numbers import to_text
-from metrion.core.observations import LOOKS, Sort
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.quantity.noted import Earlier, Noted
+from metrion.core.quantity.observations import LOOKS, Sort
 from metrion.core.review import Level
 from metrion.core.scales import Look
 from metrion.report.blocks import Block, Cell, Column, Picture, Row, Table, words

@@ -4,11 +4,11 @@ from __future__ import annotations
 
 from contextlib import suppress
 
-from metrion.core.angles import parse_angle
 from metrion.core.errors import NotAnAngle
+from metrion.core.exact.angles import parse_angle
 from metrion.core.facts import Fact, Name, fact
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.measurements import Measurement
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.measurements import Measurement
 from metrion.core.review import Flag, Settlement, settled
 
 

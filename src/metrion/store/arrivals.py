@@ -9,8 +9,8 @@ from typing import Any
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
-from metrion.core.bounds import check_id
 from metrion.core.errors import OutOfBounds
+from metrion.core.exact.bounds import check_id
 from metrion.core.logbook import SECTIONS as IN_A_FILE
 from metrion.formats.archive import Filed, is_archive, read_archive
 from metrion.formats.faults import Fault, Refused

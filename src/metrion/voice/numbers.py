@@ -7,9 +7,9 @@ from dataclasses import dataclass
 from enum import StrEnum
 from fractions import Fraction
 
+from metrion.core.exact.numbers import to_text
+from metrion.core.exact.rounding import two_figures
 from metrion.core.facts import Amount
-from metrion.core.numbers import to_text
-from metrion.core.rounding import two_figures
 
 _POINT = re.compile(r"(?<=[0-9])\.(?=[0-9])")
 

@@ -7,8 +7,8 @@ from typing import Any
 
 from flask_smorest import Blueprint
 
-from metrion.core.board import BOARD
-from metrion.core.notation import printed_formula, printed_unit
+from metrion.core.formula.notation import printed_formula, printed_unit
+from metrion.core.quantity.board import BOARD
 from metrion.web.schemas import RecipeSchema
 
 blueprint = Blueprint("board", __name__, url_prefix="/api/board")

@@ -12,8 +12,8 @@ from flask import abort
 from flask.views import MethodView
 from flask_smorest import Blueprint
 
-from metrion.core.conventions import BUILT_IN, Convention
-from metrion.core.schools import described
+from metrion.core.uncertainty.conventions import BUILT_IN, Convention
+from metrion.core.uncertainty.described import described
 from metrion.formats.logbook import parse_own_convention
 from metrion.voice import plainly
 from metrion.web.notebook import OWN_CONVENTIONS, notebook

@@ -6,7 +6,7 @@ from typing import Any
 
 from flask_smorest import Blueprint
 
-from metrion.core.instruments import Instrument
+from metrion.core.instruments.instrument import Instrument
 from metrion.store import NotHere
 from metrion.web.notebook import Worked, notebook
 from metrion.web.present import answer_view

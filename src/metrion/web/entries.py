@@ -17,7 +17,7 @@ from flask.views import MethodView
 from flask_smorest import Blueprint
 from sqlalchemy.orm import Session
 
-from metrion.core.observations import PAIR_LOOKS
+from metrion.core.quantity.observations import PAIR_LOOKS
 from metrion.store.commands import Change
 from metrion.store.documents import entries
 from metrion.store.models import Sheet

@@ -6,11 +6,11 @@ from typing import Any
 
 from flask_smorest import Blueprint
 
-from metrion.core.instruments import Instrument
-from metrion.core.numbers import to_text
-from metrion.core.pitch import PitchTrial, find_pitch
+from metrion.core.desk.typed import typed_number
+from metrion.core.exact.numbers import to_text
+from metrion.core.instruments.instrument import Instrument
+from metrion.core.instruments.pitch import PitchTrial, find_pitch
 from metrion.core.scales import Pattern, VernierScale
-from metrion.core.typed import typed_number
 from metrion.formats.logbook import read_drawn_instrument
 from metrion.store.records import Kept
 from metrion.web.present import answer_view, instrument_view, slide_view

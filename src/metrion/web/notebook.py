@@ -11,9 +11,9 @@ from flask import current_app, request
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
-from metrion.core.conventions import Convention
 from metrion.core.logbook import Results
-from metrion.core.measurements import Measurement
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.uncertainty.conventions import Convention
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_own_convention
 from metrion.store import Damaged, NotHere, Store

@@ -8,11 +8,11 @@ from typing import Any
 from flask import abort
 from flask_smorest import Blueprint
 
-from metrion.core.conventions import BUILT_IN, Convention
-from metrion.core.instruments import Instrument
-from metrion.core.planning import Plan, Wish, plans
-from metrion.core.rounding import two_figures
-from metrion.core.typed import typed_number
+from metrion.core.desk.typed import typed_number
+from metrion.core.exact.rounding import two_figures
+from metrion.core.instruments.instrument import Instrument
+from metrion.core.uncertainty.conventions import BUILT_IN, Convention
+from metrion.core.uncertainty.planning import Plan, Wish, plans
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_own_convention, read_drawn_instrument
 from metrion.store.tools import all_tools

@@ -6,10 +6,10 @@ from typing import Any
 
 from flask_smorest import Blueprint
 
-from metrion.core.conventions import BUILT_IN, Convention
 from metrion.core.logbook import Logbook
-from metrion.core.measurements import reduce_measurement
-from metrion.core.schools import said_by
+from metrion.core.quantity.measurements import reduce_measurement
+from metrion.core.uncertainty.conventions import BUILT_IN, Convention
+from metrion.core.uncertainty.described import said_by
 from metrion.report import working
 from metrion.voice import plainly
 from metrion.web.damage import contained

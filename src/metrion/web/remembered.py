@@ -13,9 +13,9 @@ from hashlib import sha256
 from threading import Lock
 from typing import Any, Generic, TypeVar
 
-from metrion.core.derived import reduce_derived
 from metrion.core.logbook import Logbook, Results, Reviewed, reviewed
-from metrion.core.measurements import Measurement
+from metrion.core.quantity.derived import reduce_derived
+from metrion.core.quantity.measurements import Measurement
 from metrion.formats.strict_json import write_json
 
 _MOST = 4096

@@ -9,7 +9,7 @@ from typing import Any
 from flask import Response
 from flask_smorest import Blueprint
 
-from metrion.core.measurements import Measurement
+from metrion.core.quantity.measurements import Measurement
 from metrion.formats.archive import file_name
 from metrion.formats.table import observation_table
 from metrion.formats.workbook import workbook_file

@@ -7,7 +7,7 @@ from typing import Any
 from flask import abort
 from flask_smorest import Blueprint
 
-from metrion.core.conventions import BUILT_IN
+from metrion.core.uncertainty.conventions import BUILT_IN
 from metrion.web.notebook import OWN_CONVENTIONS, notebook
 from metrion.web.schemas import SettingsSchema
 

@@ -11,8 +11,8 @@ from flask import request
 from flask_smorest import Blueprint
 from sqlalchemy.orm import Session
 
-from metrion.core.appearance import FineAs
-from metrion.core.measurements import Measurement
+from metrion.core.instruments.appearance import FineAs
+from metrion.core.quantity.measurements import Measurement
 from metrion.formats.csv_table import ReadingsTable, of_quantity, read_table
 from metrion.formats.faults import Fault, Refused
 from metrion.formats.readings_table import (

@@ -4,10 +4,10 @@ from __future__ import annotations
 
 from typing import Any
 
-from metrion.core.appearance import FineAs
-from metrion.core.desk import Answer, consider
-from metrion.core.measurements import Measurement
-from metrion.core.observations import LOOKS
+from metrion.core.desk.desk import Answer, consider
+from metrion.core.instruments.appearance import FineAs
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.quantity.observations import LOOKS
 from metrion.formats.faults import Fault, Refused, child
 from metrion.formats.logbook.looks import observation_record
 

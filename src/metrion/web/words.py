@@ -7,8 +7,8 @@ from typing import Any
 
 from flask_smorest import Blueprint
 
-from metrion.core.instruments import Kind
-from metrion.core.parts import FACES, KIND_CARE, PARTS
+from metrion.core.instruments.instrument import Kind
+from metrion.core.instruments.parts import FACES, KIND_CARE, PARTS
 from metrion.core.words import CARE, CONCEPTS
 from metrion.web.schemas import WordsSchema
 

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 from functools import cached_property
 
-from metrion.core.bounds import LARGEST_EXPONENT
+from metrion.core.exact.bounds import LARGEST_EXPONENT
 from metrion.core.formula.expression import (
     Expression,
     Kind,

@@ -6,12 +6,12 @@ from collections.abc import Mapping
 from dataclasses import replace
 from fractions import Fraction
 
-from metrion.core.angles import HALF_CIRCLE
 from metrion.core.errors import FormulaError, UnitError
+from metrion.core.exact.angles import HALF_CIRCLE
+from metrion.core.exact.units import ANGLE, NONE, Dimension
 from metrion.core.formula.evaluate import PI
 from metrion.core.formula.expression import Expression, Kind, angle, call, fold, name
 from metrion.core.formula.parse import Formula
-from metrion.core.units import ANGLE, NONE, Dimension
 
 _Measured = tuple[Expression, Dimension]
 

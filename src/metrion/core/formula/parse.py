@@ -9,12 +9,12 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from fractions import Fraction
 
-from metrion.core.bounds import DEEPEST_BRACKETS, LARGEST_EXPONENT, LONGEST_FORMULA
 from metrion.core.errors import FormulaError
+from metrion.core.exact.bounds import DEEPEST_BRACKETS, LARGEST_EXPONENT, LONGEST_FORMULA
+from metrion.core.exact.numbers import parse_exact
+from metrion.core.exact.units import Number
 from metrion.core.formula.evaluate import PI
 from metrion.core.formula.expression import Expression, Kind, fold
-from metrion.core.numbers import parse_exact
-from metrion.core.units import Number
 
 FUNCTIONS = ("sqrt", "sin", "cos", "tan", "asin", "acos", "atan")
 RESERVED = (PI, *FUNCTIONS)

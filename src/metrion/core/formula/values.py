@@ -12,7 +12,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import TypeAlias
 
-from metrion.core.numbers import square_root
+from metrion.core.exact.numbers import square_root
 
 
 @dataclass(frozen=True, slots=True)

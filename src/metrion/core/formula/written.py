@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from fractions import Fraction
 
+from metrion.core.exact.numbers import finite_decimals, to_text
 from metrion.core.formula.expression import Expression, Kind, fold
-from metrion.core.numbers import finite_decimals, to_text
 
 _SUM, _PRODUCT, _SIGNED, _POWER, _ATOM = range(5)
 """How strongly a text holds together."""

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from metrion.core.measurements import Measurement
+from metrion.core.quantity.measurements import Measurement
 from metrion.core.review.flags import Flag, Level, Series
 from metrion.core.review.pairs import half_over_90, sweep_slip
 from metrion.core.review.scales import lines_disagree, mark_contradicts_line, out_of_range

@@ -10,12 +10,12 @@ from functools import cached_property
 from math import lcm
 from typing import Any
 
-from metrion.core.angles import FULL_CIRCLE, HALF_CIRCLE
+from metrion.core.exact.angles import FULL_CIRCLE, HALF_CIRCLE
+from metrion.core.exact.statistics import median
 from metrion.core.facts import Fact, Figure
-from metrion.core.instruments import Kind
-from metrion.core.measurements import Measurement
-from metrion.core.observations import Observation, Sort
-from metrion.core.statistics import median
+from metrion.core.instruments.instrument import Kind
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.quantity.observations import Observation, Sort
 
 
 class Level(StrEnum):

@@ -6,10 +6,10 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import Any
 
+from metrion.core.exact.numbers import to_text
 from metrion.core.facts import Figure
-from metrion.core.instruments import Instrument
-from metrion.core.numbers import to_text
-from metrion.core.observations import PAIR_LOOKS
+from metrion.core.instruments.instrument import Instrument
+from metrion.core.quantity.observations import PAIR_LOOKS
 from metrion.core.review.flags import Series
 from metrion.core.scales import Look
 

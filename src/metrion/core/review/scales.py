@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
+from metrion.core.exact.numbers import to_text
 from metrion.core.facts import Name, fact
-from metrion.core.numbers import to_text
 from metrion.core.review.flags import Flag, Level, Series
 from metrion.core.scales import ScrewScale, VernierScale
 

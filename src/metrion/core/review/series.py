@@ -7,7 +7,7 @@ from collections.abc import Iterator
 from fractions import Fraction
 
 from metrion.core.facts import Fact, Name, fact
-from metrion.core.observations import WINDOWS_APART, Sort, off_opposite, sweeps
+from metrion.core.quantity.observations import WINDOWS_APART, Sort, off_opposite, sweeps
 from metrion.core.review.flags import Flag, Level, Series
 from metrion.core.review.misread import Misread, misread_look
 

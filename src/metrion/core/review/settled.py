@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from enum import StrEnum
 
-from metrion.core.measurements import Measurement
+from metrion.core.quantity.measurements import Measurement
 from metrion.core.review.flags import Flag
 
 

@@ -5,12 +5,12 @@ from __future__ import annotations
 from collections.abc import Iterator
 from typing import Any
 
+from metrion.core.desk.zero_desk import likelier, nearer_to_a_mark
+from metrion.core.exact.statistics import mean
 from metrion.core.facts import Name, fact
+from metrion.core.quantity.zero import Phase, wrapped_zero, zero_errors
 from metrion.core.review.flags import Flag, Level, Series
 from metrion.core.scales import ScrewScale
-from metrion.core.statistics import mean
-from metrion.core.zero import Phase, wrapped_zero, zero_errors
-from metrion.core.zero_desk import likelier, nearer_to_a_mark
 
 
 def zero_unchecked(series: Series) -> Iterator[Flag]:

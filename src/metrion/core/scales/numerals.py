@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from fractions import Fraction
 
-from metrion.core.numbers import finite_decimals, to_text
+from metrion.core.exact.numbers import finite_decimals, to_text
 
 _GLYPHS = {Fraction(1, 2): "½", Fraction(1, 4): "¼", Fraction(3, 4): "¾"}
 

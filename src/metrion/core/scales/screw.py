@@ -6,7 +6,6 @@ from fractions import Fraction
 from functools import cached_property
 from math import ceil
 
-from metrion.core.bounds import MOST_FINE_DIVISIONS
 from metrion.core.declared import (
     Count,
     Exact,
@@ -15,9 +14,10 @@ from metrion.core.declared import (
     entry,
 )
 from metrion.core.errors import UnreadableSleeve
+from metrion.core.exact.bounds import MOST_FINE_DIVISIONS
+from metrion.core.exact.numbers import to_text
 from metrion.core.formula.evaluate import exact
 from metrion.core.formula.expression import Expression, Kind, call, number
-from metrion.core.numbers import to_text
 from metrion.core.scales.base import LEAST_COUNT, Line, Look, indication_of, is_multiple
 
 

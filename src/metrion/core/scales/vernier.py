@@ -7,7 +7,6 @@ from fractions import Fraction
 from functools import cached_property
 from math import ceil, gcd
 
-from metrion.core.bounds import MOST_FINE_DIVISIONS, MOST_SPAN
 from metrion.core.declared import (
     Choice,
     Count,
@@ -17,6 +16,7 @@ from metrion.core.declared import (
     entry,
 )
 from metrion.core.errors import UselessScale
+from metrion.core.exact.bounds import MOST_FINE_DIVISIONS, MOST_SPAN
 from metrion.core.formula.evaluate import exact
 from metrion.core.formula.expression import Expression, Kind, call, name, number
 from metrion.core.scales.base import LEAST_COUNT, Line, Look, cut_to, indication_of

@@ -8,13 +8,14 @@ from __future__ import annotations
 from collections.abc import Generator, Iterator, Sequence
 from fractions import Fraction
 
-from metrion.core.derived import DerivedResult
 from metrion.core.facts import Fact, fact
 from metrion.core.formula.expression import Expression, listed, name, number
 from metrion.core.formula.values import Series
-from metrion.core.instruments import Instrument
-from metrion.core.measurements import Measurement, MeasurementResult
-from metrion.core.observations import LOOKS, Observation, Sort, observed
+from metrion.core.instruments.instrument import Instrument
+from metrion.core.quantity.derived import DerivedResult
+from metrion.core.quantity.measurements import Measurement, MeasurementResult
+from metrion.core.quantity.observations import LOOKS, Observation, Sort, observed
+from metrion.core.quantity.zero import zero_errors, zero_look
 from metrion.core.scales import Look, VernierScale
 from metrion.core.scales.base import LEAST_COUNT
 from metrion.core.scales.vernier import FINE_DIVISION
@@ -26,7 +27,6 @@ from metrion.core.working.uncertainty import (
     UNCERTAINTY,
     ZERO_ERRORS,
 )
-from metrion.core.zero import zero_errors, zero_look
 
 MOST_WRITTEN = 200
 """Readings that are written out one by one; more are lists of marks and lines."""

@@ -8,7 +8,8 @@ from fractions import Fraction
 from metrion.core.facts import fact
 from metrion.core.formula.expression import Expression, name
 from metrion.core.formula.values import Series
-from metrion.core.instruments import Instrument
+from metrion.core.instruments.instrument import Instrument
+from metrion.core.quantity.zero import MEAN_OF_ERRORS, ZeroCheck, zero_errors, zero_look
 from metrion.core.scales.base import LEAST_COUNT
 from metrion.core.working.steps import Working
 from metrion.core.working.uncertainty import (
@@ -19,7 +20,6 @@ from metrion.core.working.uncertainty import (
     ZERO_ERRORS,
     divided,
 )
-from metrion.core.zero import MEAN_OF_ERRORS, ZeroCheck, zero_errors, zero_look
 
 
 def base_working(

@@ -14,11 +14,11 @@ from enum import StrEnum
 from fractions import Fraction
 from functools import lru_cache
 
-from metrion.core.conventions import Combine, Convention, Family, Spread
 from metrion.core.facts import fact
 from metrion.core.formula.expression import Expression, added, call, name, number
 from metrion.core.formula.values import Value
 from metrion.core.scales.base import LEAST_COUNT
+from metrion.core.uncertainty.conventions import Combine, Convention, Family, Spread
 from metrion.core.working.steps import Rule, Working
 
 READINGS, ZERO_ERRORS, ZERO_ERROR = "readings", "zero_errors", "zero_error"

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from metrion.core.conventions import BUILT_IN, Convention, Family
+from metrion.core.uncertainty.conventions import BUILT_IN, Convention, Family
 from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.fields import Fields
 

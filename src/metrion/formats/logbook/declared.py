@@ -33,8 +33,8 @@ from metrion.core.declared import (
     WrittenUnit,
     fields_of,
 )
-from metrion.core.instruments import SCALES, Kind
-from metrion.core.observations import PAIR_LOOKS
+from metrion.core.instruments.instrument import SCALES, Kind
+from metrion.core.quantity.observations import PAIR_LOOKS
 from metrion.core.scales import Look
 from metrion.formats.faults import BoundFault, Faults, child
 from metrion.formats.logbook.fields import Fields

@@ -4,10 +4,10 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 
-from metrion.core.bounds import check_unit
 from metrion.core.declared import Sign
-from metrion.core.derived import Derived, TypedValue
 from metrion.core.errors import FormulaError, UnitError
+from metrion.core.exact.bounds import check_unit
+from metrion.core.exact.units import Number, Unit, parse_unit
 from metrion.core.formula import (
     RESERVED,
     SYMBOL,
@@ -16,8 +16,8 @@ from metrion.core.formula import (
     parse_formula,
     resolve,
 )
-from metrion.core.measurements import Measurement
-from metrion.core.units import Number, Unit, parse_unit
+from metrion.core.quantity.derived import Derived, TypedValue
+from metrion.core.quantity.measurements import Measurement
 from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.known import Known, look_up

@@ -7,13 +7,13 @@ from __future__ import annotations
 
 from typing import Any
 
-from metrion.core.conventions import BUILT_IN, Convention
-from metrion.core.derived import Derived
-from metrion.core.instruments import Instrument
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.logbook import SECTIONS, Logbook
-from metrion.core.measurements import Measurement
-from metrion.core.observations import Observation
-from metrion.core.zero import ZeroCheck
+from metrion.core.quantity.derived import Derived
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.quantity.observations import Observation
+from metrion.core.quantity.zero import ZeroCheck
+from metrion.core.uncertainty.conventions import BUILT_IN, Convention
 from metrion.formats.logbook.known import Known, Sketch
 
 Entry = Instrument | ZeroCheck | Convention | Measurement | Derived

@@ -7,11 +7,11 @@ from enum import StrEnum
 from fractions import Fraction
 from typing import Any, TypeVar
 
-from metrion.core.angles import parse_angle
-from metrion.core.bounds import check_id, check_length, check_number, check_text
 from metrion.core.declared import NAME, Sign
 from metrion.core.errors import MetrionError, OutOfBounds
-from metrion.core.numbers import parse_exact
+from metrion.core.exact.angles import parse_angle
+from metrion.core.exact.bounds import check_id, check_length, check_number, check_text
+from metrion.core.exact.numbers import parse_exact
 from metrion.formats.faults import BoundFault, Fault, Faults, child
 
 _Enum = TypeVar("_Enum", bound=StrEnum)

@@ -6,7 +6,7 @@ from fractions import Fraction
 from typing import Any
 
 from metrion.core.errors import UnreadableSleeve, UselessScale
-from metrion.core.instruments import SCALES, UNITS, Instrument, Kind
+from metrion.core.instruments.instrument import SCALES, UNITS, Instrument, Kind
 from metrion.core.scales import PlainScale, Scale, ScrewScale, VernierScale
 from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.fields import Fields

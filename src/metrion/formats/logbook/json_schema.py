@@ -11,15 +11,15 @@ from enum import StrEnum
 from typing import Any
 
 from metrion.core import declared as d
-from metrion.core.bounds import LONGEST_FORMULA, LONGEST_ID, LONGEST_NUMBER
-from metrion.core.conventions import BUILT_IN, Convention, Family
-from metrion.core.derived import Derived
-from metrion.core.instruments import SCALES, UNITS, Instrument, Kind
+from metrion.core.exact.bounds import LONGEST_FORMULA, LONGEST_ID, LONGEST_NUMBER
+from metrion.core.instruments.instrument import SCALES, UNITS, Instrument, Kind
 from metrion.core.logbook import Logbook
-from metrion.core.measurements import Measurement
-from metrion.core.observations import LOOKS, Observation, Sort
+from metrion.core.quantity.derived import Derived
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.quantity.observations import LOOKS, Observation, Sort
+from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Look
-from metrion.core.zero import ZeroCheck
+from metrion.core.uncertainty.conventions import BUILT_IN, Convention, Family
 
 Schema = dict[str, Any]
 

@@ -5,10 +5,10 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 from typing import TypeVar
 
-from metrion.core.conventions import BUILT_IN, Convention
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.measurements import Measurement
-from metrion.core.zero import ZeroCheck
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.quantity.zero import ZeroCheck
+from metrion.core.uncertainty.conventions import BUILT_IN, Convention
 from metrion.formats.logbook.fields import Fields
 
 _Value = TypeVar("_Value")

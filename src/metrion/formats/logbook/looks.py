@@ -8,9 +8,9 @@ from fractions import Fraction
 from typing import Any
 
 from metrion.core.errors import ScaleError
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.numbers import to_text
-from metrion.core.observations import PAIR_LOOKS
+from metrion.core.exact.numbers import to_text
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.observations import PAIR_LOOKS
 from metrion.core.scales import Line, Look, ScrewScale
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.known import Sketch

@@ -2,12 +2,12 @@
 
 from __future__ import annotations
 
-from metrion.core.conventions import Convention
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.measurements import Measurement
-from metrion.core.observations import LOOKS, Observation, Sort
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.quantity.observations import LOOKS, Observation, Sort
+from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Look
-from metrion.core.zero import ZeroCheck
+from metrion.core.uncertainty.conventions import Convention
 from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.earlier import Earlier
 from metrion.formats.logbook.fields import Fields

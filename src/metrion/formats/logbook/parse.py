@@ -6,10 +6,10 @@ from collections.abc import Callable
 from functools import partial
 from typing import Any
 
-from metrion.core.conventions import Convention
 from metrion.core.declared import NOTHING
-from metrion.core.instruments import Instrument
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.logbook import Logbook
+from metrion.core.uncertainty.conventions import Convention
 from metrion.formats.faults import Fault, Faults, Refused
 from metrion.formats.logbook.conventions import parse_convention
 from metrion.formats.logbook.declared import read_fields

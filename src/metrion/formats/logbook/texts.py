@@ -5,8 +5,8 @@ from __future__ import annotations
 import re
 from fractions import Fraction
 
-from metrion.core.conventions import Coverage, Digits
 from metrion.core.errors import NotExact, OutOfBounds
+from metrion.core.uncertainty.conventions import Coverage, Digits
 from metrion.formats.logbook.fields import Fields
 
 _COVERAGE = re.compile(r"([0-9]{1,300}(?:\.[0-9]{1,300})?)(%?)")

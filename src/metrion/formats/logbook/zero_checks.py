@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from metrion.core.zero import ZeroCheck
+from metrion.core.quantity.zero import ZeroCheck
 from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.known import Known

@@ -5,10 +5,10 @@ from __future__ import annotations
 from collections.abc import Iterator
 from fractions import Fraction
 
-from metrion.core.derived import Derived, DerivedResult, TypedValue, input_key
+from metrion.core.formula.notation import unit_after
 from metrion.core.formula.values import Series, rational
-from metrion.core.measurements import Measurement, reduce_measurement
-from metrion.core.notation import unit_after
+from metrion.core.quantity.derived import Derived, DerivedResult, TypedValue, input_key
+from metrion.core.quantity.measurements import Measurement, reduce_measurement
 from metrion.core.working.steps import Step
 from metrion.core.working.uncertainty import MEAN, ROUNDED, UNCERTAINTY
 from metrion.report.lines import Group, Line, Span, Tint, Written

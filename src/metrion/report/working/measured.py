@@ -5,12 +5,12 @@ from __future__ import annotations
 from collections.abc import Iterator
 from dataclasses import replace
 
-from metrion.core.angles import HALF_CIRCLE
+from metrion.core.exact.angles import HALF_CIRCLE
 from metrion.core.facts import Figure, Name
 from metrion.core.formula.expression import Kind
-from metrion.core.instruments import Instrument
-from metrion.core.measurements import Measurement, MeasurementResult
-from metrion.core.observations import Observation, Sort, off_opposite
+from metrion.core.instruments.instrument import Instrument
+from metrion.core.quantity.measurements import Measurement, MeasurementResult
+from metrion.core.quantity.observations import Observation, Sort, off_opposite
 from metrion.core.scales.base import LEAST_COUNT
 from metrion.core.working.listing import (
     least_count_steps,

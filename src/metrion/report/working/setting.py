@@ -11,12 +11,12 @@ from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, replace
 from fractions import Fraction
 
-from metrion.core.angles import degrees_and_minutes
+from metrion.core.exact.angles import degrees_and_minutes
+from metrion.core.exact.numbers import finite_decimals, to_text
+from metrion.core.exact.rounding import first_place, round_half_away
 from metrion.core.formula.evaluate import PI, NoValue, evaluate, value_of
 from metrion.core.formula.expression import Expression, Kind, Part, call, fold
 from metrion.core.formula.values import Scalar, Series, Value, rational
-from metrion.core.numbers import finite_decimals, to_text
-from metrion.core.rounding import first_place, round_half_away
 from metrion.report.lines import Form, Line, Span, Tint, joined, over, power, root
 from metrion.voice import Numbers, Speaker
 

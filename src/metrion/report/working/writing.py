@@ -6,13 +6,13 @@ from collections.abc import Iterable, Mapping
 from dataclasses import replace
 from fractions import Fraction
 
-from metrion.core.angles import degrees_and_minutes
+from metrion.core.exact.angles import degrees_and_minutes
+from metrion.core.exact.numbers import finite_decimals
 from metrion.core.formula.expression import Expression, number
 from metrion.core.formula.expression import Kind as Piece
+from metrion.core.formula.notation import unit_after
 from metrion.core.formula.values import Series, Value, rational
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.notation import unit_after
-from metrion.core.numbers import finite_decimals
+from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.scales.base import LEAST_COUNT
 from metrion.core.working.steps import Step
 from metrion.core.working.uncertainty import READINGS, ZERO_ERROR, ZERO_ERRORS

@@ -6,20 +6,20 @@ from collections.abc import Sequence
 from fractions import Fraction
 from typing import Any
 
-from metrion.core.appearance import FineAs
-from metrion.core.desk import Answer, consider, consider_position
-from metrion.core.drawing import fine_numerals
+from metrion.core.desk.desk import Answer, consider, consider_position
+from metrion.core.desk.pairing import Pairing, pairing
+from metrion.core.desk.passed import Turn
+from metrion.core.desk.typed import typed_number
+from metrion.core.desk.zero_desk import nearer_to_a_mark, sides, zero_finding
 from metrion.core.errors import MetrionError
+from metrion.core.exact.numbers import to_text
 from metrion.core.facts import fact
-from metrion.core.instruments import Instrument
-from metrion.core.numbers import to_text
-from metrion.core.observations import Arc, Sort
-from metrion.core.pairing import Pairing, pairing
-from metrion.core.passed import Turn
+from metrion.core.instruments.appearance import FineAs
+from metrion.core.instruments.drawing import fine_numerals
+from metrion.core.instruments.instrument import Instrument
+from metrion.core.quantity.observations import Arc, Sort
+from metrion.core.quantity.zero import WrappedZero, ZeroCheck
 from metrion.core.scales import Look
-from metrion.core.typed import typed_number
-from metrion.core.zero import WrappedZero, ZeroCheck
-from metrion.core.zero_desk import nearer_to_a_mark, sides, zero_finding
 from metrion.voice import plainly
 from metrion.web.present.instruments import shown
 

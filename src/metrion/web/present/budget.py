@@ -4,12 +4,12 @@ from __future__ import annotations
 
 from typing import Any
 
-from metrion.core.budget import Budget
-from metrion.core.derived import Derived
+from metrion.core.exact.rounding import two_figures
+from metrion.core.formula.notation import printed_unit
 from metrion.core.logbook import Logbook
-from metrion.core.measurements import Measurement
-from metrion.core.notation import printed_unit
-from metrion.core.rounding import two_figures
+from metrion.core.quantity.derived import Derived
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.uncertainty.budget import Budget
 from metrion.report import compared, unit_of
 from metrion.voice import plainly
 from metrion.web.present.instruments import shown

@@ -4,12 +4,12 @@ from __future__ import annotations
 
 from typing import Any
 
-from metrion.core.budget import derived_budget
-from metrion.core.derived import DerivedResult, TypedValue
+from metrion.core.exact.numbers import to_text
+from metrion.core.formula.notation import printed_formula, printed_unit, unit_after
 from metrion.core.logbook import Logbook
-from metrion.core.measurements import Measurement
-from metrion.core.notation import printed_formula, printed_unit, unit_after
-from metrion.core.numbers import to_text
+from metrion.core.quantity.derived import DerivedResult, TypedValue
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.uncertainty.budget import derived_budget
 from metrion.report import derived_working
 from metrion.store.records import Kept
 from metrion.voice import plainly

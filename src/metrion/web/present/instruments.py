@@ -7,18 +7,18 @@ from dataclasses import asdict
 from fractions import Fraction
 from typing import Any
 
-from metrion.core.drawing import (
+from metrion.core.desk.zero_desk import look_below_zero
+from metrion.core.exact.numbers import to_text
+from metrion.core.instruments.drawing import (
     fine_numerals,
     line_places,
     line_worths,
     main_numerals,
 )
-from metrion.core.instruments import Instrument
-from metrion.core.numbers import to_text
-from metrion.core.scale_notes import notes, slide
+from metrion.core.instruments.instrument import Instrument
+from metrion.core.quantity.zero import ZeroCheck, zero_error
 from metrion.core.scales import Numbering, ScrewScale, VernierScale
-from metrion.core.zero import ZeroCheck, zero_error
-from metrion.core.zero_desk import look_below_zero
+from metrion.core.scales.notes import notes, slide
 from metrion.formats.results import instrument_document
 from metrion.report import Span, Written, least_count_lines
 from metrion.store.records import Kept

@@ -8,22 +8,22 @@ from fractions import Fraction
 from functools import lru_cache
 from typing import Any, NamedTuple
 
-from metrion.core.advice import advice
-from metrion.core.budget import measurement_budget
-from metrion.core.desk import zero_says
+from metrion.core.desk.desk import zero_says
+from metrion.core.exact.numbers import to_text
+from metrion.core.exact.rounding import round_result
 from metrion.core.facts import Fact
-from metrion.core.hints import hints
-from metrion.core.instruments import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.logbook import Logbook, Reviewed
-from metrion.core.measurements import Measurement, MeasurementResult, reduce_measurement
-from metrion.core.noted import Earlier
-from metrion.core.numbers import to_text
-from metrion.core.observations import PAIR_LOOKS, Observation
-from metrion.core.places import by_place
+from metrion.core.quantity.measurements import Measurement, MeasurementResult, reduce_measurement
+from metrion.core.quantity.noted import Earlier
+from metrion.core.quantity.observations import PAIR_LOOKS, Observation
+from metrion.core.quantity.places import by_place
+from metrion.core.quantity.zero import wrapped_zero
 from metrion.core.review import Flag, Level, settled
-from metrion.core.rounding import round_result
+from metrion.core.review.advice import advice
+from metrion.core.review.hints import hints
 from metrion.core.scales import Look
-from metrion.core.zero import wrapped_zero
+from metrion.core.uncertainty.budget import measurement_budget
 from metrion.report import result_lines
 from metrion.report.second_looks import main_words
 from metrion.voice import plainly

@@ -7,8 +7,8 @@ from typing import Any
 
 from marshmallow import Schema, ValidationError, fields, validate
 
-from metrion.core.bounds import check_id
 from metrion.core.errors import OutOfBounds
+from metrion.core.exact.bounds import check_id
 
 NAME = validate.Length(min=1, max=200)
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from marshmallow import Schema, fields
 
-from metrion.core.conventions import Convention
+from metrion.core.uncertainty.conventions import Convention
 from metrion.web.schemas.common import ID, NAME, string
 from metrion.web.schemas.declared import taken
 

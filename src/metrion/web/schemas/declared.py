@@ -10,12 +10,12 @@ from typing import Any
 from marshmallow import Schema, fields, validate
 
 from metrion.core import declared as d
-from metrion.core.bounds import LONGEST_FORMULA
-from metrion.core.instruments import SCALES
-from metrion.core.notation import typed_formula, typed_unit
-from metrion.core.observations import PAIR_LOOKS
+from metrion.core.desk.typed import typed_exact
+from metrion.core.exact.bounds import LONGEST_FORMULA
+from metrion.core.formula.notation import typed_formula, typed_unit
+from metrion.core.instruments.instrument import SCALES
+from metrion.core.quantity.observations import PAIR_LOOKS
 from metrion.core.scales import Look
-from metrion.core.typed import typed_exact
 from metrion.web.schemas.common import ID, Typed
 
 KEPT_BY_THE_SERVER = frozenset({"id", "at", "history", "observations"})

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from marshmallow import Schema, fields
 
-from metrion.core.derived import Derived
+from metrion.core.quantity.derived import Derived
 from metrion.web.schemas.common import many, maybe_string, string
 from metrion.web.schemas.declared import NEW_ID, taken
 from metrion.web.schemas.results import (

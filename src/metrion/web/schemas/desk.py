@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from marshmallow import Schema, fields, validate
 
-from metrion.core.observations import Arc, Sort
+from metrion.core.quantity.observations import Arc, Sort
 from metrion.core.scales import Look
 from metrion.web.schemas.common import many, maybe_string, number, string
 from metrion.web.schemas.declared import taken

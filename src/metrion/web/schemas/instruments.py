@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from marshmallow import Schema, fields, validate
 
-from metrion.core.instruments import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.web.schemas.common import many, maybe_string, number, string
 from metrion.web.schemas.declared import NEW_ID, taken
 from metrion.web.schemas.working import StepSchema

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from marshmallow import Schema, fields, validate
 
-from metrion.core.planning import Verdict
+from metrion.core.uncertainty.planning import Verdict
 from metrion.web.schemas.common import maybe_string, string
 
 

@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from marshmallow import Schema, fields, validate
 
-from metrion.core.measurements import Measurement
-from metrion.core.observations import Arc, Sort
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.quantity.observations import Arc, Sort
 from metrion.web.schemas.common import many, number, string
 from metrion.web.schemas.declared import NEW_ID, taken
 from metrion.web.schemas.readings import FlagSchema, HintSchema, ReadingSchema

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from marshmallow import Schema, fields, validate
 
-from metrion.core.observations import Observation
+from metrion.core.quantity.observations import Observation
 from metrion.web.schemas.common import many, maybe_string, number, string
 from metrion.web.schemas.declared import NEW_ID, WHY, taken
 from metrion.web.schemas.desk import TypedReadingSchema

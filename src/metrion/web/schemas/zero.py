@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from marshmallow import Schema, fields, validate
 
-from metrion.core.zero import ZeroCheck
+from metrion.core.quantity.zero import ZeroCheck
 from metrion.web.schemas.common import maybe_string, number, string
 from metrion.web.schemas.declared import NEW_ID, WHY, taken
 

@@ -9,8 +9,8 @@ from dataclasses import dataclass
 from fractions import Fraction
 from functools import lru_cache
 
-from metrion.core.angles import HALF_CIRCLE
 from metrion.core.errors import UnitError
+from metrion.core.exact.angles import HALF_CIRCLE
 from metrion.core.formula.evaluate import PI
 from metrion.core.formula.expression import Expression, angle, multiplied, name, number
 

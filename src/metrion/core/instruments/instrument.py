@@ -6,8 +6,6 @@ from enum import StrEnum
 from fractions import Fraction
 from functools import cached_property
 
-from metrion.core.angles import angle_text, degrees_and_minutes
-from metrion.core.appearance import Appearance
 from metrion.core.declared import (
     NOTHING,
     Bounds,
@@ -25,8 +23,10 @@ from metrion.core.declared import (
     rest,
 )
 from metrion.core.errors import NoSuchLine, NotAMark, NotEstimable
+from metrion.core.exact.angles import angle_text, degrees_and_minutes
+from metrion.core.exact.numbers import finite_decimals, fixed, to_text
 from metrion.core.formula.expression import Expression, Part, angle
-from metrion.core.numbers import finite_decimals, fixed, to_text
+from metrion.core.instruments.appearance import Appearance
 from metrion.core.scales import Line, Look, PlainScale, Scale, ScrewScale, VernierScale
 from metrion.core.scales.base import indication_of, is_multiple
 

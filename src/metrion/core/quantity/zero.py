@@ -24,8 +24,8 @@ from metrion.core.declared import (
 from metrion.core.formula.evaluate import exact
 from metrion.core.formula.expression import Expression, call, name, number
 from metrion.core.formula.values import Series
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.noted import NOTHING_NOTED, Noted
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.noted import NOTHING_NOTED, Noted
 from metrion.core.scales import Look
 
 

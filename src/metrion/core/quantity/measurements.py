@@ -6,9 +6,6 @@ from dataclasses import dataclass
 from fractions import Fraction
 from functools import cached_property
 
-from metrion.core.beside import Beside
-from metrion.core.bounds import MOST_ALIKE
-from metrion.core.conventions import Convention
 from metrion.core.declared import (
     NOTHING,
     PROSE,
@@ -27,10 +24,14 @@ from metrion.core.declared import (
     entry,
     rest,
 )
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.observations import LOOKS, Arc, Observation, Sort, observed_value
-from metrion.core.rounding import Rounded, round_result
+from metrion.core.exact.bounds import MOST_ALIKE
+from metrion.core.exact.rounding import Rounded, round_result
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.beside import Beside
+from metrion.core.quantity.observations import LOOKS, Arc, Observation, Sort, observed_value
+from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Look
+from metrion.core.uncertainty.conventions import Convention
 from metrion.core.working.readings import base_working
 from metrion.core.working.steps import Working
 from metrion.core.working.uncertainty import (
@@ -44,7 +45,6 @@ from metrion.core.working.uncertainty import (
     add_uncertainty,
     stated,
 )
-from metrion.core.zero import ZeroCheck
 
 
 @entry()

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass, replace
 
-from metrion.core.measurements import Measurement, MeasurementResult, reduce_measurement
+from metrion.core.quantity.measurements import Measurement, MeasurementResult, reduce_measurement
 
 
 @dataclass(frozen=True)

@@ -7,9 +7,9 @@ from dataclasses import dataclass
 from fractions import Fraction
 
 from metrion.core.facts import Argument, Fact, Figure, fact
-from metrion.core.instruments import Instrument
+from metrion.core.instruments.instrument import Instrument
+from metrion.core.quantity.zero import WrappedZero, wrapped_zero
 from metrion.core.scales import Look, ScrewScale, VernierScale
-from metrion.core.zero import WrappedZero, wrapped_zero
 
 _LARGE = 5
 

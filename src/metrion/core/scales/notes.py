@@ -8,7 +8,7 @@ from fractions import Fraction
 from math import gcd
 
 from metrion.core.facts import Fact, Figure, Name, fact
-from metrion.core.instruments import Instrument
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.scales import Look, Numbering, Pattern, ScrewScale, VernierScale
 
 _MOST_STEPS = 100

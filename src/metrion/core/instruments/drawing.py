@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from fractions import Fraction
 
-from metrion.core.instruments import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.scales import Look, VernierScale
 from metrion.core.scales.numerals import Numerals, usual_numerals
 

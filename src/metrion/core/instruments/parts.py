@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from metrion.core.instruments import Kind
+from metrion.core.instruments.instrument import Kind
 
 
 @dataclass(frozen=True)

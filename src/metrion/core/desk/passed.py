@@ -11,7 +11,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 
 from metrion.core.facts import Fact, Figure, fact
-from metrion.core.instruments import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.scales import Look, ScrewScale
 
 _NEAR = Fraction(1, 10)

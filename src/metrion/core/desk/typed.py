@@ -6,12 +6,12 @@ import re
 from contextlib import suppress
 from fractions import Fraction
 
-from metrion.core.angles import parse_angle
-from metrion.core.appearance import FineAs
-from metrion.core.bounds import check_length, check_number
 from metrion.core.errors import DecimalDegrees, MetrionError, NoSuchLine, NotExact, OutOfBounds
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.numbers import parse_exact, to_text
+from metrion.core.exact.angles import parse_angle
+from metrion.core.exact.bounds import check_length, check_number
+from metrion.core.exact.numbers import parse_exact, to_text
+from metrion.core.instruments.appearance import FineAs
+from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.scales import Line, Look, VernierScale
 from metrion.core.scales.numerals import Numerals
 

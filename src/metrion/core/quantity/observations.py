@@ -6,7 +6,6 @@ from collections.abc import Sequence
 from enum import StrEnum
 from fractions import Fraction
 
-from metrion.core.angles import FULL_CIRCLE, HALF_CIRCLE
 from metrion.core.declared import (
     NOTHING,
     PROSE,
@@ -19,10 +18,11 @@ from metrion.core.declared import (
     entry,
     rest,
 )
+from metrion.core.exact.angles import FULL_CIRCLE, HALF_CIRCLE
 from metrion.core.formula.evaluate import exact
 from metrion.core.formula.expression import Expression, added, angle, call, number
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.noted import NOTHING_NOTED, Noted
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.noted import NOTHING_NOTED, Noted
 from metrion.core.scales import Look
 
 

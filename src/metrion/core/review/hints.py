@@ -12,12 +12,12 @@ from dataclasses import dataclass
 from fractions import Fraction
 from itertools import pairwise
 
-from metrion.core.drawing import fine_numerals
+from metrion.core.exact.statistics import mean
 from metrion.core.facts import Fact, Figure, Name, fact
-from metrion.core.measurements import Measurement
-from metrion.core.noted import Noted
-from metrion.core.observations import Sort
-from metrion.core.statistics import mean
+from metrion.core.instruments.drawing import fine_numerals
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.quantity.noted import Noted
+from metrion.core.quantity.observations import Sort
 
 _GROUP = 2
 _APART_LEAST_COUNTS = 2

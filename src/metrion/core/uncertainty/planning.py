@@ -8,11 +8,11 @@ from enum import StrEnum
 from fractions import Fraction
 from math import ceil
 
-from metrion.core.conventions import Convention
+from metrion.core.exact.units import parse_unit
 from metrion.core.facts import Amount, Fact, Figure, fact
-from metrion.core.instruments import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.scales.base import LEAST_COUNT
-from metrion.core.units import parse_unit
+from metrion.core.uncertainty.conventions import Convention
 from metrion.core.working.steps import Working
 from metrion.core.working.uncertainty import (
     COUNT,

@@ -6,10 +6,10 @@ from dataclasses import dataclass
 from fractions import Fraction
 from math import floor
 
-from metrion.core.angles import degrees_and_minutes
-from metrion.core.conventions import Digits
-from metrion.core.notation import unit_after
-from metrion.core.numbers import finite_decimals, fixed, float_text, to_text
+from metrion.core.exact.angles import degrees_and_minutes
+from metrion.core.exact.numbers import finite_decimals, fixed, float_text, to_text
+from metrion.core.formula.notation import unit_after
+from metrion.core.uncertainty.conventions import Digits
 
 
 @dataclass(frozen=True)

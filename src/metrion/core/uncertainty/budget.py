@@ -6,14 +6,14 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 from fractions import Fraction
 
-from metrion.core.conventions import Combine, Convention, Family
-from metrion.core.derived import DerivedResult
+from metrion.core.exact.numbers import square_root
+from metrion.core.exact.rounding import round_half_away
 from metrion.core.facts import Amount, Argument, Fact, Figure, Name, fact
 from metrion.core.formula.evaluate import one
 from metrion.core.formula.values import Value, rational
-from metrion.core.measurements import MeasurementResult
-from metrion.core.numbers import square_root
-from metrion.core.rounding import round_half_away
+from metrion.core.quantity.derived import DerivedResult
+from metrion.core.quantity.measurements import MeasurementResult
+from metrion.core.uncertainty.conventions import Combine, Convention, Family
 from metrion.core.working.uncertainty import Source, Uncertainty, adds_squares
 
 _HALF_PERCENT, _NOTHING = Fraction(1, 2), Fraction(1, 10**6)

@@ -10,17 +10,17 @@ from dataclasses import dataclass, field, replace
 from fractions import Fraction
 from math import floor
 
-from metrion.core.appearance import FineAs
-from metrion.core.drawing import fine_numerals
+from metrion.core.desk.pairing import ZERO_CANCELS
+from metrion.core.desk.passed import Turn, near_mark, turns
+from metrion.core.desk.typed import typed_line, typed_main
 from metrion.core.errors import MetrionError, NotAMark
+from metrion.core.exact.numbers import to_text
 from metrion.core.facts import Argument, Fact, Figure, Name, fact
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.numbers import to_text
-from metrion.core.pairing import ZERO_CANCELS
-from metrion.core.passed import Turn, near_mark, turns
+from metrion.core.instruments.appearance import FineAs
+from metrion.core.instruments.drawing import fine_numerals
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.zero import ZeroCheck, zero_error
 from metrion.core.scales import Line, Look, VernierScale
-from metrion.core.typed import typed_line, typed_main
-from metrion.core.zero import ZeroCheck, zero_error
 
 
 @dataclass(frozen=True)

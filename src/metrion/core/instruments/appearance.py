@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from enum import StrEnum
 
-from metrion.core.bounds import MOST_FINE_DIVISIONS
 from metrion.core.declared import (
     Choice,
     Count,
@@ -12,6 +11,7 @@ from metrion.core.declared import (
     declared,
     entry,
 )
+from metrion.core.exact.bounds import MOST_FINE_DIVISIONS
 
 
 class PrintedUnit(StrEnum):

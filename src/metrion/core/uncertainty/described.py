@@ -6,9 +6,9 @@ from collections.abc import Iterable
 from dataclasses import dataclass, replace
 from fractions import Fraction
 
-from metrion.core.conventions import Combine, Convention, Family, Spread
 from metrion.core.facts import Fact, fact
-from metrion.core.measurements import Measurement, MeasurementResult, reduce_measurement
+from metrion.core.quantity.measurements import Measurement, MeasurementResult, reduce_measurement
+from metrion.core.uncertainty.conventions import Combine, Convention, Family, Spread
 
 _DIGITS = {1: "one", 2: "two", "1-or-2": "one-or-two"}
 

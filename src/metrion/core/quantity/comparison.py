@@ -5,14 +5,14 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 from fractions import Fraction
 
-from metrion.core.conventions import Convention, Family
-from metrion.core.derived import Derived, TypedValue, reduce_derived
 from metrion.core.errors import UnitError
+from metrion.core.exact.units import Number, Unit, parse_unit
 from metrion.core.facts import Amount, Argument, Fact, Figure, fact
 from metrion.core.formula import PI, Formula
 from metrion.core.formula.expression import name, replaced
-from metrion.core.measurements import Measurement
-from metrion.core.units import Number, Unit, parse_unit
+from metrion.core.quantity.derived import Derived, TypedValue, reduce_derived
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.uncertainty.conventions import Convention, Family
 
 _USUAL, _DOUBTFUL = 2, 3
 """Standard uncertainties up to which a difference is usual, and from which it is hardly chance."""

@@ -6,7 +6,7 @@ import re
 from fractions import Fraction
 
 from metrion.core.errors import NotAnAngle
-from metrion.core.numbers import fixed
+from metrion.core.exact.numbers import fixed
 
 FULL_CIRCLE = Fraction(360 * 60)
 """One turn, in arc minutes."""

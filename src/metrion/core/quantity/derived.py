@@ -6,8 +6,6 @@ from collections.abc import Callable, Hashable, Iterable, Iterator, Mapping, Seq
 from dataclasses import dataclass, replace
 from fractions import Fraction
 
-from metrion.core.beside import Beside
-from metrion.core.conventions import Convention
 from metrion.core.declared import (
     NOTHING,
     PROSE,
@@ -23,15 +21,17 @@ from metrion.core.declared import (
     entry,
     rest,
 )
+from metrion.core.exact.rounding import Rounded, round_result
+from metrion.core.exact.units import Number, Unit, parse_unit
 from metrion.core.facts import Fact, Name, fact
 from metrion.core.formula import Expression, Formula, NoValue, evaluate
 from metrion.core.formula.derivative import derivative
 from metrion.core.formula.evaluate import exact, one
 from metrion.core.formula.expression import added, call, name, number, replaced
 from metrion.core.formula.values import rational
-from metrion.core.measurements import Measurement
-from metrion.core.rounding import Rounded, round_result
-from metrion.core.units import Number, Unit, parse_unit
+from metrion.core.quantity.beside import Beside
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.uncertainty.conventions import Convention
 from metrion.core.working.steps import Step, Working, definitions
 from metrion.core.working.uncertainty import (
     MEAN,

@@ -9,10 +9,10 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from fractions import Fraction
 
-from metrion.core.angles import FULL_CIRCLE, HALF_CIRCLE
+from metrion.core.exact.angles import FULL_CIRCLE, HALF_CIRCLE
 from metrion.core.facts import Fact, Figure, fact
-from metrion.core.instruments import Instrument, Kind
-from metrion.core.observations import (
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.observations import (
     WINDOWS_APART,
     Arc,
     Observation,

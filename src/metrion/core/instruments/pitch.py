@@ -7,8 +7,8 @@ from dataclasses import dataclass
 from fractions import Fraction
 from math import floor
 
-from metrion.core.numbers import to_text
-from metrion.core.statistics import half_range, mean
+from metrion.core.exact.numbers import to_text
+from metrion.core.exact.statistics import half_range, mean
 
 _USUAL_MM = tuple(Fraction(n, 100) for n in (25, 50, 75, 100, 200))
 _USUAL_IN = tuple(Fraction(1, n) for n in (50, 40, 20))

@@ -1,0 +1,1 @@
+"""What is said while a reading or a zero is entered."""

@@ -1,0 +1,1 @@
+"""Numbers, angles and units, exact, and how large they may be."""

@@ -1,0 +1,1 @@
+"""A tool: its scale, unit, range and limits, its parts, how it looks."""
