@@ -18,7 +18,7 @@ from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation
 from metrion.core.review import review
-from metrion.core.scales import Look, Scale, ScrewScale, VernierScale
+from metrion.core.scales import Indication, Scale, ScrewScale, VernierScale
 from metrion.core.uncertainty.conventions import BUILT_IN
 
 DISTURBING = {"main-mark-slip", "unit-slip", "outlier"}
@@ -34,7 +34,7 @@ INSTRUMENTS: dict[str, Scale] = {
 }
 
 
-def looks(draw: random.Random, scale: Scale, length: int, scatter: float) -> list[Look]:
+def indications(draw: random.Random, scale: Scale, length: int, scatter: float) -> list[Indication]:
     """A clean series: one size read several times, with a scatter in least counts."""
     true = draw.uniform(5, 60) * float(scale.mark)
     step = float(scale.least_count)
@@ -44,11 +44,11 @@ def looks(draw: random.Random, scale: Scale, length: int, scatter: float) -> lis
     ]
 
 
-def codes(scale: Scale, series: list[Look]) -> list[tuple[str, int | None]]:
+def codes(scale: Scale, series: list[Indication]) -> list[tuple[str, int | None]]:
     """The flags of a series."""
     kind = Kind.SCREW if isinstance(scale, ScrewScale) else Kind.VERNIER
     instrument = Instrument("i", "I", kind, "mm", scale)
-    observations = tuple(Observation((look,)) for look in series)
+    observations = tuple(Observation((indication,)) for indication in series)
     measured = Measurement("m", "m", instrument, BUILT_IN["half-division"], observations)
     return [(flag.code, flag.observation) for flag in review(measured)]
 
@@ -58,12 +58,14 @@ def shares(scale: Scale, length: int, scatter: float, count: int) -> tuple[float
     draw = random.Random(f"{scale} {scatter}")
     found = disturbed = 0
     for _ in range(count):
-        clean = looks(draw, scale, length, scatter)
+        clean = indications(draw, scale, length, scatter)
         disturbed += any(code in DISTURBING for code, _ in codes(scale, clean))
-        slipped = looks(draw, scale, length, scatter)
+        slipped = indications(draw, scale, length, scatter)
         at = draw.randrange(length)
-        look = slipped[at]
-        slipped[at] = Look(look.main + draw.choice([-1, 1]) * scale.mark, look.line)
+        indication = slipped[at]
+        slipped[at] = Indication(
+            indication.main + draw.choice([-1, 1]) * scale.mark, indication.line
+        )
         found += ("main-mark-slip", at) in codes(scale, slipped)
     return found / count, disturbed / count
 

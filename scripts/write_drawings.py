@@ -50,10 +50,10 @@ def _drawing(draw: random.Random) -> dict[str, Any] | None:
         return None
     scale = instrument.scale
     position = draw.randint(0, 4000) * scale.least_count
-    look = scale.nearest(position)
-    lines = [int(look.line)]
+    indication = scale.nearest(position)
+    lines = [int(indication.line)]
     if isinstance(scale, VernierScale):
-        lines = scale.lines_that_meet(look)
+        lines = scale.lines_that_meet(indication)
     assert isinstance(scale, VernierScale | ScrewScale)
     view = instrument_view(instrument, Kept("i", record, 0, 0))
     return {"instrument": view, "position": float(position), "lines": lines}

@@ -50,16 +50,16 @@ def test_a_formula_of_ones_own_with_typed_values(page: Page, server: str) -> Non
     expect(section.locator(".sheet-sentence")).to_have_text("(6.25 ± 0.05) g/m")
 
 
-def test_another_school_is_compared_and_taken(page: Page, server: str) -> None:
+def test_another_convention_is_compared_and_taken(page: Page, server: str) -> None:
     page.goto(f"{server}/sheets/spare-parts/quantities/ferrule")
     sentence = page.get_by_test_id("sentence")
     expect(sentence).to_contain_text("(8.72 ± 0.03) mm")
     page.get_by_role("button", name="What others would say").click()
-    school = page.locator(".school", has_text="Whole division")
-    expect(school).to_contain_text("(8.7 ± 0.1) mm")
-    expect(school).to_contain_text("It takes a whole least count as the limit of one look")
-    school.get_by_role("button", name="Use it for this quantity").click()
-    expect(school).to_contain_text("the one used here")
+    convention = page.locator(".convention", has_text="Whole division")
+    expect(convention).to_contain_text("(8.7 ± 0.1) mm")
+    expect(convention).to_contain_text("It takes a whole least count as the limit of one look")
+    convention.get_by_role("button", name="Use it for this quantity").click()
+    expect(convention).to_contain_text("the one used here")
     page.keyboard.press("Escape")
     expect(sentence).to_contain_text("(8.7 ± 0.1) mm")
     expect(page.get_by_text("Convention: Whole division.")).to_be_visible()

@@ -15,7 +15,7 @@ from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.measurements import Measurement, reduce_measurement
 from metrion.core.quantity.observations import Arc, Observation, off_opposite
 from metrion.core.review import Flag, review, review_pairs
-from metrion.core.scales import Look, VernierScale
+from metrion.core.scales import Indication, VernierScale
 from metrion.core.uncertainty.conventions import BUILT_IN
 from metrion.voice import plainly
 
@@ -24,7 +24,7 @@ STANDARD = BUILT_IN["standard"]
 MINUTES = 360 * 60
 
 
-def look_at(minutes: int) -> Look:
+def indication_at(minutes: int) -> Indication:
     """A whole minute of the circle, wherever it is turned to."""
     return HALF_DEGREES.scale.nearest(Fraction(minutes % MINUTES))
 
@@ -34,7 +34,7 @@ def deflection(*observations: Observation, arc: Arc = Arc.SHORTER) -> Measuremen
 
 
 def pair(first: int, second: int, **more: str) -> Observation:
-    return Observation((look_at(first), look_at(second)), **more)
+    return Observation((indication_at(first), indication_at(second)), **more)
 
 
 minutes = st.integers(0, MINUTES - 1)
@@ -70,8 +70,13 @@ def test_two_windows_are_free_of_a_circle_that_turns_off_its_middle(
 ) -> None:
     """Both windows off by as much in opposite ways leave the mean sweep as it is."""
     half = MINUTES // 2
-    looks = (look_at(a), look_at(b), look_at(a + half + off), look_at(b + half + off))
-    assert deflection(Observation(looks)).mean == deflection(pair(a, b)).mean
+    indications = (
+        indication_at(a),
+        indication_at(b),
+        indication_at(a + half + off),
+        indication_at(b + half + off),
+    )
+    assert deflection(Observation(indications)).mean == deflection(pair(a, b)).mean
     assert off_opposite(Fraction(a), Fraction(a + half + off)) == off
 
 
@@ -141,8 +146,15 @@ def test_half_over_90_names_the_other_arc_among_recorded_readings() -> None:
 
 def test_the_window_that_was_misread_is_named_with_its_position() -> None:
     half = MINUTES // 2
-    looks = (look_at(600), look_at(2000), look_at(600 + half), look_at(2030 + half))
-    (flag,) = [f for f in review(deflection(Observation(looks))) if f.code == "windows-disagree"]
+    indications = (
+        indication_at(600),
+        indication_at(2000),
+        indication_at(600 + half),
+        indication_at(2030 + half),
+    )
+    (flag,) = [
+        f for f in review(deflection(Observation(indications))) if f.code == "windows-disagree"
+    ]
     assert "differ by 30′" in plainly().say(flag.says)
     assert "At the second position they are 30′ off from standing opposite" in plainly().say(
         flag.says
@@ -154,8 +166,13 @@ def test_among_three_readings_the_misread_window_is_named_with_what_it_was() -> 
 
     def reading(slip: int) -> Observation:
         a, b = MINUTES - 5, 2000
-        looks = (look_at(a), look_at(b), look_at(a + half), look_at(b + half + slip))
-        return Observation(looks)
+        indications = (
+            indication_at(a),
+            indication_at(b),
+            indication_at(a + half),
+            indication_at(b + half + slip),
+        )
+        return Observation(indications)
 
     found = review(deflection(reading(0), reading(-30), reading(1)))
     (flag,) = [one for one in found if one.code == "windows-disagree"]
@@ -171,6 +188,11 @@ def test_among_three_readings_the_misread_window_is_named_with_what_it_was() -> 
 @pytest.mark.parametrize(("apart", "told"), [(14, False), (15, True), (16, True), (-15, True)])
 def test_windows_disagree_from_fifteen_minutes_on(apart: int, told: bool) -> None:
     half = MINUTES // 2
-    looks = (look_at(600), look_at(2000), look_at(600 + half), look_at(2000 + half + apart))
-    found = [flag.code for flag in review(deflection(Observation(looks)))]
+    indications = (
+        indication_at(600),
+        indication_at(2000),
+        indication_at(600 + half),
+        indication_at(2000 + half + apart),
+    )
+    found = [flag.code for flag in review(deflection(Observation(indications)))]
     assert ("windows-disagree" in found) is told

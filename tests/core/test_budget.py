@@ -15,7 +15,7 @@ from metrion.core.quantity.derived import Derived, TypedValue, reduce_derived
 from metrion.core.quantity.measurements import Measurement, reduce_measurement
 from metrion.core.quantity.observations import Observation
 from metrion.core.quantity.zero import ZeroCheck
-from metrion.core.scales import Look, VernierScale
+from metrion.core.scales import Indication, VernierScale
 from metrion.core.uncertainty.budget import Budget, Share, derived_budget, measurement_budget
 from metrion.core.uncertainty.conventions import (
     BUILT_IN,
@@ -31,7 +31,7 @@ say = plainly().say
 
 CALIPER = Instrument(
     "c", "Caliper", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39),
-    maker_limit=Fraction("0.03"),
+    maximum_permissible_error=Fraction("0.03"),
 )  # fmt: skip
 WHOLE, HALF, STANDARD, AT_95 = BUILT_IN.values()
 SUM = Convention(
@@ -39,11 +39,11 @@ SUM = Convention(
 )
 SQUARES = replace(SUM, combine=Combine.QUADRATURE)
 TWICE = replace(STANDARD, coverage=Coverage(Fraction(2)))
-CHECK = ZeroCheck("z", "c", Look(Fraction(0), 2))
+CHECK = ZeroCheck("z", "c", Indication(Fraction(0), 2))
 
 
 def measured(*lines: int, convention: Convention, items: int = 1) -> Measurement:
-    observations = tuple(Observation((Look(Fraction(6), line),)) for line in lines)
+    observations = tuple(Observation((Indication(Fraction(6), line),)) for line in lines)
     return Measurement("m", "Spreader", CALIPER, convention, observations, (CHECK,), items=items)
 
 

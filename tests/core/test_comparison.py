@@ -14,7 +14,7 @@ from metrion.core.quantity.derived import Derived, TypedValue
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation
 from metrion.core.quantity.zero import ZeroCheck
-from metrion.core.scales import Look, VernierScale
+from metrion.core.scales import Indication, VernierScale
 from metrion.core.uncertainty.conventions import BUILT_IN, Convention
 from metrion.voice import plainly
 
@@ -22,14 +22,14 @@ say = plainly().say
 
 CALIPER = Instrument("c", "Caliper", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))
 WHOLE, HALF, STANDARD, AT_95 = BUILT_IN.values()
-ZERO = ZeroCheck("z", "c", Look(Fraction(0), 2))
+ZERO = ZeroCheck("z", "c", Indication(Fraction(0), 2))
 
 
 def measured(
     key: str, *lines: int, convention: Convention = HALF, zero: bool = False
 ) -> Measurement:
     """Readings of 6 mm and so many lines of 0.05 mm."""
-    observations = tuple(Observation((Look(Fraction(6), line),)) for line in lines)
+    observations = tuple(Observation((Indication(Fraction(6), line),)) for line in lines)
     checks = (ZERO,) if zero else ()
     return Measurement(key, key, CALIPER, convention, observations, checks)
 
@@ -43,7 +43,7 @@ def test_deviation_and_percentage_of_an_expected_value_in_another_unit() -> None
     assert found is not None
     assert found.deviation == Fraction("0.1")
     assert found.percent == 100 * Fraction("0.1") / Fraction("6.1")
-    assert found.apart == 4
+    assert found.normalised_error == 4
     assert say(found.sentences[0]) == "It is 0.10 mm more than that, 1.6 %."
     assert "4 times as much: the two do not agree" in say(found.sentences[1])
 
@@ -60,7 +60,7 @@ def test_deviation_and_percentage_of_an_expected_value_in_another_unit() -> None
         (AT_95, "6.23", "do not agree at this coverage"),
     ],
 )
-def test_the_verdict_is_that_of_the_school(
+def test_the_verdict_is_that_of_the_convention(
     convention: Convention, expected: str, said: str
 ) -> None:
     found = compare(measured("m", 4, convention=convention), typed(expected))
@@ -125,7 +125,7 @@ def test_what_a_derived_quantity_and_another_have_in_common_cancels() -> None:
     length = measured("m", 4, convention=WHOLE, zero=True)
     itself = compare(twice(length), twice(length))
     assert itself is not None
-    assert (itself.deviation, itself.uncertainty, itself.apart) == (0, 0, None)
+    assert (itself.deviation, itself.uncertainty, itself.normalised_error) == (0, 0, None)
     # 2 D - D = D, with the uncertainty of D: its own reading and its zero once.
     beside = compare(twice(length), length)
     assert beside is not None
@@ -136,7 +136,7 @@ def test_what_a_derived_quantity_and_another_have_in_common_cancels() -> None:
     assert other.uncertainty == Fraction("0.2")
 
 
-def test_the_school_of_the_first_decides() -> None:
+def test_the_convention_of_the_first_decides() -> None:
     found = compare(measured("m", 4), twice(measured("n", 4, convention=WHOLE)))
     assert found is not None
     assert found.uncertainty == Fraction("0.075")

@@ -14,15 +14,15 @@ from metrion.core.quantity.derived import Derived, DerivedResult, TypedValue, re
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation
 from metrion.core.quantity.zero import ZeroCheck
-from metrion.core.scales import Look, VernierScale
+from metrion.core.scales import Indication, VernierScale
 from metrion.core.uncertainty.conventions import BUILT_IN, Combine, Convention, Family, Spread
 from metrion.voice import plainly
 
 say = plainly().say
 
 CALIPER = Instrument("cal", "Caliper A", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))
-ZERO = ZeroCheck("z", "cal", Look(Fraction(-1), 17))
-OTHER_ZERO = ZeroCheck("y", "cal", Look(Fraction(0), 1))
+ZERO = ZeroCheck("z", "cal", Indication(Fraction(-1), 17))
+OTHER_ZERO = ZeroCheck("y", "cal", Indication(Fraction(0), 1))
 WHOLE = BUILT_IN["whole-division"]
 STANDARD = BUILT_IN["standard"]
 
@@ -30,7 +30,7 @@ STANDARD = BUILT_IN["standard"]
 def measured(
     key: str, main: int, *lines: int, checks: tuple[ZeroCheck, ...] = (), **more: Any
 ) -> Measurement:
-    observations = tuple(Observation((Look(Fraction(main), line),)) for line in lines)
+    observations = tuple(Observation((Indication(Fraction(main), line),)) for line in lines)
     return Measurement(key, key, CALIPER, WHOLE, observations, checks, **more)
 
 
@@ -76,8 +76,10 @@ def test_a_shared_zero_doubles_in_a_sum() -> None:
     }
     assert size(derived("a + b", "mm", inputs)) == Fraction("0.2")
     standard = derived("a + b", "mm", inputs, STANDARD)
-    look = 0.025 / math.sqrt(3)
-    assert math.isclose(size(standard), math.sqrt(2 * look**2 + (2 * look) ** 2), rel_tol=1e-12)
+    indication = 0.025 / math.sqrt(3)
+    assert math.isclose(
+        size(standard), math.sqrt(2 * indication**2 + (2 * indication) ** 2), rel_tol=1e-12
+    )
 
 
 def test_one_measurement_under_two_symbols_enters_once() -> None:

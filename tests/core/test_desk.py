@@ -18,7 +18,7 @@ from metrion.core.instruments.drawing import (
 )
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.zero import ZeroCheck
-from metrion.core.scales import Look, ScrewScale, VernierScale
+from metrion.core.scales import Indication, ScrewScale, VernierScale
 from metrion.core.scales.numerals import Numerals, usual_numerals
 from metrion.voice import plainly
 from tests.strategies import verniers
@@ -32,7 +32,7 @@ CALIPER = Instrument(
 SCREW = Instrument(
     "screw", "Screw gauge B", Kind.SCREW, "mm", ScrewScale(Fraction(1, 2), 50, Fraction(1, 2))
 )
-ZERO = ZeroCheck("z", "cal", Look(Fraction(-1), 17))
+ZERO = ZeroCheck("z", "cal", Indication(Fraction(-1), 17))
 
 
 @pytest.mark.parametrize(
@@ -177,8 +177,8 @@ def test_numerals_of_the_main_scale(
     unit: str, division: str, numerals: PrintedUnit, every: int, step: str
 ) -> None:
     scale = VernierScale(Fraction(division), 10, 9)
-    looks = Appearance(numerals)
-    found = main_numerals(Instrument("i", "I", Kind.VERNIER, unit, scale, appearance=looks))
+    indications = Appearance(numerals)
+    found = main_numerals(Instrument("i", "I", Kind.VERNIER, unit, scale, appearance=indications))
     assert (found.every, found.step) == (every, Fraction(step))
 
 

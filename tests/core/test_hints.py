@@ -11,7 +11,7 @@ from metrion.core.quantity.noted import Approach, Noted
 from metrion.core.quantity.observations import Observation
 from metrion.core.review.advice import advice
 from metrion.core.review.hints import hints
-from metrion.core.scales import Look, VernierScale
+from metrion.core.scales import Indication, VernierScale
 from metrion.core.uncertainty.conventions import BUILT_IN
 from metrion.voice import plainly
 
@@ -19,7 +19,7 @@ CALIPER = Instrument("cal", "Caliper A", Kind.VERNIER, "mm", VernierScale(Fracti
 
 
 def series(*lines: int, convention: str = "half-division") -> Measurement:
-    observations = tuple(Observation((Look(Fraction(6), line),)) for line in lines)
+    observations = tuple(Observation((Indication(Fraction(6), line),)) for line in lines)
     return Measurement("m", "D", CALIPER, BUILT_IN[convention], observations)
 
 

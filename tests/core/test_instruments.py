@@ -15,7 +15,7 @@ from metrion.core.errors import (
 )
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.zero import ZeroCheck, zero_error, zero_errors
-from metrion.core.scales import Look, Scale, ScrewScale, VernierScale
+from metrion.core.scales import Indication, Scale, ScrewScale, VernierScale
 from metrion.core.uncertainty.conventions import BUILT_IN, Combine, Family, Spread
 
 ONE, HALF = Fraction(1), Fraction(1, 2)
@@ -160,9 +160,9 @@ def test_a_very_long_text_is_shortened_in_its_sentence() -> None:
 
 def test_several_looks_at_the_zero_are_averaged() -> None:
     checks = [
-        ZeroCheck("a", "i", Look(-ONE, 17)),
-        ZeroCheck("b", "i", Look(-ONE, 18)),
-        ZeroCheck("c", "i", Look(Fraction(25), 0), reference=Fraction("25.1")),
+        ZeroCheck("a", "i", Indication(-ONE, 17)),
+        ZeroCheck("b", "i", Indication(-ONE, 18)),
+        ZeroCheck("c", "i", Indication(Fraction(25), 0), reference=Fraction("25.1")),
     ]
     assert zero_errors(CALIPER, checks) == [Fraction("-0.15"), Fraction("-0.1"), Fraction("-0.1")]
     assert zero_error(CALIPER, checks) == Fraction("-0.35") / 3

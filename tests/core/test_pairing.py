@@ -11,7 +11,7 @@ from metrion.core.desk.pairing import ZERO_CANCELS, Pairing, off_opposite, pairi
 from metrion.core.exact.angles import FULL_CIRCLE
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.observations import Arc, Sort
-from metrion.core.scales import Look, VernierScale
+from metrion.core.scales import Indication, VernierScale
 from metrion.voice import plainly
 
 STAGE = Instrument("t", "Travelling stage", Kind.VERNIER, "mm", VernierScale(Fraction(1), 50, 49))
@@ -22,32 +22,38 @@ def spoken(found: Pairing) -> tuple[str, ...]:
     return tuple(plainly().say(said) for said in found.sentences)
 
 
-def paired(instrument: Instrument, *looks: Look) -> Pairing:
-    return pairing(instrument, looks, Sort.PAIR, Arc.SHORTER)
+def paired(instrument: Instrument, *indications: Indication) -> Pairing:
+    return pairing(instrument, indications, Sort.PAIR, Arc.SHORTER)
 
 
 def windowed(*positions: tuple[int, int, int]) -> Pairing:
     """Looks in the order of entering, as degrees, minutes of the mark, and line."""
-    looks = [Look(Fraction(degrees * 60 + minutes), k) for degrees, minutes, k in positions]
-    return pairing(CIRCLE, looks, Sort.WINDOWS, Arc.SHORTER)
+    indications = [
+        Indication(Fraction(degrees * 60 + minutes), k) for degrees, minutes, k in positions
+    ]
+    return pairing(CIRCLE, indications, Sort.WINDOWS, Arc.SHORTER)
 
 
 @pytest.mark.parametrize(("first", "second"), [((12, 5), (48, 20)), ((48, 20), (12, 5))])
 def test_a_length_is_the_distance_whichever_came_first(
     first: tuple[int, int], second: tuple[int, int]
 ) -> None:
-    found = paired(STAGE, Look(Fraction(first[0]), first[1]), Look(Fraction(second[0]), second[1]))
+    found = paired(
+        STAGE, Indication(Fraction(first[0]), first[1]), Indication(Fraction(second[0]), second[1])
+    )
     assert found.value == Fraction("36.3")
     assert spoken(found) == ()
 
 
 def test_the_same_position_twice_is_remarked_on() -> None:
-    look = Look(Fraction(3), 4)
-    assert "nothing lies between them" in spoken(paired(STAGE, look, look))[0]
+    indication = Indication(Fraction(3), 4)
+    assert "nothing lies between them" in spoken(paired(STAGE, indication, indication))[0]
 
 
 def test_an_arc_through_the_zero_of_the_circle_names_both_arcs() -> None:
-    found = paired(CIRCLE, Look(Fraction(341 * 60 + 20), 11), Look(Fraction(18 * 60 + 40), 30))
+    found = paired(
+        CIRCLE, Indication(Fraction(341 * 60 + 20), 11), Indication(Fraction(18 * 60 + 40), 30)
+    )
     assert found.value == 37 * 60 + 20 + Fraction(19, 2)
     assert spoken(found) == (
         "The arc runs through the zero of the circle: 37°29.5′. "
@@ -56,8 +62,8 @@ def test_an_arc_through_the_zero_of_the_circle_names_both_arcs() -> None:
 
 
 def test_an_arc_that_is_the_plain_difference_needs_no_words() -> None:
-    looks = Look(Fraction(10 * 60), 0), Look(Fraction(40 * 60), 0)
-    assert paired(CIRCLE, *looks).sentences == ()
+    indications = Indication(Fraction(10 * 60), 0), Indication(Fraction(40 * 60), 0)
+    assert paired(CIRCLE, *indications).sentences == ()
 
 
 @given(
@@ -68,11 +74,11 @@ def test_the_arc_does_not_depend_on_where_the_circle_begins(
     mark: int, line: int, other_mark: int, other_line: int, turned: int
 ) -> None:
     def swept(by: int) -> Fraction:
-        looks = (
-            Look(Fraction((mark + by) % 1080 * 20), line),
-            Look(Fraction((other_mark + by) % 1080 * 20), other_line),
+        indications = (
+            Indication(Fraction((mark + by) % 1080 * 20), line),
+            Indication(Fraction((other_mark + by) % 1080 * 20), other_line),
         )
-        return paired(CIRCLE, *looks).value
+        return paired(CIRCLE, *indications).value
 
     assert swept(turned) == swept(0)
     assert 0 <= swept(turned) <= FULL_CIRCLE / 2
@@ -85,7 +91,7 @@ def test_no_zero_is_asked_for_in_a_pair() -> None:
 
 
 def test_the_first_of_a_pair_alone_comes_to_nothing_yet() -> None:
-    assert paired(STAGE, Look(Fraction(3), 4)) == Pairing(None, ())
+    assert paired(STAGE, Indication(Fraction(3), 4)) == Pairing(None, ())
 
 
 def test_windows_that_stand_opposite_are_confirmed_before_the_next_position() -> None:
@@ -125,8 +131,8 @@ def test_off_opposite_is_what_the_circle_is_off(first: int, off: int) -> None:
 
 def halved(first: int, second: int, arc: Arc) -> tuple[str, ...]:
     """A deflection between two whole degrees."""
-    looks = [Look(Fraction(degrees * 60), 0) for degrees in (first, second)]
-    return spoken(pairing(CIRCLE, looks, Sort.PAIR, arc, halved=True))
+    indications = [Indication(Fraction(degrees * 60), 0) for degrees in (first, second)]
+    return spoken(pairing(CIRCLE, indications, Sort.PAIR, arc, halved=True))
 
 
 def test_half_of_a_sweep_is_told_where_it_is_wanted() -> None:
@@ -153,5 +159,5 @@ def test_a_forward_arc_can_run_through_the_zero_and_be_the_longer_one() -> None:
 
 
 def paired_forward(first: int, second: int) -> tuple[str, ...]:
-    looks = [Look(Fraction(degrees * 60), 0) for degrees in (first, second)]
-    return spoken(pairing(CIRCLE, looks, Sort.PAIR, Arc.FORWARD))
+    indications = [Indication(Fraction(degrees * 60), 0) for degrees in (first, second)]
+    return spoken(pairing(CIRCLE, indications, Sort.PAIR, Arc.FORWARD))

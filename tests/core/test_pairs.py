@@ -16,7 +16,7 @@ from metrion.core.quantity.measurements import Measurement, reduce_measurement
 from metrion.core.quantity.observations import Arc, Observation, Sort, sweeps, swept
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.review import review
-from metrion.core.scales import Look, VernierScale
+from metrion.core.scales import Indication, VernierScale
 from metrion.core.uncertainty.conventions import BUILT_IN
 
 CIRCLE = Instrument(
@@ -25,12 +25,12 @@ CIRCLE = Instrument(
 CALIPER = Instrument("cal", "Caliper A", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))
 
 
-def at(degrees: int, minutes: int = 0, line: int = 0) -> Look:
-    return Look(Fraction(degrees * 60 + minutes), line)
+def at(degrees: int, minutes: int = 0, line: int = 0) -> Indication:
+    return Indication(Fraction(degrees * 60 + minutes), line)
 
 
-def measured(*looks: Look, convention: str = "standard", **more: Any) -> Measurement:
-    observation = Observation(looks)
+def measured(*indications: Indication, convention: str = "standard", **more: Any) -> Measurement:
+    observation = Observation(indications)
     return Measurement("m", "m", CIRCLE, BUILT_IN[convention], (observation,), **more)
 
 
@@ -112,14 +112,14 @@ def test_windows_that_differ_by_a_quarter_degree_are_asked_about() -> None:
 
 
 def test_the_zero_cancels_in_a_difference_of_two_positions() -> None:
-    pair = Observation((Look(Fraction(30), 4), Look(Fraction(12), 10)))
-    check = ZeroCheck("z", "cal", Look(Fraction(-1), 17))
+    pair = Observation((Indication(Fraction(30), 4), Indication(Fraction(12), 10)))
+    check = ZeroCheck("z", "cal", Indication(Fraction(-1), 17))
     travel = Measurement("m", "m", CALIPER, BUILT_IN["whole-division"], (pair,), (check,))
     assert travel.observed == (Fraction("17.7"),)
     assert (travel.zero_error, travel.mean) == (0, Fraction("17.7"))
     assert "zero-unchecked" not in [flag.code for flag in review(travel)]
 
 
-@pytest.mark.parametrize(("looks", "sort"), [(1, Sort.SINGLE), (2, Sort.PAIR), (4, Sort.WINDOWS)])
-def test_the_sort_is_told_by_the_looks(looks: int, sort: Sort) -> None:
-    assert Observation((at(1),) * looks).sort is sort
+@pytest.mark.parametrize(("indications", "sort"), [(1, Sort.SINGLE), (2, Sort.PAIR), (4, Sort.WINDOWS)])
+def test_the_sort_is_told_by_the_looks(indications: int, sort: Sort) -> None:
+    assert Observation((at(1),) * indications).sort is sort

@@ -7,16 +7,16 @@ from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation
 from metrion.core.quantity.places import by_place
 from metrion.core.quantity.zero import ZeroCheck
-from metrion.core.scales import Look, VernierScale
+from metrion.core.scales import Indication, VernierScale
 from metrion.core.uncertainty.conventions import BUILT_IN
 
 CALIPER = Instrument("c", "Caliper", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))
-ZERO = ZeroCheck("z", "c", Look(Fraction(-1), 17))
+ZERO = ZeroCheck("z", "c", Indication(Fraction(-1), 17))
 CONVENTION = BUILT_IN["half-division"]
 
 
 def reading(place: str, main: int, line: int, excluded: str = "") -> Observation:
-    return Observation((Look(Fraction(main), line),), place, excluded)
+    return Observation((Indication(Fraction(main), line),), place, excluded)
 
 
 def measured(*observations: Observation) -> Measurement:

@@ -11,7 +11,7 @@ from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.measurements import Measurement, reduce_measurement
 from metrion.core.quantity.observations import Observation
 from metrion.core.quantity.zero import ZeroCheck
-from metrion.core.scales import Look, ScrewScale, VernierScale
+from metrion.core.scales import Indication, ScrewScale, VernierScale
 from metrion.core.uncertainty.conventions import BUILT_IN, Convention
 from metrion.core.uncertainty.planning import (
     USUAL_READINGS,
@@ -80,7 +80,7 @@ def test_what_does_not_fit_is_said_with_the_range(
     assert f"is {side} than what it takes: {range_[0]} to {range_[1]}.00 mm" in spoken(found)[0]
 
 
-def test_scatter_averages_out_in_the_standard_schools_only() -> None:
+def test_scatter_averages_out_in_the_standard_conventions_only() -> None:
     scattered = {"scatter": Fraction("0.1")}
     (standard,) = plans(wish("20", "0.15", STANDARD, **scattered), [CALIPER])
     assert standard.verdict is Verdict.READINGS
@@ -114,10 +114,10 @@ def test_what_is_planned_is_what_the_result_will_state(
     if plan.verdict not in (Verdict.ENOUGH, Verdict.STACK):
         return
     together = size * plan.items
-    look = Look(Fraction(together.__floor__()), int((together % 1) * 20))
+    indication = Indication(Fraction(together.__floor__()), int((together % 1) * 20))
     measurement = Measurement(
-        "m", "M", CALIPER, convention, (Observation((look,)),) * USUAL_READINGS,
-        (ZeroCheck("z", "c", Look(Fraction(0), 0)),), items=plan.items,
+        "m", "M", CALIPER, convention, (Observation((indication,)),) * USUAL_READINGS,
+        (ZeroCheck("z", "c", Indication(Fraction(0), 0)),), items=plan.items,
     )  # fmt: skip
     result = reduce_measurement(measurement)
     assert result.relative_percent is not None

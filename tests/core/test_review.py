@@ -11,7 +11,7 @@ from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation
 from metrion.core.quantity.zero import Phase, ZeroCheck
 from metrion.core.review import Flag, review
-from metrion.core.scales import Look, ScrewScale, VernierScale
+from metrion.core.scales import Indication, ScrewScale, VernierScale
 from metrion.core.uncertainty.conventions import BUILT_IN
 from metrion.voice import plainly
 
@@ -25,7 +25,7 @@ SCREW = Instrument(
 FINER = Instrument(
     "screw", "Screw gauge C", Kind.SCREW, "mm", ScrewScale(Fraction(1), 50, Fraction(1, 2))
 )
-ZERO = ZeroCheck("z", "cal", Look(Fraction(0), 0), face="outside")
+ZERO = ZeroCheck("z", "cal", Indication(Fraction(0), 0), face="outside")
 
 
 def measured(
@@ -33,7 +33,7 @@ def measured(
 ) -> Measurement:
     observations = tuple(
         Observation(
-            (Look(Fraction(str(main)), line, bool(rest[1]) if len(rest) > 1 else False),),
+            (Indication(Fraction(str(main)), line, bool(rest[1]) if len(rest) > 1 else False),),
             place=str(rest[0]) if rest else "",
         )
         for main, line, *rest in readings
@@ -107,8 +107,8 @@ def test_equal_and_few_readings() -> None:
 
 def test_the_zero() -> None:
     readings: list[tuple[object, ...]] = [(6, 3), (6, 4), (6, 3)]
-    after = ZeroCheck("y", "cal", Look(Fraction(0), 2), face="outside", phase=Phase.AFTER)
-    inside = ZeroCheck("x", "cal", Look(Fraction(0), 0), face="inside")
+    after = ZeroCheck("y", "cal", Indication(Fraction(0), 2), face="outside", phase=Phase.AFTER)
+    inside = ZeroCheck("x", "cal", Indication(Fraction(0), 0), face="inside")
     assert codes(measured(readings, checks=())) == [("zero-unchecked", None)]
     assert codes(measured(readings, checks=(ZERO, after))) == [("zero-drift", None)]
     flag = only(measured(readings, checks=(inside,)), "zero-other-face")
@@ -135,9 +135,9 @@ def test_a_mark_that_contradicts_the_thimble() -> None:
 
 
 def test_the_line_that_was_seen_to_meet_another_mark() -> None:
-    look = Look(Fraction(6), 3)
-    agreeing, disagreeing = (Observation((look,), meets=Fraction(mark)) for mark in (12, 13))
-    plain = Observation((Look(Fraction(6), 4),))
+    indication = Indication(Fraction(6), 3)
+    agreeing, disagreeing = (Observation((indication,), meets=Fraction(mark)) for mark in (12, 13))
+    plain = Observation((Indication(Fraction(6), 4),))
     measurement = Measurement(
         "m", "D", CALIPER, BUILT_IN["half-division"], (agreeing, disagreeing, plain), (ZERO,)
     )
@@ -156,8 +156,8 @@ def zeros(*checks: ZeroCheck, instrument: Instrument = CALIPER) -> list[tuple[st
 
 
 def closed(key: str, main: str, line: int, reference: int = 0, second: bool = False) -> ZeroCheck:
-    look = Look(Fraction(main), line, second)
-    return ZeroCheck(key, "cal", look, "outside", reference=Fraction(reference))
+    indication = Indication(Fraction(main), line, second)
+    return ZeroCheck(key, "cal", indication, "outside", reference=Fraction(reference))
 
 
 @pytest.mark.parametrize(
@@ -200,9 +200,9 @@ def test_each_check_has_its_own_flag_in_their_order() -> None:
 
 
 def test_the_zero_of_pairs_cancels_and_is_not_asked_about() -> None:
-    looks = (Look(Fraction(6), 3), Look(Fraction(9), 3))
+    indications = (Indication(Fraction(6), 3), Indication(Fraction(9), 3))
     pairs = Measurement(
-        "m", "D", CALIPER, BUILT_IN["standard"], (Observation(looks),) * 3,
+        "m", "D", CALIPER, BUILT_IN["standard"], (Observation(indications),) * 3,
         checks=(closed("z", "0", 17),),
     )  # fmt: skip
     assert "zero-wrapped" not in [flag.code for flag in review(pairs)]

@@ -5,29 +5,31 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from metrion.core.errors import UnreadableSleeve
-from metrion.core.scales import Look, ScrewScale
+from metrion.core.scales import Indication, ScrewScale
 from tests.strategies import screws
 
 HALF = Fraction(1, 2)
 
 
 @pytest.mark.parametrize(
-    ("pitch", "lines", "division", "look", "reading"),
+    ("pitch", "lines", "division", "indication", "reading"),
     [
-        ("0.5", 50, "0.5", Look(Fraction("4.5"), 38), "4.88"),
-        ("0.5", 50, "0.5", Look(Fraction("-0.5"), 47), "-0.03"),
-        ("1", 100, "1", Look(Fraction(7), 4), "7.04"),
-        ("0.5", 50, "1", Look(Fraction(4), 38), "4.38"),
-        ("0.5", 50, "1", Look(Fraction(4), 38, second_turn=True), "4.88"),
-        ("0.5", 50, "1", Look(Fraction(-1), 47, second_turn=True), "-0.03"),
-        ("1", 50, "0.5", Look(Fraction("4.5"), 38), "4.76"),  # only whole pitches count
-        ("1", 50, "0.5", Look(Fraction(4), 12), "4.24"),
-        ("0.5", 50, "0.5", Look(Fraction(3), Fraction("26.4")), "3.264"),
+        ("0.5", 50, "0.5", Indication(Fraction("4.5"), 38), "4.88"),
+        ("0.5", 50, "0.5", Indication(Fraction("-0.5"), 47), "-0.03"),
+        ("1", 100, "1", Indication(Fraction(7), 4), "7.04"),
+        ("0.5", 50, "1", Indication(Fraction(4), 38), "4.38"),
+        ("0.5", 50, "1", Indication(Fraction(4), 38, second_turn=True), "4.88"),
+        ("0.5", 50, "1", Indication(Fraction(-1), 47, second_turn=True), "-0.03"),
+        ("1", 50, "0.5", Indication(Fraction("4.5"), 38), "4.76"),  # only whole pitches count
+        ("1", 50, "0.5", Indication(Fraction(4), 12), "4.24"),
+        ("0.5", 50, "0.5", Indication(Fraction(3), Fraction("26.4")), "3.264"),
     ],
 )
-def test_readings(pitch: str, lines: int, division: str, look: Look, reading: str) -> None:
+def test_readings(
+    pitch: str, lines: int, division: str, indication: Indication, reading: str
+) -> None:
     scale = ScrewScale(Fraction(pitch), lines, Fraction(division))
-    assert scale.reading(look) == Fraction(reading)
+    assert scale.reading(indication) == Fraction(reading)
 
 
 @pytest.mark.parametrize("division", ["0.3", "1.5", "2", "0.75"])
@@ -39,10 +41,10 @@ def test_sleeve_marks_that_do_not_fit_the_pitch_are_refused(division: str) -> No
 @given(screws(), st.integers(-100, 5000))
 def test_the_nearest_look_reads_what_it_was_asked_for(scale: ScrewScale, steps: int) -> None:
     position = steps * scale.least_count
-    look = scale.nearest(position)
-    assert scale.reading(look) == position
-    assert (look.main / scale.main_division).denominator == 1
-    assert scale.last_mark(look) == look.main
+    indication = scale.nearest(position)
+    assert scale.reading(indication) == position
+    assert (indication.main / scale.main_division).denominator == 1
+    assert scale.last_mark(indication) == indication.main
 
 
 @given(screws())

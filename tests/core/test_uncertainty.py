@@ -1,4 +1,4 @@
-"""The parts of an uncertainty in every school, on series small enough to do by hand."""
+"""The parts of an uncertainty in every convention, on series small enough to do by hand."""
 
 import math
 from fractions import Fraction
@@ -13,7 +13,7 @@ from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.measurements import Measurement, reduce_measurement
 from metrion.core.quantity.observations import Arc, Observation, swept
 from metrion.core.quantity.zero import ZeroCheck
-from metrion.core.scales import Look, VernierScale
+from metrion.core.scales import Indication, VernierScale
 from metrion.core.uncertainty.conventions import (
     BUILT_IN,
     Combine,
@@ -24,14 +24,14 @@ from metrion.core.uncertainty.conventions import (
 
 CALIPER = Instrument(
     "cal", "Caliper A", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39),
-    maker_limit=Fraction("0.03"),
+    maximum_permissible_error=Fraction("0.03"),
 )  # fmt: skip
 PLAIN = Instrument("cal", "Caliper A", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))
-ZERO = ZeroCheck("z", "cal", Look(Fraction(-1), 17))
+ZERO = ZeroCheck("z", "cal", Indication(Fraction(-1), 17))
 
 
 def series(*lines: int, instrument: Instrument = PLAIN, **more: Any) -> Measurement:
-    observations = tuple(Observation((Look(Fraction(6), line),)) for line in lines)
+    observations = tuple(Observation((Indication(Fraction(6), line),)) for line in lines)
     convention = more.pop("convention", BUILT_IN["half-division"])
     assert isinstance(convention, Convention)
     return Measurement("m", "D", instrument, convention, observations, **more)
@@ -68,7 +68,7 @@ def test_half_division(lines: tuple[int, ...], sentence: str) -> None:
         (Spread.NONE, Combine.SUM, False, "0.025"),
     ],
 )
-def test_limit_schools(spread: Spread, combine: Combine, zero_look: bool, size: str) -> None:
+def test_limit_conventions(spread: Spread, combine: Combine, zero_look: bool, size: str) -> None:
     convention = limit(spread, combine, zero_look=zero_look)
     found = reduce_measurement(series(3, 4, 3, 6, convention=convention, checks=(ZERO,)))
     assert found.uncertainty is not None
@@ -91,9 +91,9 @@ def test_standard_uncertainty_with_degrees_of_freedom() -> None:
     )
     found = reduce_measurement(measurement).uncertainty
     assert found is not None
-    look = 0.025 / math.sqrt(3)
+    indication = 0.025 / math.sqrt(3)
     scatter = stats.sem([6.15, 6.20, 6.15, 6.30])
-    combined = math.sqrt(2 * look**2 + scatter**2 + 0.03**2 / 3)
+    combined = math.sqrt(2 * indication**2 + scatter**2 + 0.03**2 / 3)
     freedom = math.floor(combined**4 / (scatter**4 / 3))
     assert found.degrees_of_freedom == freedom
     assert found.coverage_factor is not None
@@ -115,7 +115,7 @@ def test_the_zero_error_is_taken_off() -> None:
 
 
 def test_without_a_counting_reading_there_is_no_result() -> None:
-    excluded = Observation((Look(Fraction(6), 3),), excluded="slipped")
+    excluded = Observation((Indication(Fraction(6), 3),), excluded="slipped")
     measurement = Measurement("m", "D", PLAIN, BUILT_IN["half-division"], (excluded,))
     found = reduce_measurement(measurement)
     assert (found.mean, found.uncertainty, found.rounded) == (None, None, None)

@@ -8,7 +8,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from metrion.core.errors import UselessScale
-from metrion.core.scales import Look, Numbering, Pattern, VernierScale
+from metrion.core.scales import Indication, Numbering, Pattern, VernierScale
 from tests.strategies import verniers
 
 ONE = Fraction(1)
@@ -80,13 +80,13 @@ def test_the_two_textbook_routes(
     ],
 )
 def test_readings(scale: VernierScale, main: str, line: int, reading: str) -> None:
-    assert scale.reading(Look(Fraction(main), line)) == Fraction(reading)
+    assert scale.reading(Indication(Fraction(main), line)) == Fraction(reading)
 
 
 def test_between_two_lines_tenths_can_be_estimated_where_the_lines_are_in_order() -> None:
     scale = VernierScale(ONE, 20, 19)
-    assert scale.reading(Look(Fraction(4), Fraction("6.5"))) == Fraction("4.325")
-    assert scale.reading(Look(Fraction(4), Fraction(20))) == 4
+    assert scale.reading(Indication(Fraction(4), Fraction("6.5"))) == Fraction("4.325")
+    assert scale.reading(Indication(Fraction(4), Fraction(20))) == 4
     assert scale.estimable()
     assert not VernierScale(ONE, 10, 7).estimable()
 
@@ -104,35 +104,35 @@ def test_a_position_read_off_over_the_drawn_lines_comes_back(
     s = scale.main_division
     places = [position + scale.line_position(k) for k in range(scale.fine_divisions)]
     line = min(range(len(places)), key=lambda k: misfit(places[k], s))
-    read_near = scale.reading(Look(Fraction(0), line))
+    read_near = scale.reading(Indication(Fraction(0), line))
     # The main mark: the one that puts the reading nearest to where the zero line really is.
     marks = floor((position - read_near) / s + Fraction(1, 2))
-    read = scale.reading(Look(marks * s, line))
+    read = scale.reading(Indication(marks * s, line))
     assert abs(read - position) <= scale.least_count / 2
 
 
 @given(verniers(), st.integers(-50, 5000))
 def test_the_line_that_the_core_names_really_meets_a_mark(scale: VernierScale, steps: int) -> None:
     position = steps * scale.least_count
-    look = scale.nearest(position)
-    assert scale.reading(look) == position
-    met = position + scale.line_position(int(look.line))
+    indication = scale.nearest(position)
+    assert scale.reading(indication) == position
+    met = position + scale.line_position(int(indication.line))
     assert misfit(met, scale.main_division) == 0
-    assert scale.meets(look) == met
+    assert scale.meets(indication) == met
 
 
 @given(verniers(), st.fractions(-2, 90, max_denominator=10**4))
 def test_the_nearest_look_is_at_most_half_a_least_count_away(
     scale: VernierScale, position: Fraction
 ) -> None:
-    look = scale.nearest(position)
-    assert abs(scale.reading(look) - position) <= scale.least_count / 2
-    assert (look.main / scale.main_division).denominator == 1
+    indication = scale.nearest(position)
+    assert abs(scale.reading(indication) - position) <= scale.least_count / 2
+    assert (indication.main / scale.main_division).denominator == 1
 
 
 @given(verniers())
 def test_every_step_of_the_least_count_is_shown_by_some_line(scale: VernierScale) -> None:
-    shown = {scale.reading(Look(Fraction(0), line)) for line in range(scale.fine_divisions)}
+    shown = {scale.reading(Indication(Fraction(0), line)) for line in range(scale.fine_divisions)}
     count = scale.main_division / scale.least_count
     assert shown == {step * scale.least_count for step in range(int(count))}
 
@@ -143,7 +143,7 @@ def test_every_step_of_the_least_count_is_shown_by_some_line(scale: VernierScale
 )
 def test_lines_that_meet_at_once(lines: int, span: int, line: int, meeting: list[int]) -> None:
     scale = VernierScale(ONE, lines, span)
-    assert scale.lines_that_meet(Look(Fraction(3), line)) == meeting
+    assert scale.lines_that_meet(Indication(Fraction(3), line)) == meeting
 
 
 @pytest.mark.parametrize(

@@ -7,11 +7,11 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from metrion.core.desk.zero_desk import look_below_zero, zero_finding
+from metrion.core.desk.zero_desk import indication_below_zero, zero_finding
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.instruments.parts import FACES, PARTS
 from metrion.core.instruments.pitch import PitchTrial, find_pitch, nearest_usual_pitch
-from metrion.core.scales import Look, Numbering, Scale, ScrewScale, VernierScale
+from metrion.core.scales import Indication, Numbering, Scale, ScrewScale, VernierScale
 from metrion.core.scales.notes import notes, slide
 from metrion.core.words import CONCEPTS, USUAL
 from metrion.voice import plainly
@@ -129,7 +129,7 @@ def test_usual_pitches(pitch: str, unit: str, usual: str | None) -> None:
 
 @given(st.integers(1, 19))
 def test_both_rules_of_counting_a_negative_zero_give_one_number(line: int) -> None:
-    found = zero_finding(tool(VernierScale(ONE, 20, 39)), Look(-ONE, line), Fraction(0))
+    found = zero_finding(tool(VernierScale(ONE, 20, 39)), Indication(-ONE, line), Fraction(0))
     ends = {way.rpartition("= ")[2] for way in map(plainly().say, found.ways)}
     assert len(found.ways) == 2
     assert len(ends) == 1
@@ -138,30 +138,30 @@ def test_both_rules_of_counting_a_negative_zero_give_one_number(line: int) -> No
 
 def test_the_error_in_words() -> None:
     gauge = screw()
-    negative = zero_finding(gauge, Look(-HALF, 43), Fraction(0))
+    negative = zero_finding(gauge, Indication(-HALF, 43), Fraction(0))
     assert plainly().say(negative.says) == (
         "Zero error −0.07 mm: it reads too little. Correction +0.07 mm, minus the error."
     )
     assert negative.advice is not None
     assert "competent" in plainly().say(negative.advice)
-    positive = zero_finding(gauge, Look(Fraction(0), 3), Fraction(0))
+    positive = zero_finding(gauge, Indication(Fraction(0), 3), Fraction(0))
     assert "too much. Correction −0.03 mm" in plainly().say(positive.says)
     assert (len(positive.ways), positive.advice) == (1, None)
-    exact = zero_finding(gauge, Look(Fraction(0), 0), Fraction(0))
+    exact = zero_finding(gauge, Indication(Fraction(0), 0), Fraction(0))
     assert "nothing to correct" in plainly().say(exact.says)
 
 
 def test_a_reference_takes_the_place_of_closed_faces() -> None:
-    found = zero_finding(screw(), Look(Fraction(25), 2), Fraction(25))
+    found = zero_finding(screw(), Indication(Fraction(25), 2), Fraction(25))
     assert found.error == Fraction("0.02")
     assert plainly().say(found.ways[-1]) == "reading less reference: 25.02 mm − 25 = 0.02 mm"
 
 
 @given(screws())
 def test_the_look_below_zero_lies_one_turn_below_it(scale: ScrewScale) -> None:
-    look = look_below_zero(tool(scale, Kind.SCREW))
-    assert scale.reading(look) == -scale.pitch
-    assert (look.main / scale.main_division).denominator == 1
+    indication = indication_below_zero(tool(scale, Kind.SCREW))
+    assert scale.reading(indication) == -scale.pitch
+    assert (indication.main / scale.main_division).denominator == 1
 
 
 def test_every_concept_has_one_usual_word_and_no_word_means_two_things() -> None:

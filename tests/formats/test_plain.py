@@ -86,6 +86,6 @@ def test_its_working_holds(count: int) -> None:
 
 def test_it_is_drawn_with_the_place_where_it_is_read() -> None:
     (measurement,) = parse_logbook(ruled("12.3")).measurements
-    drawn = drawn_reading(measurement.instrument, measurement.observations[0].looks[0])
+    drawn = drawn_reading(measurement.instrument, measurement.observations[0].indications[0])
     assert drawn.count("<line") > 10
     assert reduce_logbook(parse_logbook(ruled())).measurements[0].result.rounded is None

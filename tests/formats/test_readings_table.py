@@ -9,7 +9,7 @@ from metrion.core.instruments.appearance import FineAs
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation, Sort
-from metrion.core.scales import Look, ScrewScale, VernierScale
+from metrion.core.scales import Indication, ScrewScale, VernierScale
 from metrion.core.uncertainty.conventions import BUILT_IN
 from metrion.formats.csv_table import of_quantity, read_table
 from metrion.formats.faults import Refused
@@ -178,7 +178,7 @@ def test_the_table_of_observations_that_goes_out_comes_in_again() -> None:
     singles = Measurement(
         "one", "Spreader", CALIPER, BUILT_IN["half-division"],
         tuple(
-            Observation((Look(Fraction(main), line),), place, excluded)
+            Observation((Indication(Fraction(main), line),), place, excluded)
             for main, line, place, excluded in (
                 (-1, 17, "=end", ""), (6, 3, "", "slip"), (6, 4, "end / middle", ""),
             )
@@ -186,7 +186,7 @@ def test_the_table_of_observations_that_goes_out_comes_in_again() -> None:
     )  # fmt: skip
     pairs = Measurement(
         "two", "Green", CIRCLE, BUILT_IN["standard"],
-        (Observation((Look(Fraction(20480), 11), Look(Fraction(1120), 30))),),
+        (Observation((Indication(Fraction(20480), 11), Indication(Fraction(1120), 30))),),
     )  # fmt: skip
     table = read_table(observation_table([singles, pairs]).encode())
     found = {}

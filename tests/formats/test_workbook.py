@@ -66,7 +66,7 @@ OWN = {
 
 
 @pytest.mark.parametrize("convention", ["whole-division", "half-division", "standard-95", "own"])
-def test_every_school_is_a_formula(convention: str, tmp_path: Path) -> None:
+def test_every_convention_is_a_formula(convention: str, tmp_path: Path) -> None:
     document = json.loads(demo_file("spare-parts"))
     document["conventions"] = [OWN]
     for measurement in document["measurements"]:

@@ -61,7 +61,7 @@ def agree(values: dict[str, Any], steps: list[dict[str, Any]], result: dict[str,
 def long_series(**instrument: object) -> bytes:
     """More readings and looks at the zero than are written out one by one."""
     tool = {"id": "t", "unit": "mm", **instrument}
-    looks = [
+    indications = [
         {"main": str(main), "fine": line, "second_turn": bool(line % 2)}
         for main in (4, 5, 6) for line in range(9)
     ] * 9  # fmt: skip
@@ -70,7 +70,7 @@ def long_series(**instrument: object) -> bytes:
         for i in range(201)
     ]
     measurement = {
-        "id": "m", "instrument": "t", "convention": "standard-95", "observations": looks,
+        "id": "m", "instrument": "t", "convention": "standard-95", "observations": indications,
         "zero": [check["id"] for check in checks],
     }  # fmt: skip
     return json.dumps(
@@ -118,8 +118,8 @@ def doubled(monkeypatch: pytest.MonkeyPatch) -> Iterator[None]:
     """The reading component of every convention, twice as large."""
     known = uncertainty._reading
 
-    def twice(limit: Expression, looks: int, standard: bool) -> Expression:
-        return number(2) * known(limit, looks, standard)
+    def twice(limit: Expression, indications: int, standard: bool) -> Expression:
+        return number(2) * known(limit, indications, standard)
 
     monkeypatch.setattr(uncertainty, "_reading", twice)
     forget()

@@ -59,7 +59,7 @@ def _answers(client: FlaskClient, key: str) -> dict[str, Any]:
     found["reduce"] = _reduced(found["logbook"])
     found["report"] = _html_text(client.get(f"{address}/report").get_data(as_text=True))
     found["workbook"] = list(_cells(client.get(f"{address}/workbook.xlsx").data))
-    found["looks"] = [_look(client, address, tool) for tool in sheet["instruments"]]
+    found["looks"] = [_indication(client, address, tool) for tool in sheet["instruments"]]
     for asked in ("working", "others"):
         found[asked] = {
             one["id"]: client.get(f"{address}/quantities/{one['id']}/{asked}").get_json()
@@ -81,7 +81,7 @@ def _reduced(content: str) -> Any:
     return results_document(read_logbook(content.encode()))
 
 
-def _look(client: FlaskClient, address: str, tool: dict[str, Any]) -> list[Any]:
+def _indication(client: FlaskClient, address: str, tool: dict[str, Any]) -> list[Any]:
     """The desk at a few entries: typed whole, typed in part, dragged, wrong."""
     main = "12:00" if tool["kind"] == "angular" else "2"
     entries = (

@@ -91,7 +91,7 @@ def _main(tool: Record, marks: int) -> str:
     return to_text(marks * Fraction(tool["main_division"]))
 
 
-def _look(random: Random, tool: Record, marks: int, line: int) -> Record:
+def _indication(random: Random, tool: Record, marks: int, line: int) -> Record:
     """A look a few lines from a place; the slip of a mark now and then."""
     lines = int(tool["fine_divisions"])
     carried, line = divmod(line + random.randrange(-1, 2), lines)
@@ -107,7 +107,7 @@ def _zero_check(random: Random, key: str, tool: Record) -> Record:
     reference = to_text(3 * Fraction(tool["main_division"])) if marks == 3 else "0"
     line = random.choice((1, 2, int(tool["fine_divisions"]) - 3))
     return {
-        "id": key, "instrument": tool["id"], **_look(random, tool, marks, line),
+        "id": key, "instrument": tool["id"], **_indication(random, tool, marks, line),
         "face": random.choice(("outside", "inside", "")), "reference": reference,
         "phase": random.choice(("before", "before", "after")), "at": "2026-03-14T08:00:00+00:00",
     }  # fmt: skip
@@ -169,7 +169,7 @@ def _observation(
 ) -> Record:
     marks, line = place
     if sort == 1:
-        record = _look(random, tool, marks, line)
+        record = _indication(random, tool, marks, line)
         if estimates and tool["kind"] == "screw":
             record["fine"] = f"{record['fine']}.4"
         elif tool["kind"] == "vernier" and random.random() < 0.2:
@@ -178,7 +178,7 @@ def _observation(
         opposite = 10800 // int(tool["main_division"]) if tool["kind"] == "angular" else 0
         steps = {"a": 0, "b": 7, "a2": opposite, "b2": opposite + 7}
         record = {
-            name: _look(random, tool, marks + step, line)
+            name: _indication(random, tool, marks + step, line)
             for name, step in list(steps.items())[:sort]
         }
     record["place"] = random.choice(_PLACES)

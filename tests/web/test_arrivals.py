@@ -13,7 +13,7 @@ from metrion.formats.archive import Filed, write_archive
 SHEET = "/api/sheets/spare-parts"
 
 
-def look(client: FlaskClient, content: bytes, name: str = "kites.json") -> Any:
+def indication(client: FlaskClient, content: bytes, name: str = "kites.json") -> Any:
     return client.post(f"/api/arrivals?name={name}", data=content).json
 
 
@@ -34,11 +34,11 @@ def titles(client: FlaskClient) -> list[str]:
 
 def test_a_file_is_looked_through_and_nothing_is_stored(client: FlaskClient) -> None:
     before = titles(client)
-    (same,) = look(client, client.get(f"{SHEET}/logbook").data)
+    (same,) = indication(client, client.get(f"{SHEET}/logbook").data)
     assert (same["standing"], same["usual"], same["readings"]) == ("same", "skip", 7)
-    (differs,) = look(client, altered())
+    (differs,) = indication(client, altered())
     assert (differs["standing"], differs["usual"]) == ("differs", "skip")
-    (new,) = look(client, altered().replace(b"Two-line kite", b"Four-line kite"))
+    (new,) = indication(client, altered().replace(b"Two-line kite", b"Four-line kite"))
     assert (new["standing"], new["usual"], new["file"]) == ("new", "new", "kites.json")
     assert titles(client) == before
 
@@ -51,7 +51,7 @@ def test_a_sheet_is_replaced_as_a_new_version_and_undone(client: FlaskClient) ->
     assert sheet["undo"] == "replace the sheet by a file"
     undone = client.post(f"{SHEET}/undo").json
     assert len(undone["quantities"][0]["readings"]) == 4
-    assert look(client, client.get(f"{SHEET}/logbook").data)[0]["standing"] == "same"
+    assert indication(client, client.get(f"{SHEET}/logbook").data)[0]["standing"] == "same"
 
 
 def test_a_file_that_was_here_already_can_be_left_or_taken_again(client: FlaskClient) -> None:
@@ -64,7 +64,7 @@ def test_a_file_that_was_here_already_can_be_left_or_taken_again(client: FlaskCl
 
 
 def test_faults_are_told_with_the_file_and_nothing_is_stored(client: FlaskClient) -> None:
-    (faulty,) = look(client, b'{"format": "metrion-logbook", "version": 9}', "broken.json")
+    (faulty,) = indication(client, b'{"format": "metrion-logbook", "version": 9}', "broken.json")
     assert (faulty["standing"], faulty["title"]) == ("faulty", "broken.json")
     assert [fault["pointer"] for fault in faulty["faults"]] == ["/version", "/instruments"]
     assert take(client, b"nothing").status_code == 422
@@ -73,11 +73,11 @@ def test_faults_are_told_with_the_file_and_nothing_is_stored(client: FlaskClient
 
 def test_the_notebook_goes_out_as_one_file_and_comes_in_elsewhere(client: FlaskClient) -> None:
     packed = client.get("/api/archive").data
-    assert {one["standing"] for one in look(client, packed)} == {"same"}
+    assert {one["standing"] for one in indication(client, packed)} == {"same"}
     assert packed == client.get("/api/archive").data
     for sheet in client.get("/api/sheets").json["sheets"]:
         client.delete(f"/api/sheets/{sheet['id']}")
-    found = look(client, packed)
+    found = indication(client, packed)
     assert {one["standing"] for one in found} == {"new"}
     assert len(take(client, packed, *["new"] * 4, "skip").json) == 4
     assert len(titles(client)) == 4
@@ -92,7 +92,7 @@ def test_a_zip_with_one_bad_file_stores_nothing_if_it_was_to_be_taken(client: Fl
         archive.writestr("a.json", altered().replace(b"Two-line", b"Three-line"))
         archive.writestr("b.json", "{}")
     content = packed.getvalue()
-    assert [one["standing"] for one in look(client, content)] == ["new", "faulty"]
+    assert [one["standing"] for one in indication(client, content)] == ["new", "faulty"]
     assert take(client, content, "new", "new").status_code == 422
     assert len(titles(client)) == 6
     assert len(take(client, content, "new", "skip").json) == 1
@@ -112,7 +112,7 @@ def test_long_work_tells_how_far_it_is(client: FlaskClient) -> None:
     *steps, last = lines(client, "/api/arrivals?name=all.zip", packed)
     count = len(steps)
     assert steps == [{"done": n + 1, "of": count} for n in range(count)]
-    assert last == {"answer": look(client, packed, "all.zip")}
+    assert last == {"answer": indication(client, packed, "all.zip")}
     before = titles(client)
     decisions = "&".join(["decision=new"] * count)
     *steps, last = lines(client, f"/api/arrivals/take?{decisions}", packed)
@@ -152,7 +152,7 @@ def test_replacing_brings_the_head_of_the_file_and_undo_takes_it_back(client: Fl
     replaced = client.get(SHEET).json
     assert [replaced[name] for name in head] == ["Kite", "Another one.", ""]
     assert json.loads(client.get(f"{SHEET}/logbook").data)["of_ours"] == {"kept": 1}
-    assert look(client, content)[0]["standing"] == "same"
+    assert indication(client, content)[0]["standing"] == "same"
     undone = client.post(f"{SHEET}/undo").json
     assert {name: undone[name] for name in head} == head
     redone = client.post(f"{SHEET}/redo").json

@@ -88,8 +88,8 @@ def test_what_is_only_tried_keeps_to_the_bounds_too(
 
 
 def test_a_figure_at_the_desk_is_too_long_in_words(server: str) -> None:
-    look = {"seq": 1, "instrument": "cal", "main": "9" * 400, "fine": "9" * 400}
-    status, answer = asked(server, "/sheets/before/look", look)
+    indication = {"seq": 1, "instrument": "cal", "main": "9" * 400, "fine": "9" * 400}
+    status, answer = asked(server, "/sheets/before/look", indication)
     assert status == 200
     assert "has 400 characters" in answer["main"]["fault"]
     assert "has 400 characters" in answer["fine"]["fault"]

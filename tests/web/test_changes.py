@@ -54,8 +54,8 @@ def changes(client: FlaskClient, at: str) -> Iterator[Any]:
         found: list[dict[str, Any]] = client.get(at).get_json()["quantities"][0]["readings"]
         return found
 
-    look = {"quantity": "m0", "main": "6", "fine": 9}
-    yield client.post(f"{at}/readings", json=look)
+    indication = {"quantity": "m0", "main": "6", "fine": 9}
+    yield client.post(f"{at}/readings", json=indication)
     first = rows()[0]
     seen = {"If-Match": str(first["version"])}
     yield client.patch(f"{at}/readings/{first['id']}", json={"excluded": "slipped"}, headers=seen)
@@ -92,8 +92,8 @@ def test_a_client_that_merges_what_changed_knows_the_sheet(sheet: FlaskClient) -
 
 def test_what_hangs_on_nothing_that_changed_is_left_out(sheet: FlaskClient) -> None:
     at = sheet.environ_base["sheet"]
-    look = {"quantity": "m0", "main": "6", "fine": 9}
-    answer = sheet.post(f"{at}/readings", json=look).get_json()
+    indication = {"quantity": "m0", "main": "6", "fine": 9}
+    answer = sheet.post(f"{at}/readings", json=indication).get_json()
     assert [quantity["id"] for quantity in answer["quantities"]] == ["m0"]
     assert [row["index"] for row in answer["quantities"][0]["readings"]] == [3]
     assert [derived["id"] for derived in answer["derived"]] == ["d"]
@@ -102,8 +102,8 @@ def test_what_hangs_on_nothing_that_changed_is_left_out(sheet: FlaskClient) -> N
 
 def test_what_was_done_before_is_answered_whole(sheet: FlaskClient) -> None:
     at = sheet.environ_base["sheet"]
-    look = {"quantity": "m0", "main": "6", "fine": 9}
+    indication = {"quantity": "m0", "main": "6", "fine": 9}
     for since in (1, None):
-        answer = sheet.post(f"{at}/readings", json=look, headers={"Idempotency-Key": "k"})
+        answer = sheet.post(f"{at}/readings", json=indication, headers={"Idempotency-Key": "k"})
         assert answer.get_json()["since"] == since
     assert len(answer.get_json()["quantities"]) == 3

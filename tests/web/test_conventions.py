@@ -1,4 +1,4 @@
-"""The schools through the API: chosen for the notebook, for one quantity, compared."""
+"""The conventions through the API: chosen for the notebook, for one quantity, compared."""
 
 from typing import Any
 
@@ -11,7 +11,7 @@ def ferrule(sheet: Any) -> Any:
     return next(quantity for quantity in sheet["quantities"] if quantity["id"] == "ferrule")
 
 
-def test_the_schools_are_described(client: FlaskClient) -> None:
+def test_the_conventions_are_described(client: FlaskClient) -> None:
     found = {one["id"]: one for one in client.get("/api/conventions").json}
     assert list(found) == ["whole-division", "half-division", "standard", "standard-95"]
     assert "Takes the zero as exact." in found["half-division"]["words"]
@@ -28,11 +28,11 @@ def test_the_notebook_begins_with_one_and_keeps_another(client: FlaskClient) -> 
     assert ferrule(client.get(SHEET).json)["convention"] == "half-division"
 
 
-def test_a_school_that_is_none_is_refused(client: FlaskClient) -> None:
+def test_a_convention_that_is_none_is_refused(client: FlaskClient) -> None:
     assert client.patch("/api/settings", json={"convention": "none"}).status_code == 422
 
 
-def test_every_school_says_its_sentence_with_the_reason(client: FlaskClient) -> None:
+def test_every_convention_says_its_sentence_with_the_reason(client: FlaskClient) -> None:
     others = {one["id"]: one for one in client.get(f"{SHEET}/quantities/ferrule/others").json}
     assert others["half-division"]["sentence"] == "(8.72 ± 0.03) mm"
     assert others["half-division"]["why"] == ""
@@ -40,7 +40,7 @@ def test_every_school_says_its_sentence_with_the_reason(client: FlaskClient) -> 
     assert others["whole-division"]["why"].startswith("It takes a whole least count")
 
 
-def test_a_quantity_takes_another_school(client: FlaskClient) -> None:
+def test_a_quantity_takes_another_convention(client: FlaskClient) -> None:
     seen = {"If-Match": str(ferrule(client.get(SHEET).json)["version"])}
     sheet = client.patch(
         f"{SHEET}/quantities/ferrule", json={"convention": "whole-division"}, headers=seen

@@ -9,7 +9,7 @@ SHEET = "/api/sheets/spare-parts"
 TYPED = {"fine_as": "line", "second_turn": False}
 
 
-def look(client: FlaskClient, **typed: Any) -> Any:
+def indication(client: FlaskClient, **typed: Any) -> Any:
     body = {"seq": 1, "instrument": "cal-a", "sort": "pair", **typed}
     return client.post(f"{SHEET}/look", json=body).json
 
@@ -37,13 +37,15 @@ def test_a_quantity_read_as_pairs_says_so_before_its_first_reading(quantity: Any
 
 
 def test_the_first_position_alone_is_a_reading_without_zero(client: FlaskClient) -> None:
-    answer = look(client, main="12", fine="5")
+    answer = indication(client, main="12", fine="5")
     assert (answer["read"], answer["corrected"], answer["between"]) == ("12.25", "12.25", None)
     assert "the zero cancels" in answer["sentences"][-1]
 
 
 def test_the_second_position_tells_what_lies_between(client: FlaskClient) -> None:
-    answer = look(client, main="48", fine="20", earlier=[{"main": "12", "fine": "5", **TYPED}])
+    answer = indication(
+        client, main="48", fine="20", earlier=[{"main": "12", "fine": "5", **TYPED}]
+    )
     assert answer["between"] == "35.75"
 
 
@@ -51,7 +53,7 @@ def test_the_second_position_tells_what_lies_between(client: FlaskClient) -> Non
 def test_a_first_position_that_is_none_makes_no_pair(
     client: FlaskClient, first: dict[str, str]
 ) -> None:
-    assert look(client, main="48", fine="2", earlier=[first])["between"] is None
+    assert indication(client, main="48", fine="2", earlier=[first])["between"] is None
 
 
 def test_a_pair_is_recorded_and_worked_out(client: FlaskClient, quantity: Any) -> None:
@@ -117,13 +119,13 @@ def circle(client: FlaskClient) -> None:
 
 
 def test_a_reading_in_two_windows_is_recorded_and_halved(client: FlaskClient, circle: None) -> None:
-    looks = {
+    indications = {
         "a": {"main": "341:20", "fine": 11}, "a2": {"main": "161:20", "fine": 15},
         "b": {"main": "18:40", "fine": 30}, "b2": {"main": "198:40", "fine": 32},
     }  # fmt: skip
     before = hole(client.get(SHEET).json)
     assert (before["sort"], before["divide_by"]) == ("pair with two windows", 2)
-    found = hole(record(client, **looks).json)
+    found = hole(record(client, **indications).json)
     (reading,) = found["readings"]
     assert reading["main"] == "341°20′ / 18°40′ / 161°20′ / 198°40′"
     assert reading["read"] == "37°29.0′"
@@ -135,7 +137,7 @@ def test_the_last_window_tells_what_was_swept(client: FlaskClient, circle: None)
         {"main": main, "fine": fine, **TYPED}
         for main, fine in (("341 20", "11"), ("161 20", "15"), ("18 40", "30"))
     ]
-    answer = look(
+    answer = indication(
         client, instrument="circle", sort="pair with two windows", earlier=earlier,
         main="198 40", fine="32",
     )  # fmt: skip

@@ -38,8 +38,8 @@ def test_one_look_is_understood(
 
 
 def test_a_pair_is_understood_by_the_names_of_its_looks(client: FlaskClient) -> None:
-    looks = {"a": {"main": "62:40", "fine": "22"}, "b": {"main": "105°20′", "fine": "10"}}
-    assert sent(client, "foil-colours", "red", **looks).status_code == 201
+    indications = {"a": {"main": "62:40", "fine": "22"}, "b": {"main": "105°20′", "fine": "10"}}
+    assert sent(client, "foil-colours", "red", **indications).status_code == 201
     assert kept(client, "foil-colours", "red") == {
         "a": {"main": "62:40", "fine": 22}, "b": {"main": "105:20", "fine": 10},
     }  # fmt: skip

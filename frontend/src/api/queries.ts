@@ -235,7 +235,7 @@ export function useAddQuantity(sheet: string) {
   );
 }
 
-/** The schools that every sheet may choose from. */
+/** The conventions that every sheet may choose from. */
 export function useConventions() {
   return useQuery({
     queryKey: CONVENTIONS,

@@ -9,7 +9,7 @@ interface Props {
   quantity: Quantity;
 }
 
-/** What the other schools would say of the same readings, each with the reason. */
+/** What the other conventions would say of the same readings, each with the reason. */
 export function Others({ sheet, quantity }: Props) {
   const [open, setOpen] = useState(false);
   return (
@@ -20,18 +20,18 @@ export function Others({ sheet, quantity }: Props) {
       {open && (
         <Drawer
           open
-          title={`The same readings, other schools: ${quantity.name}`}
+          title={`The same readings, other conventions: ${quantity.name}`}
           onClose={() => setOpen(false)}
           size="large"
         >
-          <Schools sheet={sheet} quantity={quantity} />
+          <Conventions sheet={sheet} quantity={quantity} />
         </Drawer>
       )}
     </>
   );
 }
 
-function Schools({ sheet, quantity }: Props) {
+function Conventions({ sheet, quantity }: Props) {
   const show = useShow();
   const { message } = App.useApp();
   const { data, error } = useOthers(sheet, quantity.id);
@@ -47,7 +47,7 @@ function Schools({ sheet, quantity }: Props) {
   return data.map(({ id, name, sentence, why }) => {
     const own = id === quantity.convention;
     return (
-      <article key={id} className="school" aria-current={own || undefined}>
+      <article key={id} className="convention" aria-current={own || undefined}>
         <h3>{name}</h3>
         <span className="mark-result">{show(sentence ?? "no reading yet")}</span>
         {own ? (

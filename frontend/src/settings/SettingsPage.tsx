@@ -58,7 +58,7 @@ export function SettingsPage() {
   );
 }
 
-/** The school of the notebook: new quantities begin with it. */
+/** The convention of the notebook: new quantities begin with it. */
 function ConventionChoice({
   onChoose,
 }: {

@@ -161,13 +161,13 @@ class Entries(Holds):
 
 
 @dataclass(frozen=True)
-class Looks(Holds):
-    """The looks of an observation: its one look beside its other fields, or a, b, a2 and b2."""
+class Indications(Holds):
+    """Those of an observation: a single one beside its other fields, or a, b, a2 and b2."""
 
 
 @dataclass(frozen=True)
-class LooseLooks(Holds):
-    """The figures of one look, or of those of a pair, as they were written, unchecked."""
+class LooseIndications(Holds):
+    """The figures of one indication, or of those of a pair, as they were written, unchecked."""
 
 
 @dataclass(frozen=True)

@@ -65,7 +65,7 @@ class Reviewed:
     beyond: tuple[Flag, ...] = ()
 
     @property
-    def looks(self) -> tuple[Flag, ...]:
+    def second_looks(self) -> tuple[Flag, ...]:
         """Everything that deserves a second look."""
         return self.flags + self.beyond
 

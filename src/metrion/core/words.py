@@ -1,4 +1,4 @@
-"""Every school's words for the same things, with one of them usual here."""
+"""The words of every course for the same things, with one of them usual here."""
 
 from __future__ import annotations
 

@@ -16,11 +16,11 @@ from metrion.core.errors import MetrionError
 from metrion.core.instruments.appearance import FineAs
 from metrion.core.instruments.drawing import fine_numerals
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.quantity.observations import LOOKS, Sort
-from metrion.core.scales import Line, Look, ScrewScale
+from metrion.core.quantity.observations import INDICATIONS, Sort
+from metrion.core.scales import Indication, Line, ScrewScale
 from metrion.formats.csv_table import ReadingsTable
 from metrion.formats.faults import Fault
-from metrion.formats.logbook.looks import observation_record
+from metrion.formats.logbook.indications import observation_record
 
 _FIRST_TURN = ("", "first", "1st", "no", "n", "false", "0", "-")
 _SECOND_TURN = ("second", "2nd", "2", "yes", "y", "true", "x")
@@ -87,12 +87,12 @@ def roles(instrument: Instrument, sort: Sort) -> list[str]:
     The figures are ``main`` and ``fine``; ``turn`` where a sleeve cannot tell two turns apart.
     """
     names = ("main", "fine", "turn") if _two_turns(instrument) else ("main", "fine")
-    looks = range(1, len(LOOKS[sort]) + 1)
-    return [*(_numbered(name, look) for look in looks for name in names), *_TEXTS]
+    indications = range(1, len(INDICATIONS[sort]) + 1)
+    return [*(_numbered(name, indication) for indication in indications for name in names), *_TEXTS]
 
 
-def _numbered(name: str, look: int) -> str:
-    return f"{name} {look}" if look > 1 else name
+def _numbered(name: str, indication: int) -> str:
+    return f"{name} {indication}" if indication > 1 else name
 
 
 def _two_turns(instrument: Instrument) -> ScrewScale | None:
@@ -163,22 +163,22 @@ class _RowReader:
 
     def read(self, index: int, row: tuple[str, ...]) -> tuple[TableReading | None, list[Fault]]:
         """A row as a reading, or what is wrong with it."""
-        looks: list[Look] = []
+        indications: list[Indication] = []
         faults: list[Fault] = []
-        for number in range(1, len(LOOKS[self.sort]) + 1):
+        for number in range(1, len(INDICATIONS[self.sort]) + 1):
             main = self._figure(index, row, _numbered("main", number), self._main, faults)
             line = self._figure(index, row, _numbered("fine", number), self._line, faults)
             turn = self._figure(index, row, _numbered("turn", number), _turn, faults)
             if main is not None and line is not None:
                 mark, past = main
-                looks.append(Look(mark, line, past or turn is True))
+                indications.append(Indication(mark, line, past or turn is True))
         if faults:
             return None, faults
         texts = {n: row[self.places[n]] for n in _TEXTS if n in self.places and row[self.places[n]]}
-        read = self.instrument.with_unit(self.instrument.reading(looks[0]))
-        past_half = any(look.second_turn for look in looks)
+        read = self.instrument.with_unit(self.instrument.reading(indications[0]))
+        past_half = any(indication.second_turn for indication in indications)
         return TableReading(
-            {**observation_record(self.instrument, looks), **texts}, read, past_half
+            {**observation_record(self.instrument, indications), **texts}, read, past_half
         ), []
 
     def _main(self, cell: str) -> tuple[Fraction, bool]:

@@ -57,9 +57,9 @@ def _rows(measurement: Measurement) -> Iterator[list[str]]:
 
 def _figures(measurement: Measurement, observation: Observation) -> tuple[str, str]:
     """Main mark and line: numbers, or of a pair the text of both positions."""
-    looks = observation.looks[:2]
-    mains = [measurement.instrument.main_text(look.main) for look in looks]
-    lines = [to_text(Fraction(look.line)) for look in looks]
+    indications = observation.indications[:2]
+    mains = [measurement.instrument.main_text(indication.main) for indication in indications]
+    lines = [to_text(Fraction(indication.line)) for indication in indications]
     if not measurement.instrument.scale.has_fine_scale:
         return (mains[0] if len(mains) == 1 else harmless(" / ".join(mains))), ""
     if observation.sort is Sort.SINGLE:

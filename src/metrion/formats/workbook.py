@@ -20,9 +20,9 @@ from openpyxl.worksheet.worksheet import Worksheet
 
 from metrion.core.formula.expression import Expression, name, number
 from metrion.core.quantity.measurements import Measurement
-from metrion.core.quantity.observations import LOOKS, Observation, Sort, observed
+from metrion.core.quantity.observations import INDICATIONS, Observation, Sort, observed
 from metrion.core.quantity.zero import MEAN_OF_ERRORS
-from metrion.core.scales import Look
+from metrion.core.scales import Indication
 from metrion.core.scales.base import LEAST_COUNT
 from metrion.core.working.readings import mean_rule
 from metrion.core.working.steps import Rule, Step
@@ -142,13 +142,13 @@ class _Page:
         self.lists[key] = _List(letter, first, last, columns)
         self.cells[key] = f"${letter}${first}:${letter}${last}"
 
-    def _look(self, row: int, column: int, look: Look) -> str:
+    def _indication(self, row: int, column: int, indication: Indication) -> str:
         """Main mark and line of a look in cells; the formula of what they read."""
         main, line = (f"{get_column_letter(at)}{row}" for at in (column, column + 1))
-        self.page[main] = _number(look.main)
+        self.page[main] = _number(indication.main)
         if self.instrument.scale.has_fine_scale:
-            self.page[line] = _number(Fraction(look.line))
-        turn = number(int(look.second_turn))
+            self.page[line] = _number(Fraction(indication.line))
+        turn = number(int(indication.second_turn))
         read = self.instrument.scale.indication(name("main"), name("line"), turn)
         return cell_formula(read, {**self.cells, "main": main, "line": line}, self._column)
 
@@ -162,7 +162,7 @@ class _Page:
         first = self.row
         for check in checks:
             self.page.cell(self.row, 1, harmless(f"{check.face} {check.phase}".strip()))
-            read = self._look(self.row, 2, check.look)
+            read = self._indication(self.row, 2, check.indication)
             self.page.cell(self.row, 4, _number(check.reference))
             self.page.cell(self.row, 5, f"={read}-D{self.row}")
             self.row += 1
@@ -171,7 +171,7 @@ class _Page:
 
     def _readings(self) -> None:
         self.row += 1
-        names = LOOKS[self.measurement.sort]
+        names = INDICATIONS[self.measurement.sort]
         heads = [f"{what} {tag}".strip() for tag in names for what in ("main", "line")]
         self._head("place", *heads, "observed", "corrected", "counts", "set aside because")
         first, after = self.row, 2 + 2 * len(names)
@@ -185,8 +185,8 @@ class _Page:
         row, measurement = self.row, self.measurement
         self.page.cell(row, 1, harmless(observation.place))
         reads = {
-            f"look_{at}": self._look(row, 2 + 2 * at, look)
-            for at, look in enumerate(observation.looks)
+            f"look_{at}": self._indication(row, 2 + 2 * at, indication)
+            for at, indication in enumerate(observation.indications)
         }
         made = observed(self.instrument.kind, [name(key) for key in reads], measurement.arc)
         value = f"{get_column_letter(after)}{row}"

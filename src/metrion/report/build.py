@@ -136,7 +136,7 @@ class _Builder:
         )
         yield "" if reach is None or low is None else self._text("reach", low=low, high=reach)
         yield self.figure(instrument.with_unit(instrument.least_count))
-        limit = instrument.maker_limit
+        limit = instrument.maximum_permissible_error
         yield number(limit, self.speaker.numbers) if limit else ""
 
     def _zero_section(self, used: set[str]) -> Iterator[Section]:
@@ -158,9 +158,9 @@ class _Builder:
         yield instrument.name
         yield check.face
         yield self._text(f"phase-{check.phase}")
-        yield self.figure(instrument.mark_text(check.look.main))
+        yield self.figure(instrument.mark_text(check.indication.main))
         fine = instrument.scale.has_fine_scale
-        yield self.figure(to_text(Fraction(check.look.line))) if fine else ""
+        yield self.figure(to_text(Fraction(check.indication.line))) if fine else ""
         yield self.figure(to_text(check.reference)) if check.reference else ""
         yield self.figure(instrument.with_unit(error))
         yield self.figure(instrument.with_unit(-error))

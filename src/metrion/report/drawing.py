@@ -14,7 +14,7 @@ from metrion.core.exact.numbers import to_text
 from metrion.core.instruments.appearance import Growth, Side
 from metrion.core.instruments.drawing import fine_numerals, line_places, main_numerals
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.scales import Look, PlainScale, ScrewScale, VernierScale
+from metrion.core.scales import Indication, PlainScale, ScrewScale, VernierScale
 from metrion.voice import Numbers
 
 WIDTH, HEIGHT = 640, 132
@@ -25,17 +25,17 @@ _ENGRAVED = Numbers()
 _FONT = 'font-family="sans-serif" font-size="12" text-anchor="middle"'
 
 
-def drawn_reading(instrument: Instrument, look: Look) -> str:
+def drawn_reading(instrument: Instrument, indication: Indication) -> str:
     """A reading as SVG."""
     scale = instrument.scale
     pieces: Iterator[str] = iter(())
     if isinstance(scale, ScrewScale):
-        pieces = _screw(instrument, scale, look)
+        pieces = _screw(instrument, scale, indication)
     elif isinstance(scale, VernierScale):
-        pieces = _vernier(instrument, scale, look)
+        pieces = _vernier(instrument, scale, indication)
     elif isinstance(scale, PlainScale):
-        pieces = _plain(instrument, scale, look)
-    title = escape(f"{instrument.name} at {instrument.with_unit(instrument.reading(look))}")
+        pieces = _plain(instrument, scale, indication)
+    title = escape(f"{instrument.name} at {instrument.with_unit(instrument.reading(indication))}")
     return (
         f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {WIDTH} {HEIGHT}" '
         f'width="{WIDTH}" height="{HEIGHT}" role="img"><title>{title}</title>'
@@ -61,9 +61,9 @@ def _plate(x: float, y: float, width: float, height: float, fill: str) -> str:
     )
 
 
-def _vernier(instrument: Instrument, scale: VernierScale, look: Look) -> Iterator[str]:
+def _vernier(instrument: Instrument, scale: VernierScale, indication: Indication) -> Iterator[str]:
     """Main scale above, fine scale below, framed on the fine scale."""
-    read, division = instrument.reading(look), scale.main_division
+    read, division = instrument.reading(indication), scale.main_division
     places = line_places(instrument)
     longest = max(places)
     low = read - 2 * division
@@ -80,11 +80,11 @@ def _vernier(instrument: Instrument, scale: VernierScale, look: Look) -> Iterato
         yield _line(x(read + place), _EDGE, _EDGE + (22 if numbered else 14), "black")
         if numbered:
             yield _text(x(read + place), _EDGE + 36, printed[line], _FINE)
-    yield _line(x(look.main), _EDGE - 30, _EDGE, _MAIN, 3)
+    yield _line(x(indication.main), _EDGE - 30, _EDGE, _MAIN, 3)
     yield _line(x(read), _EDGE, _EDGE + 26, _MAIN, 3)
-    if isinstance(look.line, int):
-        yield _line(x(read + places[look.line]), _EDGE - 18, _EDGE + 26, _FINE, 3)
-        meets = x(read + places[look.line])
+    if isinstance(indication.line, int):
+        yield _line(x(read + places[indication.line]), _EDGE - 18, _EDGE + 26, _FINE, 3)
+        meets = x(read + places[indication.line])
         yield f'<circle cx="{meets:.2f}" cy="{_EDGE}" r="6" fill="none" stroke="{_FINE}"/>'
 
 
@@ -103,29 +103,31 @@ def _beam(instrument: Instrument, low: Fraction, per_unit: float) -> Iterator[st
             yield _text(x, 34, _ENGRAVED.figure(number), _MAIN)
 
 
-def _plain(instrument: Instrument, scale: PlainScale, look: Look) -> Iterator[str]:
+def _plain(instrument: Instrument, scale: PlainScale, indication: Indication) -> Iterator[str]:
     """A scale with the place where it is read."""
     shown = 12 * scale.main_division
-    low = instrument.reading(look) - shown / 2
+    low = instrument.reading(indication) - shown / 2
     yield from _beam(instrument, low, WIDTH / float(shown))
     yield _line(WIDTH / 2, _EDGE - 30, _EDGE + 26, _MAIN, 3)
 
 
-def _screw(instrument: Instrument, scale: ScrewScale, look: Look) -> Iterator[str]:
+def _screw(instrument: Instrument, scale: ScrewScale, indication: Indication) -> Iterator[str]:
     """Sleeve with its datum line to the left, the thimble's edge rolled out to the right."""
     edge = 300.0
     yield _plate(40, 34, edge - 40, 76, "#F1F4F4")
     yield f'<line x1="40" x2="{edge + 40}" y1="{_DATUM}" y2="{_DATUM}" stroke="black"/>'
-    yield from _sleeve(instrument, scale, look, edge)
+    yield from _sleeve(instrument, scale, indication, edge)
     yield _plate(edge, 14, 90, 112, "#F7F2EA")
-    yield from _thimble(instrument, scale, look, edge)
-    read = _ENGRAVED.figure(instrument.with_unit(instrument.reading(look)))
+    yield from _thimble(instrument, scale, indication, edge)
+    read = _ENGRAVED.figure(instrument.with_unit(instrument.reading(indication)))
     yield _text(edge + 200, _DATUM + 4, f"reads {read}", _QUIET)
 
 
-def _sleeve(instrument: Instrument, scale: ScrewScale, look: Look, edge: float) -> Iterator[str]:
+def _sleeve(
+    instrument: Instrument, scale: ScrewScale, indication: Indication, edge: float
+) -> Iterator[str]:
     """The marks that have been passed; numbered ones on one side, the others where they lie."""
-    read, division = instrument.reading(look), scale.main_division
+    read, division = instrument.reading(indication), scale.main_division
     per_unit = 200 / float(6 * division)
     numerals = main_numerals(instrument)
     halves_above = instrument.appearance.half_marks is Side.ABOVE
@@ -135,7 +137,7 @@ def _sleeve(instrument: Instrument, scale: ScrewScale, look: Look, edge: float) 
         x = edge - float(read - mark * division) * per_unit
         numbered = mark % numerals.every == 0
         side = -1 if numbered is not halves_above else 1
-        passed = mark * division == scale.last_mark(look)
+        passed = mark * division == scale.last_mark(indication)
         stroke, width = (_MAIN, 3) if passed else ("black", 1)
         yield _line(x, _DATUM, _DATUM + side * 18, stroke, width)
         if numbered:
@@ -143,9 +145,11 @@ def _sleeve(instrument: Instrument, scale: ScrewScale, look: Look, edge: float) 
             yield _text(x, _DATUM - 24 if side < 0 else _DATUM + 32, number, _MAIN)
 
 
-def _thimble(instrument: Instrument, scale: ScrewScale, look: Look, edge: float) -> Iterator[str]:
+def _thimble(
+    instrument: Instrument, scale: ScrewScale, indication: Indication, edge: float
+) -> Iterator[str]:
     """The lines around the datum line; they crowd towards the edges of the drum."""
-    lines, at = scale.fine_divisions, float(look.line)
+    lines, at = scale.fine_divisions, float(indication.line)
     up = 1 if instrument.appearance.thimble_numerals is Growth.UP else -1
     numerals = fine_numerals(instrument).printed(scale.last_line)
     for line in range(lines):
@@ -153,7 +157,7 @@ def _thimble(instrument: Instrument, scale: ScrewScale, look: Look, edge: float)
         if cos(angle) < 0.3:
             continue
         y = _DATUM - up * 54 * sin(angle)
-        here, numbered = line == look.line, line in numerals
+        here, numbered = line == indication.line, line in numerals
         stroke, width = (_FINE, 3) if here else ("black", 1)
         length = 34 if numbered or here else 18
         yield (

@@ -11,9 +11,9 @@ from metrion.core.instruments.instrument import Kind
 from metrion.core.logbook import Reviewed
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.noted import Earlier, Noted
-from metrion.core.quantity.observations import LOOKS, Sort
+from metrion.core.quantity.observations import INDICATIONS, Sort
 from metrion.core.review import Level
-from metrion.core.scales import Look
+from metrion.core.scales import Indication
 from metrion.report.blocks import Block, Cell, Column, Picture, Row, Table, words
 from metrion.report.drawing import drawn_reading
 from metrion.report.lines import Tint
@@ -25,12 +25,12 @@ def reading_drawing(measurement: Measurement, speaker: Speaker) -> Iterator[Pict
     """The first reading that counts, drawn."""
     for index, observation in enumerate(measurement.observations):
         if observation.counts:
-            look, instrument = observation.looks[0], measurement.instrument
+            indication, instrument = observation.indications[0], measurement.instrument
             single = observation.sort is Sort.SINGLE
-            read = Figure(instrument.with_unit(instrument.reading(look)))
+            read = Figure(instrument.with_unit(instrument.reading(indication)))
             code = "report-drawn" if single else "report-drawn-position"
             caption = speaker.text(code, at=index + 1, read=read)
-            yield Picture(drawn_reading(instrument, look), caption)
+            yield Picture(drawn_reading(instrument, indication), caption)
             return
 
 
@@ -61,7 +61,7 @@ def _columns(measurement: Measurement, speaker: Speaker) -> Iterator[Column]:
         yield column("corrected", Tint.RESULT)
         return
     windows = "-window" if measurement.sort is Sort.WINDOWS else ""
-    for name in LOOKS[measurement.sort]:
+    for name in INDICATIONS[measurement.sort]:
         yield column(f"{name}{windows}", Tint.MAIN)
     yield column("between", Tint.RESULT)
 
@@ -81,10 +81,10 @@ class _Row:
         """With what was noted beside it."""
         observation, history = self.observation, self.observation.noted.history
         if observation.sort is Sort.SINGLE:
-            before = history[0].looks[0] if history else ("", "")
-            figures = self._single(observation.looks[0], before)
+            before = history[0].indications[0] if history else ("", "")
+            figures = self._single(observation.indications[0], before)
         else:
-            figures = [Cell(self._position(look)) for look in observation.looks]
+            figures = [Cell(self._position(indication)) for indication in observation.indications]
         head = (Cell(str(self.index + 1)), Cell(observation.place))
         notes = [*self._changes(history), *self._remarks(observation.noted)]
         if observation.excluded:
@@ -95,17 +95,17 @@ class _Row:
     def _value(self, value: Fraction) -> str:
         return self.figure(self.instrument.value_text(value))
 
-    def _single(self, look: Look, before: tuple[str, str]) -> list[Cell]:
+    def _single(self, indication: Indication, before: tuple[str, str]) -> list[Cell]:
         instrument = self.instrument
-        read = Cell(self._value(instrument.reading(look)))
+        read = Cell(self._value(instrument.reading(indication)))
         main = Cell(
-            self.figure(instrument.mark_text(look.main)),
-            self._changed(before[0], instrument.main_text(look.main)),
+            self.figure(instrument.mark_text(indication.main)),
+            self._changed(before[0], instrument.main_text(indication.main)),
         )
         if not instrument.scale.has_fine_scale:
             return [main, Cell(""), Cell(""), read]
-        line = to_text(Fraction(look.line))
-        worth = instrument.reading(Look(Fraction(0), look.line))
+        line = to_text(Fraction(indication.line))
+        worth = instrument.reading(Indication(Fraction(0), indication.line))
         fine = Cell(self.figure(line), self._changed(before[1], line))
         return [main, fine, Cell(self._value(worth)), read]
 
@@ -113,13 +113,13 @@ class _Row:
         """The figure before it was changed; empty where it is the same, or was not noted."""
         return "" if was == now else self.figure(was)
 
-    def _position(self, look: Look) -> str:
+    def _position(self, indication: Indication) -> str:
         instrument = self.instrument
-        main = self.figure(instrument.mark_text(look.main))
-        read = Figure(instrument.value_text(instrument.reading(look)))
+        main = self.figure(instrument.mark_text(indication.main))
+        read = Figure(instrument.value_text(instrument.reading(indication)))
         if not instrument.scale.has_fine_scale:
             return main
-        line = Figure(to_text(Fraction(look.line)))
+        line = Figure(to_text(Fraction(indication.line)))
         return self.speaker.text("report-position", main=Name(main), line=line, read=read)
 
     def _changes(self, history: Sequence[Earlier]) -> Iterator[str]:
@@ -130,7 +130,7 @@ class _Row:
                     main=Figure(main_words(self.instrument, main)),
                     line=Figure(line),
                 )
-                for main, line in one.looks
+                for main, line in one.indications
             )
             why = one.why or self.speaker.text("report-changed")
             was = self.speaker.text("report-it-was", why=Name(why), figures=Name(figures))
@@ -147,7 +147,7 @@ class _Row:
 
 def second_looks(reviewed: Reviewed, speaker: Speaker) -> Iterator[Block]:
     """What deserved a second look, and what was done about it."""
-    for flag in reviewed.looks:
+    for flag in reviewed.second_looks:
         if flag.level is Level.WARNING:
             done = what_became(flag, reviewed.result.measurement)
             yield words(speaker.text("report-second-look", says=flag.says, done=done))

@@ -74,7 +74,7 @@ windows-disagree = Reading { $at }: the sweeps through the two windows differ by
 sweep-slip = Reading { $at } is one main mark ({ $mark }) { $side } than the others: { $wrong }
 wrong-look = its { look-name } stands one mark from those of the others. Had the zero line passed { $mark }?
 wrong-window = Its { look-name } stands one mark from those of the others. Had the zero line passed { $mark }?
-look-name = { $look ->
+look-name = { $indication ->
     [a] first position
     [b] second position
     [a-window] first position in window 1
@@ -170,8 +170,8 @@ help-source-zero_scatter = look at the zero more often
 help-source-maker = a better made or a calibrated tool would make it smaller; more readings would not
 help-source-typed = a better value for it would help most
 help-source-scatter-standard = more readings would make it smaller
-help-source-scatter-limit = look for its cause; in this school more readings do not make it smaller
-gave-way = The { $lost } of { $size } is not larger than the { $other }: in this school only the larger of the two counts.
+help-source-scatter-limit = look for its cause; in this convention more readings do not make it smaller
+gave-way = The { $lost } of { $size } is not larger than the { $other }: in this convention only the larger of the two counts.
 coverage-of-the-convention = The standard uncertainty of { $standard } is multiplied by { $factor }, the coverage factor of this convention.
 coverage-normal = The standard uncertainty of { $standard } is multiplied by { $factor }: so many cover { $share } % of a normal distribution.
 coverage-student = The standard uncertainty of { $standard } is multiplied by { $factor }. A few readings tell their scatter only roughly, here with effectively { $freedom } degrees of freedom (by Welch and Satterthwaite), and Student’s distribution then takes { $factor } to cover { $share } %.

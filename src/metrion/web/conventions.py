@@ -1,4 +1,4 @@
-"""``/api/conventions``: the schools to choose from, built in and of one's own.
+"""``/api/conventions``: the conventions to choose from, built in and of one's own.
 
 Those of one's own are kept for the notebook; a sheet that uses one takes a copy into its logbook,
 so that its file is whole and its results stay what they were.

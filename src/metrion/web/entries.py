@@ -17,7 +17,7 @@ from flask.views import MethodView
 from flask_smorest import Blueprint
 from sqlalchemy.orm import Session
 
-from metrion.core.quantity.observations import PAIR_LOOKS
+from metrion.core.quantity.observations import PAIR_INDICATIONS
 from metrion.store.commands import Change
 from metrion.store.documents import entries
 from metrion.store.models import Sheet
@@ -43,7 +43,7 @@ from metrion.web.typed import understood
 
 blueprint = Blueprint("entries", __name__, url_prefix="/api/sheets/<sheet>")
 
-_SCALE = ("main", "fine", "second_turn", *PAIR_LOOKS)
+_SCALE = ("main", "fine", "second_turn", *PAIR_INDICATIONS)
 
 
 def seen_version() -> int:
@@ -97,9 +97,9 @@ def amended(entry: Kept, fields: dict[str, Any]) -> Kept:
     changed = dict(fields)
     why = changed.pop("why", "")
     record = {**entry.record, **changed}
-    looks = [{n: r[n] for n in _SCALE if n in r} for r in (entry.record, record)]
-    if looks[0] and looks[0] != looks[1]:
-        earlier = {**looks[0], "at": _now(), "why": why}
+    indications = [{n: r[n] for n in _SCALE if n in r} for r in (entry.record, record)]
+    if indications[0] and indications[0] != indications[1]:
+        earlier = {**indications[0], "at": _now(), "why": why}
         history = entry.record.get("history")
         record["history"] = [*(history if isinstance(history, list) else []), earlier]
         # What was settled was settled for the old figures.
@@ -110,7 +110,7 @@ def amended(entry: Kept, fields: dict[str, Any]) -> Kept:
 def _given(record: dict[str, Any]) -> dict[str, Any]:
     """A record without the fields that are null, those of its looks included."""
     return {
-        name: _given(value) if name in PAIR_LOOKS else value
+        name: _given(value) if name in PAIR_INDICATIONS else value
         for name, value in record.items()
         if value is not None
     }

@@ -17,7 +17,7 @@ from metrion.web.present import answer_view, instrument_view, slide_view
 from metrion.web.schemas import (
     AnswerSchema,
     DescriptionSchema,
-    DraftLookSchema,
+    DraftIndicationSchema,
     InstrumentFields,
     PatternSchema,
     PitchSchema,
@@ -68,7 +68,7 @@ def describe(body: dict[str, Any]) -> dict[str, Any]:
 
 
 @blueprint.post("/look")
-@blueprint.arguments(DraftLookSchema)
+@blueprint.arguments(DraftIndicationSchema)
 @blueprint.response(200, AnswerSchema)
 def look(body: dict[str, Any]) -> dict[str, Any]:
     """What a described instrument reads, typed or dragged. 422 if it makes no scale."""

@@ -7,9 +7,9 @@ from typing import Any
 from metrion.core.desk.desk import Answer, consider
 from metrion.core.instruments.appearance import FineAs
 from metrion.core.quantity.measurements import Measurement
-from metrion.core.quantity.observations import LOOKS
+from metrion.core.quantity.observations import INDICATIONS
 from metrion.formats.faults import Fault, Refused, child
-from metrion.formats.logbook.looks import observation_record
+from metrion.formats.logbook.indications import observation_record
 
 
 def understood(measurement: Measurement, typed: dict[str, Any]) -> dict[str, Any]:
@@ -21,8 +21,8 @@ def understood(measurement: Measurement, typed: dict[str, Any]) -> dict[str, Any
     Raises:
         Refused: with every figure that cannot be read, or is missing.
     """
-    instrument, faults, looks = measurement.instrument, [], []
-    for name in LOOKS[measurement.intended]:
+    instrument, faults, indications = measurement.instrument, [], []
+    for name in INDICATIONS[measurement.intended]:
         entered = typed.get(name, {}) if name else typed
         answer = consider(
             instrument,
@@ -34,11 +34,11 @@ def understood(measurement: Measurement, typed: dict[str, Any]) -> dict[str, Any
         )
         place = child("/typed", name) if name else "/typed"
         faults += _faults(answer, place)
-        if answer.look is not None:
-            looks.append(answer.look)
+        if answer.indication is not None:
+            indications.append(answer.indication)
     if faults:
         raise Refused(faults)
-    return observation_record(instrument, looks)
+    return observation_record(instrument, indications)
 
 
 def _faults(answer: Answer, place: str) -> list[Fault]:

@@ -20,7 +20,7 @@ from metrion.core.instruments.appearance import FineAs
 from metrion.core.instruments.drawing import fine_numerals
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.zero import ZeroCheck, zero_error
-from metrion.core.scales import Line, Look, VernierScale
+from metrion.core.scales import Indication, Line, VernierScale
 
 
 @dataclass(frozen=True)
@@ -72,11 +72,11 @@ class Answer:
     turns: tuple[Turn, ...] = ()
 
     @property
-    def look(self) -> Look | None:
-        """The look, once both figures are there."""
+    def indication(self) -> Indication | None:
+        """The indication, once both figures are there."""
         if self.main is None or self.line is None:
             return None
-        return Look(self.main, self.line, self.second_turn)
+        return Indication(self.main, self.line, self.second_turn)
 
 
 def consider(
@@ -113,8 +113,8 @@ def consider_position(
     instrument: Instrument, position: Fraction, checks: Sequence[ZeroCheck] | None = ()
 ) -> Answer:
     """Answer a fine zero that was put at ``position``: the nearest reading the scale can show."""
-    look = instrument.scale.nearest(position)
-    return _answer(instrument, look.main, look.line, look.second_turn, checks)
+    indication = instrument.scale.nearest(position)
+    return _answer(instrument, indication.main, indication.line, indication.second_turn, checks)
 
 
 def _tried_main(
@@ -147,28 +147,30 @@ def _answer(
 ) -> Answer:
     read = corrected = bounds = meets = None
     neighbours: tuple[Neighbour, ...] = ()
-    look = None
+    indication = None
     if main is not None:
         bounds = (main, main + instrument.scale.main_division)
     if main is not None and line is not None:
-        look = Look(main, line, second_turn)
-        read = instrument.reading(look)
+        indication = Indication(main, line, second_turn)
+        read = instrument.reading(indication)
         corrected = read - zero_error(instrument, checks or ())
         if isinstance(instrument.scale, VernierScale) and isinstance(line, int):
-            meets = instrument.scale.meets(look)
-            neighbours = _neighbours(instrument, instrument.scale, look)
-    sentences = tuple(_sentences(instrument, main, line, look, bounds, checks))
+            meets = instrument.scale.meets(indication)
+            neighbours = _neighbours(instrument, instrument.scale, indication)
+    sentences = tuple(_sentences(instrument, main, line, indication, bounds, checks))
     return Answer(
         main, line, read=read, corrected=corrected, bounds=bounds, meets=meets,
         neighbours=neighbours, sentences=sentences, second_turn=second_turn,
-        turns=turns(instrument, look) if look else (),
+        turns=turns(instrument, indication) if indication else (),
     )  # fmt: skip
 
 
-def _neighbours(instrument: Instrument, scale: VernierScale, look: Look) -> tuple[Neighbour, ...]:
+def _neighbours(
+    instrument: Instrument, scale: VernierScale, indication: Indication
+) -> tuple[Neighbour, ...]:
     found = []
-    read = scale.reading(look)
-    for line in (int(look.line) - 1, int(look.line) + 1):
+    read = scale.reading(indication)
+    for line in (int(indication.line) - 1, int(indication.line) + 1):
         if not scale.has_line(line):
             continue
         place = read + scale.line_position(line)
@@ -187,7 +189,7 @@ def _sentences(
     instrument: Instrument,
     main: Fraction | None,
     line: Line | None,
-    look: Look | None,
+    indication: Indication | None,
     bounds: tuple[Fraction, Fraction] | None,
     checks: Sequence[ZeroCheck] | None,
 ) -> list[Fact]:
@@ -199,26 +201,26 @@ def _sentences(
         low, high = (Figure(instrument.mark_text(bound)) for bound in bounds)
         code = "edge-between" if instrument.kind is Kind.SCREW else "zero-line-between"
         found.append(fact(code, low=low, high=high))
-    if look is not None:
-        found += _look(instrument, look)
+    if indication is not None:
+        found += _indication(instrument, indication)
     if main is not None or line is not None:
         found.append(ZERO_CANCELS if checks is None else zero_says(instrument, checks))
     return found
 
 
-def _look(instrument: Instrument, look: Look) -> Iterator[Fact]:
-    if near := near_mark(instrument, look):
+def _indication(instrument: Instrument, indication: Indication) -> Iterator[Fact]:
+    if near := near_mark(instrument, indication):
         yield near
     if instrument.range:
         low, high = instrument.range
-        if not low <= instrument.reading(look) <= high:
+        if not low <= instrument.reading(indication) <= high:
             most = Figure(instrument.with_unit(high))
             yield fact("that-is-out-of-range", tool=Name(instrument.name), low=low, high=most)
 
 
 def _line(instrument: Instrument, line: Line) -> Fact:
     scale = instrument.scale
-    worth = scale.reading(Look(Fraction(0), line))
+    worth = scale.reading(Indication(Fraction(0), line))
     numeral, number = fine_numerals(instrument).text(line), Fraction(line)
     about: dict[str, Argument] = {"line": number}
     printed = "" if numeral == to_text(number) else "-printed"

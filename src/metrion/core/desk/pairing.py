@@ -1,6 +1,6 @@
 """Positions of a pair while they are being entered: what lies between them, and which way round.
 
-Through two windows a position is two looks, one in each window, before the next position is taken.
+Through two windows a position is two indications, one in each window, before the next is taken.
 """
 
 from __future__ import annotations
@@ -21,7 +21,7 @@ from metrion.core.quantity.observations import (
     off_opposite,
     sweeps,
 )
-from metrion.core.scales import Look
+from metrion.core.scales import Indication
 
 ZERO_CANCELS = fact("zero-cancels-in-pairs")
 
@@ -30,7 +30,7 @@ ORDER = {
     Sort.PAIR: (0, 1),
     Sort.WINDOWS: (0, 2, 1, 3),
 }
-"""Where each look, in the order of entering, stands in an observation (a, b, a2, b2)."""
+"""Where each indication, in the order of entering, stands in an observation (a, b, a2, b2)."""
 
 
 @dataclass(frozen=True)
@@ -47,18 +47,23 @@ class Pairing:
 
 
 def pairing(
-    instrument: Instrument, looks: Sequence[Look], sort: Sort, arc: Arc, *, halved: bool = False
+    instrument: Instrument,
+    indications: Sequence[Indication],
+    sort: Sort,
+    arc: Arc,
+    *,
+    halved: bool = False,
 ) -> Pairing:
-    """The looks of one observation in the order they are entered, the last one just entered.
+    """The indications of one observation in the order they are entered, the last one just entered.
 
     Args:
         halved: whether half of what is swept is wanted, as for a deflection.
     """
-    found = _windows(instrument, looks) if sort is Sort.WINDOWS else []
-    if len(looks) < len(ORDER[sort]):
+    found = _windows(instrument, indications) if sort is Sort.WINDOWS else []
+    if len(indications) < len(ORDER[sort]):
         return Pairing(None, tuple(found))
-    placed = sorted(zip(ORDER[sort], looks, strict=True), key=lambda pair: pair[0])
-    observation = Observation(tuple(look for _, look in placed))
+    placed = sorted(zip(ORDER[sort], indications, strict=True), key=lambda pair: pair[0])
+    observation = Observation(tuple(indication for _, indication in placed))
     value = observed_value(instrument, observation, arc)
     if instrument.kind is Kind.ANGULAR:
         found = [*_arc(instrument, observation, arc), *found]
@@ -80,7 +85,7 @@ def half_words(instrument: Instrument, value: Fraction) -> Fact:
 
 def _arc(instrument: Instrument, observation: Observation, arc: Arc) -> list[Fact]:
     """Both arcs where it matters: through the zero of the circle, or more than half of it."""
-    first, second = (instrument.reading(look) for look in observation.looks[:2])
+    first, second = (instrument.reading(indication) for indication in observation.indications[:2])
     swept = sweeps(instrument, observation, arc)[0]
     through = swept != abs(second - first)
     if not through and swept <= HALF_CIRCLE:
@@ -95,11 +100,11 @@ def _arc(instrument: Instrument, observation: Observation, arc: Arc) -> list[Fac
     ]
 
 
-def _windows(instrument: Instrument, looks: Sequence[Look]) -> list[Fact]:
+def _windows(instrument: Instrument, indications: Sequence[Indication]) -> list[Fact]:
     """How the two windows agree at the position whose second window was entered last."""
-    if len(looks) % 2:
+    if len(indications) % 2:
         return []
-    off = off_opposite(*(instrument.reading(look) for look in looks[-2:]))
+    off = off_opposite(*(instrument.reading(indication) for indication in indications[-2:]))
     apart = Figure(instrument.with_unit(HALF_CIRCLE + off))
     if abs(off) < WINDOWS_APART:
         return [fact("windows-opposite", apart=apart)]

@@ -12,7 +12,7 @@ from fractions import Fraction
 
 from metrion.core.facts import Fact, Figure, fact
 from metrion.core.instruments.instrument import Instrument, Kind
-from metrion.core.scales import Look, ScrewScale
+from metrion.core.scales import Indication, ScrewScale
 
 _NEAR = Fraction(1, 10)
 """How near to a mark, in main divisions or turns, the eye can take the wrong side."""
@@ -23,24 +23,25 @@ class Turn:
     """One of the two turns that show the same thimble line.
 
     Attributes:
-        look: what would be written down for it.
+        indication: what would be written down for it.
         read: what that reads, in the unit of the instrument.
         says: how the sleeve looks then.
     """
 
-    look: Look
+    indication: Indication
     read: Fraction
     says: Fact
 
 
-def near_mark(instrument: Instrument, look: Look) -> Fact | None:
+def near_mark(instrument: Instrument, indication: Indication) -> Fact | None:
     """What it means that the zero stands near a mark; None where it does not."""
     scale = instrument.scale
     if isinstance(scale, ScrewScale):
-        return _near_datum(scale, look)
-    past = (instrument.reading(look) - look.main) / scale.main_division
+        return _near_datum(scale, indication)
+    past = (instrument.reading(indication) - indication.main) / scale.main_division
     below, here, above = (
-        Figure(instrument.mark_text(look.main + step * scale.main_division)) for step in (-1, 0, 1)
+        Figure(instrument.mark_text(indication.main + step * scale.main_division))
+        for step in (-1, 0, 1)
     )
     if 0 < past <= _NEAR:
         return fact("just-past-a-mark", here=here, above=above)
@@ -49,16 +50,16 @@ def near_mark(instrument: Instrument, look: Look) -> Fact | None:
     return None
 
 
-def _near_datum(scale: ScrewScale, look: Look) -> Fact | None:
-    turned = Fraction(look.line) / scale.fine_divisions
+def _near_datum(scale: ScrewScale, indication: Indication) -> Fact | None:
+    turned = Fraction(indication.line) / scale.fine_divisions
     if 0 < turned <= _NEAR:
-        return fact("thimble-zero-just-past", line=Fraction(look.line))
+        return fact("thimble-zero-just-past", line=Fraction(indication.line))
     if turned >= 1 - _NEAR:
-        return fact("thimble-zero-to-come", line=Fraction(look.line))
+        return fact("thimble-zero-to-come", line=Fraction(indication.line))
     return None
 
 
-def turns(instrument: Instrument, look: Look) -> tuple[Turn, ...]:
+def turns(instrument: Instrument, indication: Indication) -> tuple[Turn, ...]:
     """The turn that was read and the one it is confused with, the lower first.
 
     In the first half of a turn a mark may have been missed, so the other turn is the next one; in
@@ -70,16 +71,16 @@ def turns(instrument: Instrument, look: Look) -> tuple[Turn, ...]:
     scale = instrument.scale
     if instrument.kind is not Kind.SCREW or not isinstance(scale, ScrewScale):
         return ()
-    start = scale.turn_start(look)
-    late = 2 * look.line >= scale.fine_divisions
+    start = scale.turn_start(indication)
+    late = 2 * indication.line >= scale.fine_divisions
     lower = start - scale.pitch if late else start
     return tuple(
-        _turn(instrument, scale, scale.look_at(turn_start, look.line))
+        _turn(instrument, scale, scale.indication_at(turn_start, indication.line))
         for turn_start in (lower, lower + scale.pitch)
     )
 
 
-def _turn(instrument: Instrument, scale: ScrewScale, look: Look) -> Turn:
-    mark = Figure(instrument.mark_text(scale.last_mark(look)))
-    code = "turn-second" if look.second_turn else "turn"
-    return Turn(look, instrument.reading(look), fact(code, mark=mark))
+def _turn(instrument: Instrument, scale: ScrewScale, indication: Indication) -> Turn:
+    mark = Figure(instrument.mark_text(scale.last_mark(indication)))
+    code = "turn-second" if indication.second_turn else "turn"
+    return Turn(indication, instrument.reading(indication), fact(code, mark=mark))

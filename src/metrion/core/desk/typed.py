@@ -1,4 +1,4 @@
-"""What is typed at the bench, where a comma is as good as a point and a look is a few keys."""
+"""What is typed at the bench, where a comma is as good as a point and a few keys are enough."""
 
 from __future__ import annotations
 
@@ -12,7 +12,7 @@ from metrion.core.exact.bounds import check_length, check_number
 from metrion.core.exact.numbers import parse_exact, to_text
 from metrion.core.instruments.appearance import FineAs
 from metrion.core.instruments.instrument import Instrument, Kind
-from metrion.core.scales import Line, Look, VernierScale
+from metrion.core.scales import Indication, Line, VernierScale
 from metrion.core.scales.numerals import Numerals
 
 _GLYPHS = {"½": "1/2", "¼": "1/4", "¾": "3/4"}
@@ -149,7 +149,7 @@ def _line_worth(instrument: Instrument, worth: Fraction) -> Fraction:
     scale = instrument.scale
     if isinstance(scale, VernierScale) and not scale.estimable():
         for line in range(scale.fine_divisions):
-            if scale.reading(Look(Fraction(0), line)) == worth:
+            if scale.reading(Indication(Fraction(0), line)) == worth:
                 return Fraction(line)
         raise NoSuchLine(f"worth {worth}", instrument.name, str(scale.last_line))
     return worth / scale.least_count

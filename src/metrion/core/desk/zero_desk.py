@@ -9,14 +9,14 @@ from fractions import Fraction
 from metrion.core.facts import Argument, Fact, Figure, fact
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.zero import WrappedZero, wrapped_zero
-from metrion.core.scales import Look, ScrewScale, VernierScale
+from metrion.core.scales import Indication, ScrewScale, VernierScale
 
 _LARGE = 5
 
 
 @dataclass(frozen=True)
 class ZeroFinding:
-    """What a look at the zero comes to, in the unit of the instrument.
+    """What an indication of the zero comes to, in the unit of the instrument.
 
     Attributes:
         error: reading less reference.
@@ -33,19 +33,21 @@ class ZeroFinding:
     wrapped: WrappedZero | None = None
 
 
-def zero_finding(instrument: Instrument, look: Look, reference: Fraction) -> ZeroFinding:
-    """Judge a look at closed faces, or at a setting piece of known size.
+def zero_finding(
+    instrument: Instrument, indication: Indication, reference: Fraction
+) -> ZeroFinding:
+    """Judge an indication with closed faces, or at a setting piece of known size.
 
     Args:
         reference: size of the setting piece; 0 for closed faces.
     """
-    read = instrument.reading(look)
+    read = instrument.reading(indication)
     error = read - reference
-    wrapped = wrapped_zero(instrument, look, reference)
+    wrapped = wrapped_zero(instrument, indication, reference)
     return ZeroFinding(
         error,
         _error(instrument, error),
-        tuple(_ways(instrument, look, read, reference)),
+        tuple(_ways(instrument, indication, read, reference)),
         # A tool is called faulty only after the count has been questioned.
         None if wrapped else _advice(instrument, error),
         wrapped,
@@ -64,7 +66,7 @@ def likelier(instrument: Instrument, wrapped: WrappedZero) -> Fact:
 
 
 def sides(instrument: Instrument, wrapped: WrappedZero) -> tuple[Fact, Fact]:
-    """The two looks that a wrapped zero can be, the likelier one first, each with its error."""
+    """The two that a wrapped zero can be, the likelier one first, each with its error."""
     likely, kept = (
         fact(
             "side-with-error",
@@ -94,12 +96,12 @@ def _sign(error: Fraction) -> int:
     return (error > 0) - (error < 0)
 
 
-def look_below_zero(instrument: Instrument) -> Look:
-    """The look whose fine zero stands at the mark (or turn) just below zero."""
+def indication_below_zero(instrument: Instrument) -> Indication:
+    """The indication whose fine zero stands at the mark (or turn) just below zero."""
     scale = instrument.scale
     if isinstance(scale, ScrewScale):
-        return scale.look_at(-scale.pitch, 0)
-    return Look(-scale.main_division, 0)
+        return scale.indication_at(-scale.pitch, 0)
+    return Indication(-scale.main_division, 0)
 
 
 def _error(instrument: Instrument, error: Fraction) -> Fact:
@@ -115,14 +117,14 @@ def _error(instrument: Instrument, error: Fraction) -> Fact:
 
 
 def _ways(
-    instrument: Instrument, look: Look, read: Fraction, reference: Fraction
+    instrument: Instrument, indication: Indication, read: Fraction, reference: Fraction
 ) -> Iterator[Fact]:
     scale = instrument.scale
     ordered = not isinstance(scale, VernierScale) or scale.estimable()
-    start = scale.turn_start(look) if isinstance(scale, ScrewScale) else look.main
+    start = scale.turn_start(indication) if isinstance(scale, ScrewScale) else indication.main
     reads = Figure(instrument.with_unit(read))
     about: dict[str, Argument] = {
-        "line": Fraction(look.line),
+        "line": Fraction(indication.line),
         "least": instrument.least_count,
         "read": reads,
     }
@@ -132,7 +134,7 @@ def _ways(
     turn = scale.pitch if isinstance(scale, ScrewScale) else scale.main_division
     if ordered and reference == 0 and start == -turn:
         lines = scale.fine_divisions
-        back = lines - Fraction(look.line)
+        back = lines - Fraction(indication.line)
         yield fact("zero-counted-back", **about, lines=lines, back=back)
     if reference:
         error = Figure(instrument.with_unit(read - reference))

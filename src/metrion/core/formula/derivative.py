@@ -27,7 +27,7 @@ class _Factor:
 
     base: Expression
     exponent: Fraction
-    slope: Expression | None
+    change: Expression | None
 
 
 @dataclass(frozen=True)
@@ -43,16 +43,16 @@ class _Piece:
         return _signed(_product(self.factors), self.negative)
 
     @cached_property
-    def slope(self) -> Expression | None:
+    def change(self) -> Expression | None:
         """Its derivative, by the rules for products and powers."""
-        terms = [self._term(at) for at, one in enumerate(self.factors) if one.slope]
+        terms = [self._term(at) for at, one in enumerate(self.factors) if one.change]
         if not terms:
             return None
         return _signed(added(terms), self.negative)
 
     def _term(self, at: int) -> Expression:
         factor, others = self.factors[at], self.factors[:at] + self.factors[at + 1 :]
-        assert factor.slope is not None
+        assert factor.change is not None
         if not factor.exponent:
             return number(0)
         one = Fraction(1)
@@ -62,7 +62,7 @@ class _Piece:
                 _Factor(number(factor.exponent), one, None),
                 *others,
                 lower,
-                _Factor(factor.slope, one, None),
+                _Factor(factor.change, one, None),
             )
         )
 
@@ -77,20 +77,20 @@ def derivative(of: Expression, by: str) -> Expression | None:
             return _multiplied(operands[0], operands[1], inverse=node.kind is Kind.OVER)
         if node.kind is Kind.POWER or (node.kind is Kind.CALL and node.word == "sqrt"):
             exponent = node.value if node.kind is Kind.POWER else _HALF
-            return _Piece((_Factor(operands[0].whole, exponent, operands[0].slope),))
+            return _Piece((_Factor(operands[0].whole, exponent, operands[0].change),))
         if node.kind is Kind.NAME:
             return _alone(node, _ONE if node.word == by else None)
         if not operands:
             return _alone(node, None)
         again = Expression(node.kind, tuple(one.whole for one in operands), node.word)
-        slope = _of_call if node.kind is Kind.CALL else _of_sum
-        return _alone(again, slope(again, [one.slope for one in operands]))
+        change = _of_call if node.kind is Kind.CALL else _of_sum
+        return _alone(again, change(again, [one.change for one in operands]))
 
-    return fold(of, piece).slope
+    return fold(of, piece).change
 
 
-def _alone(node: Expression, slope: Expression | None) -> _Piece:
-    return _Piece((_Factor(node, Fraction(1), slope),))
+def _alone(node: Expression, change: Expression | None) -> _Piece:
+    return _Piece((_Factor(node, Fraction(1), change),))
 
 
 def _signed(of: Expression, negative: bool) -> Expression:
@@ -104,10 +104,10 @@ def _multiplied(left: _Piece, right: _Piece, *, inverse: bool) -> _Piece:
         exponent = -factor.exponent if inverse else factor.exponent
         for at, known in enumerate(factors):
             if _alike(known, factor):
-                factors[at] = _Factor(known.base, known.exponent + exponent, known.slope)
+                factors[at] = _Factor(known.base, known.exponent + exponent, known.change)
                 break
         else:
-            factors.append(_Factor(factor.base, exponent, factor.slope))
+            factors.append(_Factor(factor.base, exponent, factor.change))
     return _Piece(tuple(factors), left.negative != right.negative)
 
 
@@ -116,8 +116,8 @@ def _alike(one: _Factor, other: _Factor) -> bool:
     return same and one.exponent.denominator == other.exponent.denominator == 1
 
 
-def _of_sum(node: Expression, slopes: Sequence[Expression | None]) -> Expression | None:
-    left, right = slopes
+def _of_sum(node: Expression, derivatives: Sequence[Expression | None]) -> Expression | None:
+    left, right = derivatives
     if right is None:
         return left
     minus = node.kind is Kind.MINUS
@@ -126,19 +126,19 @@ def _of_sum(node: Expression, slopes: Sequence[Expression | None]) -> Expression
     return left - right if minus else left + right
 
 
-def _of_call(node: Expression, slopes: Sequence[Expression | None]) -> Expression | None:
-    (argument,), (slope,) = node.operands, slopes
-    if slope is None:
+def _of_call(node: Expression, derivatives: Sequence[Expression | None]) -> Expression | None:
+    (argument,), (change,) = node.operands, derivatives
+    if change is None:
         return None
     if node.word == "sin":
-        return _times(call("cos", argument), slope)
+        return _times(call("cos", argument), change)
     if node.word == "cos":
-        return -_times(call("sin", argument), slope)
+        return -_times(call("sin", argument), change)
     if node.word == "tan":
-        return slope / call("cos", argument) ** 2
+        return change / call("cos", argument) ** 2
     if node.word == "atan":
-        return slope / (_ONE + argument**2)
-    found = slope / call("sqrt", (_ONE - argument) * (_ONE + argument))
+        return change / (_ONE + argument**2)
+    found = change / call("sqrt", (_ONE - argument) * (_ONE + argument))
     return found if node.word == "asin" else -found
 
 

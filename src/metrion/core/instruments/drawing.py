@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 
 from metrion.core.instruments.instrument import Instrument, Kind
-from metrion.core.scales import Look, VernierScale
+from metrion.core.scales import Indication, VernierScale
 from metrion.core.scales.numerals import Numerals, usual_numerals
 
 _MM_PER = {"mm": Fraction(1), "cm": Fraction(10)}
@@ -69,8 +69,8 @@ def line_places(instrument: Instrument) -> list[Fraction]:
 def line_worths(instrument: Instrument) -> list[Fraction]:
     """What each whole fine line adds to the main reading."""
     scale = instrument.scale
-    start = Look(Fraction(0), 0)
+    start = Indication(Fraction(0), 0)
     return [
-        scale.reading(Look(start.main, line)) - scale.reading(start)
+        scale.reading(Indication(start.main, line)) - scale.reading(start)
         for line in range(scale.last_line + 1)
     ]

@@ -27,7 +27,7 @@ from metrion.core.exact.angles import angle_text, degrees_and_minutes
 from metrion.core.exact.numbers import finite_decimals, fixed, to_text
 from metrion.core.formula.expression import Expression, Part, angle
 from metrion.core.instruments.appearance import Appearance
-from metrion.core.scales import Line, Look, PlainScale, Scale, ScrewScale, VernierScale
+from metrion.core.scales import Indication, Line, PlainScale, Scale, ScrewScale, VernierScale
 from metrion.core.scales.base import indication_of, is_multiple
 
 
@@ -85,7 +85,7 @@ class Instrument:
         unit: ``mm``, ``cm`` or ``in``; ``arcmin`` for angles.
         scale: main and fine scale, in that unit.
         range: lowest and highest reading it is made for, if known.
-        maker_limit: the maker's limit of error, if known.
+        maximum_permissible_error: as the maker gives it, 0 if unknown.
         number: what is engraved on it to tell it from its like; for the record only.
         appearance: what it looks like; for the record only.
         rest: what else its entry has.
@@ -99,7 +99,9 @@ class Instrument:
     range: tuple[Fraction, Fraction] | None = declared(
         Bounds(), default=None, only=(Kind.VERNIER, Kind.SCREW, Kind.PLAIN)
     )
-    maker_limit: Fraction = declared(Exact(Sign.NOT_NEGATIVE), default=Fraction(0))
+    maximum_permissible_error: Fraction = declared(
+        Exact(Sign.NOT_NEGATIVE), default=Fraction(0), name="maker_limit"
+    )
     number: str = declared(Text(), default="", for_the_record=True)
     appearance: Appearance = declared(Inline(Appearance), default=Appearance())
     rest: Rest = rest(default=NOTHING)
@@ -172,22 +174,27 @@ class Instrument:
         if not self.scale.has_line(line):
             raise NoSuchLine(text, self.name, str(self.scale.last_line))
 
-    def indication(self, look: Look) -> Expression:
-        """What a look at this instrument reads, as a formula of its least count."""
-        main = angle(look.main, Part.MAIN) if self.kind is Kind.ANGULAR else None
-        return indication_of(self.scale, look, main)
+    def indication(self, indication: Indication) -> Expression:
+        """What an indication of this instrument reads, as a formula of its least count."""
+        main = angle(indication.main, Part.MAIN) if self.kind is Kind.ANGULAR else None
+        return indication_of(self.scale, indication, main)
 
     @cached_property
     def _read(self) -> dict[tuple[int, int, Line, bool], Fraction]:
-        """What looks have read: most are taken again and again."""
+        """What indications have read: most are taken again and again."""
         return {}
 
-    def reading(self, look: Look) -> Fraction:
-        """What a look at this instrument reads, in its unit, before any correction."""
-        key = look.main.numerator, look.main.denominator, look.line, look.second_turn
+    def reading(self, indication: Indication) -> Fraction:
+        """What an indication of this instrument reads, in its unit, before any correction."""
+        key = (
+            indication.main.numerator,
+            indication.main.denominator,
+            indication.line,
+            indication.second_turn,
+        )
         read = self._read.get(key)
         if read is None:
             if len(self._read) == _MOST_REMEMBERED:
                 self._read.clear()
-            read = self._read[key] = self.scale.reading(look)
+            read = self._read[key] = self.scale.reading(indication)
         return read

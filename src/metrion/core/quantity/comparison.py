@@ -26,14 +26,14 @@ class Comparison:
         deviation: the first less the second, in the unit of the first.
         percent: that in per cent of the second; None where the second is 0.
         uncertainty: of the difference, what both share counted once; 0 if both are exact.
-        apart: the deviation in such uncertainties; None for an uncertainty of 0.
+        normalised_error: the deviation's size in such uncertainties; None without one.
         sentences: what that means.
     """
 
     deviation: Fraction
     percent: Fraction | None
     uncertainty: Fraction
-    apart: Fraction | None
+    normalised_error: Fraction | None
     sentences: tuple[Fact, ...]
 
 
@@ -44,7 +44,7 @@ Comparand = Measurement | Derived | TypedValue
 def compare(own: Measurement | Derived, other: Comparand) -> Comparison | None:
     """A result beside another one, or beside a value that was expected.
 
-    The difference is worked out as a quantity derived from the readings of both, by the school
+    The difference is worked out as a quantity derived from the readings of both, by the convention
     of the first, so that what they share (a zero, a whole measurement) cancels. None while one
     of them has no value.
 
@@ -87,30 +87,36 @@ def _compared(
     deviation: Fraction, expected: Fraction, uncertainty: Fraction, unit: Unit, by: Convention
 ) -> Comparison:
     percent = 100 * deviation / abs(expected) if expected else None
-    apart = abs(deviation) / uncertainty if uncertainty else None
+    normalised_error = abs(deviation) / uncertainty if uncertainty else None
     about: dict[str, Argument] = {"size": Amount(abs(deviation), unit.text)}
     if percent:
         about["percent"] = Amount(abs(percent), "%")
     side = "more" if deviation > 0 else "less"
     code = f"{side}-than-that" + ("-percent" if percent else "") if deviation else "exactly-that"
     sentences = [fact(code, **about)]
-    if apart is not None:
-        sentences.append(_verdict(apart, Amount(uncertainty, unit.text), by))
-    return Comparison(deviation, percent, uncertainty, apart, tuple(sentences))
+    if normalised_error is not None:
+        sentences.append(_verdict(normalised_error, Amount(uncertainty, unit.text), by))
+    return Comparison(deviation, percent, uncertainty, normalised_error, tuple(sentences))
 
 
-def _verdict(apart: Fraction, uncertainty: Amount, convention: Convention) -> Fact:
+def _verdict(normalised_error: Fraction, uncertainty: Amount, convention: Convention) -> Fact:
     """What so many uncertainties mean by this convention."""
     about: dict[str, Argument] = {
         "uncertainty": uncertainty,
-        "times": Figure(f"{float(apart):.2g}"),
+        "times": Figure(f"{float(normalised_error):.2g}"),
     }
-    agree = "agree" if apart <= 1 else "disagree"
+    agree = "agree" if normalised_error <= 1 else "disagree"
     if convention.family is Family.LIMIT:
         return fact(f"limits-{agree}", **about)
     if _covers(convention):
         return fact("difference-covered", **about, verdict=agree)
-    verdict = "agree" if apart <= _USUAL else "doubtful" if apart <= _DOUBTFUL else "disagree"
+    verdict = (
+        "agree"
+        if normalised_error <= _USUAL
+        else "doubtful"
+        if normalised_error <= _DOUBTFUL
+        else "disagree"
+    )
     return fact("difference-standard", **about, verdict=verdict)
 
 

@@ -73,7 +73,7 @@ class Derived:
         name: what it is.
         formula: resolved for the dimensions of the inputs.
         unit: the unit the result is given in.
-        convention: the school that states its uncertainty.
+        convention: the convention that states its uncertainty.
         inputs: measurement or typed value for each symbol.
         compare: what it is to stand beside; like all that follows for the record only.
         note: a remark.
@@ -198,10 +198,10 @@ def _add_value(working: Working, derived: Derived) -> Number:
         formula = formula / worth
     value = working.add(MEAN, formula, label=fact("value"), tame=True)
     for symbol in sorted(derived.formula.names):
-        slope = derivative(formula, input_key(symbol)) or number(0)
+        sensitivity = derivative(formula, input_key(symbol)) or number(0)
         unit = derived.unit.per(unit_of(derived.inputs[symbol]))
         label = fact("sensitivity", symbol=Name(symbol))
-        working.add(sensitivity_key(symbol), slope, unit, label=label, tame=True)
+        working.add(sensitivity_key(symbol), sensitivity, unit, label=label, tame=True)
     return value if isinstance(value, float) else rational(one(value))
 
 

@@ -28,9 +28,9 @@ from metrion.core.exact.bounds import MOST_ALIKE
 from metrion.core.exact.rounding import Rounded, round_result
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.beside import Beside
-from metrion.core.quantity.observations import LOOKS, Arc, Observation, Sort, observed_value
+from metrion.core.quantity.observations import INDICATIONS, Arc, Observation, Sort, observed_value
 from metrion.core.quantity.zero import ZeroCheck
-from metrion.core.scales import Look
+from metrion.core.scales import Indication
 from metrion.core.uncertainty.conventions import Convention
 from metrion.core.working.readings import base_working
 from metrion.core.working.steps import Working
@@ -55,7 +55,7 @@ class Measurement:
         id: its id in the logbook.
         name: what was measured; may be empty.
         instrument: the tool.
-        convention: the school that states its uncertainty.
+        convention: the convention that states its uncertainty.
         observations: what was observed, in order.
         checks: the zero checks that correct it; without effect on pairs.
         symbol: the letter for it, may be empty.
@@ -121,9 +121,9 @@ class Measurement:
         return self.items * self.divide_by
 
     @property
-    def looks(self) -> int:
+    def indications(self) -> int:
         """Looks that make one value."""
-        return len(LOOKS[self.sort])
+        return len(INDICATIONS[self.sort])
 
     @property
     def effective_checks(self) -> tuple[ZeroCheck, ...]:
@@ -134,11 +134,11 @@ class Measurement:
     def observed(self) -> tuple[Fraction, ...]:
         """Every observed value, excluded ones too, in the instrument's unit."""
         # A long series reads the same few places again and again: each is worked out once.
-        known: dict[tuple[Look, ...], Fraction] = {}
+        known: dict[tuple[Indication, ...], Fraction] = {}
         for one in self.observations:
-            if one.looks not in known:
-                known[one.looks] = observed_value(self.instrument, one, self.arc)
-        return tuple(known[one.looks] for one in self.observations)
+            if one.indications not in known:
+                known[one.indications] = observed_value(self.instrument, one, self.arc)
+        return tuple(known[one.indications] for one in self.observations)
 
     @cached_property
     def counting(self) -> tuple[Fraction, ...]:
@@ -177,8 +177,8 @@ class Measurement:
         """What a convention has to know of it to work its uncertainty out."""
         middle = AVERAGE if self.effective_checks or self.divisors else MEAN
         return Model(
-            convention, self.instrument.maker_limit, self.looks, len(self.counting) > 1,
-            len(self.effective_checks), self.divisors, middle,
+            convention, self.instrument.maximum_permissible_error, self.indications,
+            len(self.counting) > 1, len(self.effective_checks), self.divisors, middle,
         )  # fmt: skip
 
 

@@ -1,4 +1,4 @@
-"""What is noted beside a look, for the record only: how, when and by whom it was taken."""
+"""What is noted beside an indication, for the record only: how, when and by whom it was taken."""
 
 from __future__ import annotations
 
@@ -10,7 +10,7 @@ from metrion.core.declared import (
     Choice,
     Codes,
     Entries,
-    LooseLooks,
+    LooseIndications,
     Rest,
     Text,
     declared,
@@ -31,13 +31,13 @@ class Earlier:
     """Figures as they were before they were changed.
 
     Attributes:
-        looks: main reading and fine line of each look, as they were written.
+        indications: main reading and fine line of each indication, as they were written.
         at: when they were changed.
         why: the reason that was given.
         rest: what else is noted of it.
     """
 
-    looks: tuple[tuple[str, str], ...] = declared(LooseLooks(), default=())
+    indications: tuple[tuple[str, str], ...] = declared(LooseIndications(), default=())
     at: str = declared(Text(), default="", for_the_record=True)
     why: str = declared(Text(PROSE), default="", for_the_record=True)
     rest: Rest = rest(default=NOTHING)
@@ -45,7 +45,7 @@ class Earlier:
 
 @entry()
 class Noted:
-    """What is noted beside a look.
+    """What is noted beside an indication.
 
     Attributes:
         at: when it was taken (ISO 8601, UTC).

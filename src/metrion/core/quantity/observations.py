@@ -1,4 +1,4 @@
-"""What was observed: one look, a pair of looks, or a pair through two windows."""
+"""What was observed: one indication, a pair of indications, or a pair through two windows."""
 
 from __future__ import annotations
 
@@ -10,8 +10,8 @@ from metrion.core.declared import (
     NOTHING,
     PROSE,
     Exact,
+    Indications,
     Inline,
-    Looks,
     Rest,
     Text,
     declared,
@@ -23,7 +23,7 @@ from metrion.core.formula.evaluate import exact
 from metrion.core.formula.expression import Expression, added, angle, call, number
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.noted import NOTHING_NOTED, Noted
-from metrion.core.scales import Look
+from metrion.core.scales import Indication
 
 
 class Arc(StrEnum):
@@ -34,7 +34,7 @@ class Arc(StrEnum):
 
 
 class Sort(StrEnum):
-    """How many looks make one observation."""
+    """How many indications make one observation."""
 
     SINGLE = "single"
     PAIR = "pair"
@@ -44,17 +44,17 @@ class Sort(StrEnum):
 WINDOWS_APART = 15
 """Arc minutes from which two opposite windows disagree by more than their circle explains."""
 
-LOOKS: dict[Sort, tuple[str, ...]] = {
+INDICATIONS: dict[Sort, tuple[str, ...]] = {
     Sort.SINGLE: ("",),
     Sort.PAIR: ("a", "b"),
     Sort.WINDOWS: ("a", "b", "a2", "b2"),
 }
-"""The looks of each sort, by the names they have in a logbook; a single one has none."""
+"""The indications of each sort, by the names they have in a logbook; a single one has none."""
 
-PAIR_LOOKS = LOOKS[Sort.WINDOWS]
-"""The names that looks of pairs can have, those through a second window last."""
+PAIR_INDICATIONS = INDICATIONS[Sort.WINDOWS]
+"""The names that indications of pairs can have, those through a second window last."""
 
-_SORT_OF_LOOKS = {len(names): sort for sort, names in LOOKS.items()}
+_SORT_OF = {len(names): sort for sort, names in INDICATIONS.items()}
 
 
 @entry(slots=True)
@@ -62,7 +62,7 @@ class Observation:
     """One observation.
 
     Attributes:
-        looks: one look; or two, (a, b); or four through two windows, (a, b, a2, b2).
+        indications: one indication; or two, (a, b); or four through two windows, (a, b, a2, b2).
         place: where on the object it was taken; may be empty.
         excluded: the reason why it does not count; empty if it counts.
         meets: the main mark that the coinciding line was seen to meet, as a check.
@@ -70,7 +70,7 @@ class Observation:
         rest: what else its entry has.
     """
 
-    looks: tuple[Look, ...] = declared(Looks())
+    indications: tuple[Indication, ...] = declared(Indications())
     place: str = declared(Text(), default="")
     excluded: str = declared(Text(PROSE), default="", nullable=True)
     meets: Fraction | None = declared(Exact(), default=None, only=(Kind.VERNIER,))
@@ -80,7 +80,7 @@ class Observation:
     @property
     def sort(self) -> Sort:
         """Single, pair, or pair with two windows."""
-        return _SORT_OF_LOOKS[len(self.looks)]
+        return _SORT_OF[len(self.indications)]
 
     @property
     def counts(self) -> bool:
@@ -111,31 +111,31 @@ def off_opposite(first: Fraction, second: Fraction) -> Fraction:
     return (second - first) % FULL_CIRCLE - HALF_CIRCLE
 
 
-def between(kind: Kind, looks: Sequence[Expression], arc: Arc) -> list[Expression]:
-    """What lies between the looks of each pair, as formulas: one, or one per window."""
-    pairs = zip(looks[::2], looks[1::2], strict=True)
+def between(kind: Kind, indications: Sequence[Expression], arc: Arc) -> list[Expression]:
+    """What lies between the indications of each pair, as formulas: one, or one per window."""
+    pairs = zip(indications[::2], indications[1::2], strict=True)
     if kind is Kind.ANGULAR:
         return [swept(a, b, arc) for a, b in pairs]
     return [call("abs", b - a) for a, b in pairs]
 
 
-def observed(kind: Kind, looks: Sequence[Expression], arc: Arc) -> Expression:
-    """What looks make: a single one itself, pairs the mean of what lies between, as a formula."""
-    if len(looks) == 1:
-        return looks[0]
-    found = between(kind, looks, arc)
+def observed(kind: Kind, indications: Sequence[Expression], arc: Arc) -> Expression:
+    """What indications make: one itself, pairs the mean of what lies between, as a formula."""
+    if len(indications) == 1:
+        return indications[0]
+    found = between(kind, indications, arc)
     return found[0] if len(found) == 1 else added(found) / number(len(found))
 
 
 def sweeps(instrument: Instrument, observation: Observation, arc: Arc) -> tuple[Fraction, ...]:
-    """The sweep of each pair of looks: one, or one per window. Lengths give |b - a|."""
-    readings = [number(instrument.reading(look)) for look in observation.looks]
+    """The sweep of each pair of indications: one, or one per window. Lengths give |b - a|."""
+    readings = [number(instrument.reading(indication)) for indication in observation.indications]
     return tuple(exact(one) for one in between(instrument.kind, readings, arc))
 
 
 def observed_value(instrument: Instrument, observation: Observation, arc: Arc) -> Fraction:
-    """The reading of a single look; of pairs, the mean of the sweeps. In the instrument's unit."""
+    """The reading of one indication; of pairs, the mean of the sweeps. In the instrument's unit."""
     if observation.sort is Sort.SINGLE:
-        return instrument.reading(observation.looks[0])
-    readings = [number(instrument.reading(look)) for look in observation.looks]
+        return instrument.reading(observation.indications[0])
+    readings = [number(instrument.reading(indication)) for indication in observation.indications]
     return exact(observed(instrument.kind, readings, arc))

@@ -26,7 +26,7 @@ from metrion.core.formula.expression import Expression, call, name, number
 from metrion.core.formula.values import Series
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.noted import NOTHING_NOTED, Noted
-from metrion.core.scales import Look
+from metrion.core.scales import Indication
 
 
 class Phase(StrEnum):
@@ -38,12 +38,12 @@ class Phase(StrEnum):
 
 @entry()
 class ZeroCheck:
-    """A look at the scales with the faces closed, or on a setting piece of known size.
+    """An indication of the scales with the faces closed, or on a setting piece of known size.
 
     Attributes:
         id: its id in the logbook.
         instrument: the id of the instrument it was made on.
-        look: what the eye saw.
+        indication: what the eye saw.
         face: which pair of faces was closed; may be empty.
         phase: before or after the readings.
         reference: size of the setting piece in the instrument's unit; 0 for closed faces.
@@ -53,7 +53,7 @@ class ZeroCheck:
 
     id: str = declared(Id())
     instrument: str = declared(Reference("instruments"))
-    look: Look = declared(Inline(Look))
+    indication: Indication = declared(Inline(Indication))
     face: str = declared(Text(), default="")
     phase: Phase = declared(Choice(Phase), default=Phase.BEFORE)
     reference: Fraction = declared(Exact(Sign.NOT_NEGATIVE), default=Fraction(0))
@@ -62,12 +62,12 @@ class ZeroCheck:
 
 
 MEAN_OF_ERRORS = call("sum", name("zero_errors")) / call("count", name("zero_errors"))
-"""The zero error that several looks show."""
+"""The zero error that several indications show."""
 
 
 def zero_look(instrument: Instrument, check: ZeroCheck) -> Expression:
     """Reading less reference of a check, as a formula of the least count."""
-    read = instrument.indication(check.look)
+    read = instrument.indication(check.indication)
     return read - number(check.reference) if check.reference else read
 
 
@@ -86,34 +86,36 @@ def zero_error(instrument: Instrument, checks: Sequence[ZeroCheck]) -> Fraction:
 
 @dataclass(frozen=True)
 class WrappedZero:
-    """A look at the zero that reads nearer to a full mark (or turn) than to nothing.
+    """An indication of the zero that reads nearer to a full mark (or turn) than to nothing.
 
     Closed faces seldom miss by so much. It is likelier that the zero had run past and its lines
     were counted on from the mark before, or that the mark below was noted for a zero still to come.
 
     Attributes:
         error: reading less reference, as it was looked at.
-        look: the look as it would be one mark (screw: one turn) nearer to nothing.
-        mended: the error which that look has.
+        indication: the indication as it would be one mark (screw: one turn) nearer to nothing.
+        mended: the error which that indication has.
         reference: size of the setting piece; 0 for closed faces.
     """
 
     error: Fraction
-    look: Look
+    indication: Indication
     mended: Fraction
     reference: Fraction = Fraction(0)
 
 
-def wrapped_zero(instrument: Instrument, look: Look, reference: Fraction) -> WrappedZero | None:
-    """What a look at the zero is likely mistaken for; None where it is near enough to nothing.
+def wrapped_zero(
+    instrument: Instrument, indication: Indication, reference: Fraction
+) -> WrappedZero | None:
+    """What an indication of the zero is likely mistaken for; None where it is near nothing.
 
     That is where the error is over half a mark (screw: half a pitch) and at most one and a half.
     """
     if instrument.kind in (Kind.ANGULAR, Kind.PLAIN):
         return None
-    error, mark = instrument.reading(look) - reference, instrument.scale.mark
+    error, mark = instrument.reading(indication) - reference, instrument.scale.mark
     if not mark < 2 * abs(error) <= 3 * mark:
         return None
     step = -1 if error > 0 else 1
-    nearer = instrument.scale.one_mark_on(look, step)
+    nearer = instrument.scale.one_mark_on(indication, step)
     return WrappedZero(error, nearer, error + step * mark, reference)

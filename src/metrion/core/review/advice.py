@@ -23,7 +23,8 @@ _WORTH_IT = Fraction(1, 20)
 def advice(result: MeasurementResult) -> Fact | None:
     """Whether to go on reading; None while too few readings tell.
 
-    In the limit schools more readings do not shrink the result, and nothing hints that they would.
+    Where limits stay limits, more readings do not shrink the result, and nothing hints that they
+    would.
     """
     measurement = result.measurement
     if result.uncertainty is None or len(measurement.counting) < 3:

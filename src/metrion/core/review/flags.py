@@ -59,7 +59,7 @@ class Series:
 
     @property
     def single(self) -> bool:
-        """Whether observations are single looks."""
+        """Whether observations are single indications."""
         return self.measurement.sort is Sort.SINGLE
 
     @cached_property
@@ -91,14 +91,16 @@ class Series:
 
     @cached_property
     def middles(self) -> list[Fraction]:
-        """For each look, the middle of where it stands in the observations that count."""
+        """For each indication, the middle of where it stands in the observations that count."""
         read = self.measurement.instrument.reading
-        places = zip(*(self.observation(i).looks for i in self.counting), strict=True)
+        places = zip(*(self.observation(i).indications for i in self.counting), strict=True)
         found = []
-        for looks in places:
+        for indications in places:
             # From the first one, so that a circle's zero between them does not matter.
-            first = read(looks[0])
-            found.append(first + median(sorted(self.shorter(read(one) - first) for one in looks)))
+            first = read(indications[0])
+            found.append(
+                first + median(sorted(self.shorter(read(one) - first) for one in indications))
+            )
         return found
 
     def shorter(self, difference: Fraction) -> Fraction:

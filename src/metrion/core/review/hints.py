@@ -111,7 +111,7 @@ def _trend(measurement: Measurement) -> Iterator[Hint]:
 def _numbered_lines(measurement: Measurement) -> Iterator[Hint]:
     """Only lines that bear a numeral: the lines between may not have been looked at."""
     every = fine_numerals(measurement.instrument).every
-    lines = [o.looks[0].line for o in measurement.observations if o.counts]
+    lines = [o.indications[0].line for o in measurement.observations if o.counts]
     if every < 2 or Fraction(1, every) ** len(lines) > _NUMBERED_CHANCE:
         return
     if len(set(lines)) > 1 and all(line % every == 0 for line in lines):

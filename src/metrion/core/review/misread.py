@@ -1,4 +1,4 @@
-"""Which look of a pair was misread by a mark: the others say where it stood before."""
+"""Which indication of a pair was misread by a mark: the others say where it stood before."""
 
 from __future__ import annotations
 
@@ -9,64 +9,64 @@ from typing import Any
 from metrion.core.exact.numbers import to_text
 from metrion.core.facts import Figure
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.quantity.observations import PAIR_LOOKS
+from metrion.core.quantity.observations import PAIR_INDICATIONS
 from metrion.core.review.flags import Series
-from metrion.core.scales import Look
+from metrion.core.scales import Indication
 
 _READINGS = 3
 _NEAR = Fraction(2, 5)
-"""Marks within which a look stands where those of the others do."""
+"""Marks within which an indication stands where those of the others do."""
 
 
 @dataclass(frozen=True)
 class Misread:
-    """The one look of an observation that stands a mark off.
+    """The one indication of an observation that stands a mark off.
 
     Attributes:
         name: as a logbook calls it: ``a``, ``b``, ``a2`` or ``b2``.
         which: which it is: of a pair ``a`` or ``b``, through two windows also ``a2``, ``b2``.
-        look: as it was read.
+        indication: as it was read.
         likely: the main reading that would bring it where those of the others stand.
     """
 
     name: str
     which: str
-    look: Look
+    indication: Indication
     likely: Fraction
 
     def questioned(self, instrument: Instrument) -> Figure:
         """The mark of which one has to ask whether the zero line had passed it."""
-        return Figure(instrument.mark_text(max(self.look.main, self.likely)))
+        return Figure(instrument.mark_text(max(self.indication.main, self.likely)))
 
     def suggestion(self, instrument: Instrument) -> dict[str, Any]:
-        """The look as it would be, as a logbook holds it."""
-        line = self.look.line
+        """The indication as it would be, as a logbook holds it."""
+        line = self.indication.line
         fine = line if isinstance(line, int) else to_text(line)
         return {self.name: {"main": instrument.main_text(self.likely), "fine": fine}}
 
 
-def misread_look(series: Series, index: int) -> Misread | None:
-    """The one look that stands a mark from where it stood in the others, if there is just one.
+def misread_indication(series: Series, index: int) -> Misread | None:
+    """The one indication that stands a mark off, if there is just one.
 
     It takes three readings to say which of them is off.
     """
     scale = series.measurement.instrument.scale
-    looks = series.observation(index).looks
+    indications = series.observation(index).indications
     if len(series.counting) < _READINGS or scale.mark != scale.main_division:
         return None
-    offs = [_off(series, index, place) / scale.mark for place in range(len(looks))]
+    offs = [_off(series, index, place) / scale.mark for place in range(len(indications))]
     wrong = [place for place, off in enumerate(offs) if abs(off) > _NEAR]
     if len(wrong) != 1 or abs(abs(offs[wrong[0]]) - 1) > _NEAR:
         return None
     (place,) = wrong
-    name = PAIR_LOOKS[place]
-    which = name if len(looks) == 2 else f"{name}-window"
+    name = PAIR_INDICATIONS[place]
+    which = name if len(indications) == 2 else f"{name}-window"
     step = -scale.mark if offs[place] > 0 else scale.mark
-    return Misread(name, which, looks[place], looks[place].main + step)
+    return Misread(name, which, indications[place], indications[place].main + step)
 
 
 def _off(series: Series, index: int, place: int) -> Fraction:
-    """How far a look lies from the middle of where it stood in all that count."""
-    looks = series.observation(index).looks
-    off = series.measurement.instrument.reading(looks[place]) - series.middles[place]
+    """How far an indication lies from the middle of where it stood in all that count."""
+    indications = series.observation(index).indications
+    off = series.measurement.instrument.reading(indications[place]) - series.middles[place]
     return series.shorter(off)

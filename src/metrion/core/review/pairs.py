@@ -13,7 +13,7 @@ from metrion.core.exact.angles import HALF_CIRCLE
 from metrion.core.facts import fact
 from metrion.core.instruments.instrument import Kind
 from metrion.core.review.flags import Flag, Level, Series
-from metrion.core.review.misread import misread_look
+from metrion.core.review.misread import misread_indication
 from metrion.core.review.slips import Others, off_by_a_mark
 
 _SLIP_READINGS = 3
@@ -43,10 +43,10 @@ def sweep_slip(series: Series) -> Iterator[Flag]:
 
 def _slip(series: Series, index: int, side: str) -> Flag:
     instrument = series.measurement.instrument
-    misread = misread_look(series, index)
+    misread = misread_indication(series, index)
     wrong = fact("wrong-somewhere")
     if misread:
-        wrong = fact("wrong-look", look=misread.which, mark=misread.questioned(instrument))
+        wrong = fact("wrong-look", indication=misread.which, mark=misread.questioned(instrument))
     mark = series.figure(instrument.scale.mark)
     says = fact("sweep-slip", at=index + 1, mark=mark, side=side, wrong=wrong)
     suggestion = misread.suggestion(instrument) if misread else {}

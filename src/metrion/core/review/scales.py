@@ -16,18 +16,18 @@ def mark_contradicts_line(series: Series) -> Iterator[Flag]:
     if not (series.single and isinstance(scale, ScrewScale) and scale.finer_sleeve):
         return
     for index in series.counting:
-        look = series.observation(index).looks[0]
-        last = scale.last_mark(look)
-        if last != look.main:
+        indication = series.observation(index).indications[0]
+        last = scale.last_mark(indication)
+        if last != indication.main:
             yield Flag(
                 "mark-contradicts-line",
                 Level.WARNING,
                 fact(
                     "mark-contradicts-line",
                     at=index + 1,
-                    thimble_at=look.line * scale.least_count,
+                    thimble_at=indication.line * scale.least_count,
                     last=last,
-                    main=look.main,
+                    main=indication.main,
                 ),
                 index,
                 {"main": to_text(last)},
@@ -41,11 +41,11 @@ def lines_disagree(series: Series) -> Iterator[Flag]:
         return
     for index in series.counting:
         observation = series.observation(index)
-        look = observation.looks[0]
-        if observation.meets is None or not isinstance(look.line, int):
+        indication = observation.indications[0]
+        if observation.meets is None or not isinstance(indication.line, int):
             continue
-        read = scale.reading(look)
-        back = observation.meets - scale.line_position(look.line)
+        read = scale.reading(indication)
+        back = observation.meets - scale.line_position(indication.line)
         if back != read:
             yield Flag(
                 "lines-disagree",
@@ -53,7 +53,7 @@ def lines_disagree(series: Series) -> Iterator[Flag]:
                 fact(
                     "lines-disagree",
                     at=index + 1,
-                    line=look.line,
+                    line=indication.line,
                     meets=observation.meets,
                     back=series.figure(back),
                     read=series.figure(read),

@@ -9,7 +9,7 @@ from fractions import Fraction
 from metrion.core.facts import Fact, Name, fact
 from metrion.core.quantity.observations import WINDOWS_APART, Sort, off_opposite, sweeps
 from metrion.core.review.flags import Flag, Level, Series
-from metrion.core.review.misread import Misread, misread_look
+from metrion.core.review.misread import Misread, misread_indication
 
 _ENOUGH = 3
 _PLACE_LEAST_COUNTS = 3
@@ -64,7 +64,7 @@ def windows_disagree(series: Series) -> Iterator[Flag]:
     for index in series.counting:
         first, second = sweeps(measurement.instrument, series.observation(index), measurement.arc)
         if abs(first - second) >= WINDOWS_APART:
-            misread = misread_look(series, index)
+            misread = misread_indication(series, index)
             instrument = measurement.instrument
             yield Flag(
                 "windows-disagree",
@@ -84,8 +84,10 @@ def _wrong_window(series: Series, index: int, misread: Misread | None) -> Fact:
     """The window that was misread; else at which position, and the usual cause."""
     instrument = series.measurement.instrument
     if misread:
-        return fact("wrong-window", look=misread.which, mark=misread.questioned(instrument))
-    a, b, a2, b2 = (instrument.reading(look) for look in series.observation(index).looks)
+        return fact("wrong-window", indication=misread.which, mark=misread.questioned(instrument))
+    a, b, a2, b2 = (
+        instrument.reading(indication) for indication in series.observation(index).indications
+    )
     offs = {"first": off_opposite(a, a2), "second": off_opposite(b, b2)}
     worst = max(offs, key=lambda position: abs(offs[position]))
     return fact("wrong-position", position=worst, off=series.figure(abs(offs[worst])))

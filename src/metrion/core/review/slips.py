@@ -76,13 +76,13 @@ def _mark_slip(series: Series, others: Others, i: int) -> Flag | None:
     if not off:
         return None
     index, above = series.counting[i], off > 0
-    look = series.observation(index).looks[0]
-    rejoined = series.measurement.instrument.scale.one_mark_on(look, -1 if above else 1)
+    indication = series.observation(index).indications[0]
+    rejoined = series.measurement.instrument.scale.one_mark_on(indication, -1 if above else 1)
     text = series.measurement.instrument.main_text
     suggestion: dict[str, Any] = {"main": text(rejoined.main)}
-    if look.second_turn != rejoined.second_turn:
+    if indication.second_turn != rejoined.second_turn:
         suggestion["second_turn"] = rejoined.second_turn
-    mark = Figure(text(look.main if above else rejoined.main))
+    mark = Figure(text(indication.main if above else rejoined.main))
     question = fact("passed-really" if above else "passed-not", mark=mark)
     if isinstance(scale, ScrewScale):
         question = fact("turns-miscounted")

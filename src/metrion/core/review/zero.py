@@ -44,12 +44,12 @@ def zero_wrapped(series: Series) -> Iterator[Flag]:
     if not series.single:
         return
     for check in series.measurement.checks:
-        found = wrapped_zero(instrument, check.look, check.reference)
+        found = wrapped_zero(instrument, check.indication, check.reference)
         if found is None:
             continue
-        suggestion: dict[str, Any] = {"main": instrument.main_text(found.look.main)}
+        suggestion: dict[str, Any] = {"main": instrument.main_text(found.indication.main)}
         if isinstance(instrument.scale, ScrewScale) and instrument.scale.two_turns:
-            suggestion["second_turn"] = found.look.second_turn
+            suggestion["second_turn"] = found.indication.second_turn
         yield Flag(
             "zero-wrapped",
             Level.WARNING,

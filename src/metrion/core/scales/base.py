@@ -1,4 +1,4 @@
-"""What every scale can do, and what one look at it takes down."""
+"""What every scale can do, and what one indication of it takes down."""
 
 from __future__ import annotations
 
@@ -19,8 +19,8 @@ Line = int | Fraction
 
 
 @entry(slots=True)
-class Look:
-    """One look at the scales: what the eye saw, before any arithmetic.
+class Indication:
+    """One indication of the scales: what the eye saw, before any arithmetic.
 
     Attributes:
         main: the main reading, in the unit of the instrument.
@@ -75,7 +75,7 @@ class Scale(Protocol):
         """The least count as a formula of what can be counted and measured on the scales."""
 
     def indication(self, main: Expression, line: Expression, turn: Expression) -> Expression:
-        """What a look reads, as a formula.
+        """What an indication reads, as a formula.
 
         Args:
             main: the main mark, or a list of them; like all that follows.
@@ -83,26 +83,28 @@ class Scale(Protocol):
             turn: 1 in the second turn past the mark, else 0.
         """
 
-    def reading(self, look: Look) -> Fraction:
-        """What the look reads."""
+    def reading(self, indication: Indication) -> Fraction:
+        """What the indication reads."""
 
-    def one_mark_on(self, look: Look, step: int) -> Look:
-        """The look with the same line that reads one mark more (``step`` 1) or less (-1)."""
+    def one_mark_on(self, indication: Indication, step: int) -> Indication:
+        """The indication with the same line that reads one mark more (``step`` 1) or less (-1)."""
 
-    def nearest(self, position: Fraction) -> Look:
-        """The look with whole lines whose reading is nearest to ``position`` (lower if tied)."""
+    def nearest(self, position: Fraction) -> Indication:
+        """The one with whole lines whose reading is nearest to ``position`` (lower if tied)."""
 
 
 LEAST_COUNT = name("least_count")
 """The least count, in formulas."""
 
 
-def indication_of(scale: Scale, look: Look, main: Expression | None = None) -> Expression:
-    """What a look reads, as a formula of the least count; ``main`` as it is to be written."""
+def indication_of(
+    scale: Scale, indication: Indication, main: Expression | None = None
+) -> Expression:
+    """What it reads, as a formula of the least count; ``main`` as it is to be written."""
     return scale.indication(
-        main or number(look.main, Part.MAIN),
-        number(look.line, Part.FINE),
-        number(int(look.second_turn)),
+        main or number(indication.main, Part.MAIN),
+        number(indication.line, Part.FINE),
+        number(int(indication.second_turn)),
     )
 
 

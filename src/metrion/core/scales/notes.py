@@ -9,7 +9,7 @@ from math import gcd
 
 from metrion.core.facts import Fact, Figure, Name, fact
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.scales import Look, Numbering, Pattern, ScrewScale, VernierScale
+from metrion.core.scales import Indication, Numbering, Pattern, ScrewScale, VernierScale
 
 _MOST_STEPS = 100
 
@@ -21,12 +21,12 @@ class Note:
     Attributes:
         says: what there is to know.
         warning: whether it makes the scale hard or impossible to read.
-        look: where to put the slide to see it; None for anywhere.
+        indication: where to put the slide to see it; None for anywhere.
     """
 
     says: Fact
     warning: bool = False
-    look: Look | None = None
+    indication: Indication | None = None
 
 
 @dataclass(frozen=True)
@@ -68,7 +68,9 @@ def _vernier_notes(instrument: Instrument, scale: VernierScale) -> Iterator[Note
     if scale.pattern is Pattern.REPEATING:
         yield _repeating(instrument, scale)
     if scale.pattern is Pattern.SCRAMBLED:
-        yield Note(fact("note-scrambled", **adds), warning=True, look=Look(Fraction(0), 1))
+        yield Note(
+            fact("note-scrambled", **adds), warning=True, indication=Indication(Fraction(0), 1)
+        )
     if scale.by_difference != scale.by_division:
         says = fact(
             "note-routes-disagree",
@@ -81,7 +83,7 @@ def _vernier_notes(instrument: Instrument, scale: VernierScale) -> Iterator[Note
 
 def _repeating(instrument: Instrument, scale: VernierScale) -> Note:
     many = gcd(scale.fine_divisions, scale.span)
-    first, second = scale.lines_that_meet(Look(Fraction(0), 1))[:2]
+    first, second = scale.lines_that_meet(Indication(Fraction(0), 1))[:2]
     says = fact(
         "note-repeating",
         many=many,
@@ -91,7 +93,7 @@ def _repeating(instrument: Instrument, scale: VernierScale) -> Note:
         truly=Figure(instrument.with_unit(scale.least_count)),
         by_division=Figure(instrument.with_unit(scale.by_division)),
     )
-    return Note(says, warning=True, look=Look(Fraction(0), first))
+    return Note(says, warning=True, indication=Indication(Fraction(0), first))
 
 
 def _fraction(scale: VernierScale, line: int) -> Figure:
@@ -120,10 +122,10 @@ def slide(instrument: Instrument) -> list[SlideStep]:
 def _step(instrument: Instrument, count: int) -> SlideStep:
     scale = instrument.scale
     position = count * scale.least_count
-    look = scale.nearest(position)
-    lines = [int(look.line)]
+    indication = scale.nearest(position)
+    lines = [int(indication.line)]
     if isinstance(scale, VernierScale):
-        lines = scale.lines_that_meet(look)
+        lines = scale.lines_that_meet(indication)
     says = fact(
         "slide-at-the-datum-line" if isinstance(scale, ScrewScale) else "slide-meets",
         how_many=len(lines),

@@ -7,7 +7,7 @@ from math import ceil
 
 from metrion.core.declared import Exact, Sign, declared, entry
 from metrion.core.formula.expression import Expression, number
-from metrion.core.scales.base import Line, Look
+from metrion.core.scales.base import Indication, Line
 
 
 @entry()
@@ -51,14 +51,14 @@ class PlainScale:
         """The main reading."""
         return main
 
-    def reading(self, look: Look) -> Fraction:
+    def reading(self, indication: Indication) -> Fraction:
         """The main reading."""
-        return look.main
+        return indication.main
 
-    def one_mark_on(self, look: Look, step: int) -> Look:
+    def one_mark_on(self, indication: Indication, step: int) -> Indication:
         """One division further (1) or back (-1)."""
-        return Look(look.main + step * self.main_division)
+        return Indication(indication.main + step * self.main_division)
 
-    def nearest(self, position: Fraction) -> Look:
+    def nearest(self, position: Fraction) -> Indication:
         """The mark that is nearest (the lower of two equally near)."""
-        return Look(ceil(position / self.main_division - Fraction(1, 2)) * self.main_division)
+        return Indication(ceil(position / self.main_division - Fraction(1, 2)) * self.main_division)

@@ -18,7 +18,7 @@ from metrion.core.exact.bounds import MOST_FINE_DIVISIONS
 from metrion.core.exact.numbers import to_text
 from metrion.core.formula.evaluate import exact
 from metrion.core.formula.expression import Expression, Kind, call, number
-from metrion.core.scales.base import LEAST_COUNT, Line, Look, indication_of, is_multiple
+from metrion.core.scales.base import LEAST_COUNT, Indication, Line, indication_of, is_multiple
 
 
 @entry()
@@ -83,9 +83,9 @@ class ScrewScale:
         """Whole lines run from 0 to n-1, estimated ones up to below n."""
         return 0 <= line < self.fine_divisions
 
-    def turn_start(self, look: Look) -> Fraction:
+    def turn_start(self, indication: Indication) -> Fraction:
         """Where the turn began that the thimble is in: the mark that counts."""
-        return exact(self._turn_start(number(look.main), number(int(look.second_turn))))
+        return exact(self._turn_start(number(indication.main), number(int(indication.second_turn))))
 
     def _turn_start(self, main: Expression, turn: Expression) -> Expression:
         """With sleeve marks two pitches apart the second turn starts one pitch past the mark.
@@ -105,35 +105,37 @@ class ScrewScale:
         """Start of the turn + k·pitch/n."""
         return self._turn_start(main, turn) + line * LEAST_COUNT
 
-    def reading(self, look: Look) -> Fraction:
+    def reading(self, indication: Indication) -> Fraction:
         """Start of the turn + k·pitch/n.
 
         >>> half = ScrewScale(Fraction(1, 2), 50, Fraction(1, 2))
-        >>> half.reading(Look(Fraction(9, 2), 38))
+        >>> half.reading(Indication(Fraction(9, 2), 38))
         Fraction(122, 25)
         """
-        return exact(indication_of(self, look), least_count=self.least_count)
+        return exact(indication_of(self, indication), least_count=self.least_count)
 
-    def look_at(self, turn_start: Fraction, line: Line) -> Look:
-        """The look whose turn starts there (a whole number of pitches) and that shows ``line``."""
+    def indication_at(self, turn_start: Fraction, line: Line) -> Indication:
+        """The one whose turn starts there (a whole number of pitches) and that shows ``line``."""
         if self.two_turns:
             main = turn_start // self.main_division * self.main_division
-            return Look(main, line, second_turn=turn_start != main)
+            return Indication(main, line, second_turn=turn_start != main)
         past = line * self.least_count // self.main_division * self.main_division
-        return Look(turn_start + past, line)
+        return Indication(turn_start + past, line)
 
-    def one_mark_on(self, look: Look, step: int) -> Look:
-        """The look with the same thimble line one turn further (1) or back (-1)."""
+    def one_mark_on(self, indication: Indication, step: int) -> Indication:
+        """The indication with the same thimble line one turn further (1) or back (-1)."""
         if self.two_turns:
-            return self.look_at(self.turn_start(look) + step * self.pitch, look.line)
-        return Look(look.main + step * self.pitch, look.line)
+            return self.indication_at(
+                self.turn_start(indication) + step * self.pitch, indication.line
+            )
+        return Indication(indication.main + step * self.pitch, indication.line)
 
-    def last_mark(self, look: Look) -> Fraction:
+    def last_mark(self, indication: Indication) -> Fraction:
         """The last sleeve mark at or before the reading."""
-        return self.reading(look) // self.main_division * self.main_division
+        return self.reading(indication) // self.main_division * self.main_division
 
-    def nearest(self, position: Fraction) -> Look:
-        """The look with a whole line whose reading is nearest (the lower of two equally near)."""
+    def nearest(self, position: Fraction) -> Indication:
+        """The one with a whole line whose reading is nearest (the lower of two equally near)."""
         steps = ceil(position / self.least_count - Fraction(1, 2))
         turns, line = divmod(steps, self.fine_divisions)
-        return self.look_at(turns * self.pitch, line)
+        return self.indication_at(turns * self.pitch, line)

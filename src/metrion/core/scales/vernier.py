@@ -19,7 +19,7 @@ from metrion.core.errors import UselessScale
 from metrion.core.exact.bounds import MOST_FINE_DIVISIONS, MOST_SPAN
 from metrion.core.formula.evaluate import exact
 from metrion.core.formula.expression import Expression, Kind, call, name, number
-from metrion.core.scales.base import LEAST_COUNT, Line, Look, cut_to, indication_of
+from metrion.core.scales.base import LEAST_COUNT, Indication, Line, cut_to, indication_of
 
 FINE_DIVISION = name("fine_division")
 """The width of one fine division, in formulas."""
@@ -174,31 +174,31 @@ class VernierScale:
         short = fine if self.numbering is Numbering.AGAINST else -fine
         return main + call("modulo", short, number(1)) * number(self.main_division)
 
-    def reading(self, look: Look) -> Fraction:
-        """What the look reads.
+    def reading(self, indication: Indication) -> Fraction:
+        """What the indication reads.
 
-        >>> VernierScale(Fraction(1), 20, 39).reading(Look(Fraction(6), 3))
+        >>> VernierScale(Fraction(1), 20, 39).reading(Indication(Fraction(6), 3))
         Fraction(123, 20)
         """
-        return exact(indication_of(self, look), least_count=self.least_count)
+        return exact(indication_of(self, indication), least_count=self.least_count)
 
     def line_position(self, line: int) -> Fraction:
         """How far ``line`` lies from the fine zero, along the main scale (negative if against)."""
         sign = -1 if self.numbering is Numbering.AGAINST else 1
         return sign * line * self.fine_division
 
-    def meets(self, look: Look) -> Fraction:
+    def meets(self, indication: Indication) -> Fraction:
         """The main mark that a whole line meets in this look: reading + place of the line."""
-        return self.reading(look) + self.line_position(int(look.line))
+        return self.reading(indication) + self.line_position(int(indication.line))
 
-    def lines_that_meet(self, look: Look) -> list[int]:
+    def lines_that_meet(self, indication: Indication) -> list[int]:
         """All lines that meet a mark in this look; line 0 comes with line n."""
-        parts = self.parts(int(look.line))
+        parts = self.parts(int(indication.line))
         return [line for line in range(self.fine_divisions + 1) if self.parts(line) == parts]
 
-    def one_mark_on(self, look: Look, step: int) -> Look:
-        """The look with the same line, its main reading one mark further (1) or back (-1)."""
-        return Look(look.main + step * self.main_division, look.line)
+    def one_mark_on(self, indication: Indication, step: int) -> Indication:
+        """The indication with the same line, its main reading one mark further (1) or back (-1)."""
+        return Indication(indication.main + step * self.main_division, indication.line)
 
     @cached_property
     def _line_of_step(self) -> dict[int, int]:
@@ -208,8 +208,8 @@ class VernierScale:
             lines.setdefault(self.parts(line) // gcd(self.fine_divisions, self.span), line)
         return lines
 
-    def nearest(self, position: Fraction) -> Look:
-        """The look with a whole line whose reading is nearest (the lower of two equally near)."""
+    def nearest(self, position: Fraction) -> Indication:
+        """The one with a whole line whose reading is nearest (the lower of two equally near)."""
         steps = ceil(position / self.least_count - Fraction(1, 2))
         marks, step = divmod(steps, len(self._line_of_step))
-        return Look(marks * self.main_division, self._line_of_step[step])
+        return Indication(marks * self.main_division, self._line_of_step[step])

@@ -1,4 +1,4 @@
-"""The schools: how a course turns limits and scatter into one uncertainty."""
+"""The conventions: how a course turns limits and scatter into one uncertainty."""
 
 from __future__ import annotations
 
@@ -32,7 +32,7 @@ class Family(StrEnum):
 
 
 class Spread(StrEnum):
-    """How the limit schools take the scatter of the readings."""
+    """How the limit conventions take the scatter of the readings."""
 
     NONE = "none"
     HALF_RANGE = "half-range"
@@ -41,7 +41,7 @@ class Spread(StrEnum):
 
 
 class Combine(StrEnum):
-    """How the limit schools put the parts together."""
+    """How the limit conventions put the parts together."""
 
     LARGER = "larger"
     SUM = "sum"
@@ -67,7 +67,7 @@ class Coverage:
 
 @entry()
 class Convention:
-    """One school.
+    """One convention.
 
     Attributes:
         id: its id in the logbook.

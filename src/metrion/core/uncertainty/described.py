@@ -1,4 +1,4 @@
-"""What a convention does, in words, and what the other schools would say of the same readings."""
+"""What a convention does, in words, and what others would say of the same readings."""
 
 from __future__ import annotations
 
@@ -68,10 +68,10 @@ def difference(
 
 @dataclass(frozen=True)
 class Said:
-    """What one school says of the same readings.
+    """What one convention says of the same readings.
 
     Attributes:
-        convention: the school.
+        convention: the convention.
         result: its result.
         why: why it may differ from the measurement's own; None for that one.
     """

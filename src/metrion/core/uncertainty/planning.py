@@ -46,7 +46,7 @@ class Wish:
         size: about how large it is, in ``unit``, positive.
         unit: ``mm``, ``cm`` or ``in``.
         percent: the uncertainty that is wanted, in per cent of the size.
-        convention: the school that states it.
+        convention: the convention that states it.
         scatter: by how much readings are expected to differ from their mean (as a standard
             deviation), in ``unit``; 0 where only the scale limits.
     """
@@ -148,7 +148,7 @@ def expected_uncertainty(
     working = Working(instrument.unit)
     working.add(LEAST_COUNT.word, instrument.scale.least_count_by_division())
     expected = {SPREAD: scatter, COUNT: Fraction(readings)}
-    model = Model(convention, instrument.maker_limit, 1, readings > 1, 1)
+    model = Model(convention, instrument.maximum_permissible_error, 1, readings > 1, 1)
     add_uncertainty(working, model, expected)
     return working.number(UNCERTAINTY)
 

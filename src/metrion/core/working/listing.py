@@ -14,9 +14,9 @@ from metrion.core.formula.values import Series
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.derived import DerivedResult
 from metrion.core.quantity.measurements import Measurement, MeasurementResult
-from metrion.core.quantity.observations import LOOKS, Observation, Sort, observed
+from metrion.core.quantity.observations import INDICATIONS, Observation, Sort, observed
 from metrion.core.quantity.zero import zero_errors, zero_look
-from metrion.core.scales import Look, VernierScale
+from metrion.core.scales import Indication, VernierScale
 from metrion.core.scales.base import LEAST_COUNT
 from metrion.core.scales.vernier import FINE_DIVISION
 from metrion.core.working.steps import Step
@@ -40,7 +40,7 @@ def measurement_steps(result: MeasurementResult) -> Iterator[Step]:
         if step.key == LEAST_COUNT.word:
             yield from least_count_steps(measurement.instrument)
         elif step.key == ZERO_ERRORS:
-            yield from _zero_looks(measurement, step)
+            yield from _zero_indications(measurement, step)
         elif step.key == READINGS:
             yield from _readings(measurement, step)
         else:
@@ -73,11 +73,11 @@ def _end(result: MeasurementResult | DerivedResult, mean: Fact) -> Iterator[Step
     yield Step(ROUNDED, None, rounded.text if rounded else None, unit)
 
 
-def _zero_looks(measurement: Measurement, step: Step) -> Iterator[Step]:
+def _zero_indications(measurement: Measurement, step: Step) -> Iterator[Step]:
     instrument, checks = measurement.instrument, measurement.effective_checks
     if len(checks) > MOST_WRITTEN:
-        looks = [check.look for check in checks]
-        errors = yield from _lists(instrument, looks, "zero_")
+        indications = [check.indication for check in checks]
+        errors = yield from _lists(instrument, indications, "zero_")
         references = [check.reference for check in checks]
         if any(references):
             given = Series.of(references)
@@ -85,12 +85,12 @@ def _zero_looks(measurement: Measurement, step: Step) -> Iterator[Step]:
             errors = errors - name("zero_references")
         yield Step(ZERO_ERRORS, errors, step.value, step.unit)
         return
-    yield from zero_look_steps(measurement)
+    yield from zero_steps(measurement)
     names = [name(f"zero_{at}") for at in range(1, len(checks) + 1)]
     yield Step(ZERO_ERRORS, listed(names), step.value, step.unit)
 
 
-def zero_look_steps(measurement: Measurement) -> Iterator[Step]:
+def zero_steps(measurement: Measurement) -> Iterator[Step]:
     """Each look at the zero."""
     instrument, checks = measurement.instrument, measurement.effective_checks
     errors = zero_errors(instrument, checks)
@@ -103,13 +103,13 @@ def _readings(measurement: Measurement, step: Step) -> Iterator[Step]:
     numbered = [(at, one) for at, one in enumerate(measurement.observations, 1) if one.counts]
     counting = [one for _, one in numbered]
     kind, arc = measurement.instrument.kind, measurement.arc
-    names = LOOKS[measurement.sort]
+    names = INDICATIONS[measurement.sort]
     if len(counting) > MOST_WRITTEN:
         whole = []
         for at, tag in enumerate(names):
-            looks = [one.looks[at] for one in counting]
+            indications = [one.indications[at] for one in counting]
             suffix = f"{tag}_" if tag else ""
-            whole.append((yield from _lists(measurement.instrument, looks, suffix)))
+            whole.append((yield from _lists(measurement.instrument, indications, suffix)))
         yield Step(READINGS, observed(kind, whole, arc), step.value, step.unit)
         return
     for at, (row, one) in enumerate(numbered, start=1):
@@ -129,16 +129,16 @@ def observation_steps(
         row: its number among all.
     """
     key = f"reading_{at}" if at else f"aside_{row}"
-    instrument, tags = measurement.instrument, LOOKS[measurement.sort]
+    instrument, tags = measurement.instrument, INDICATIONS[measurement.sort]
     label = fact("reading", at=row)
     if measurement.sort is Sort.SINGLE:
-        read = instrument.indication(observation.looks[0])
+        read = instrument.indication(observation.indications[0])
         yield Step(key, read, value, instrument.unit, label=label)
         return
     positions = []
-    for tag, look in zip(tags, observation.looks, strict=True):
-        found, position = instrument.reading(look), fact(f"reading-{tag}", at=row)
-        formula = instrument.indication(look)
+    for tag, indication in zip(tags, observation.indications, strict=True):
+        found, position = instrument.reading(indication), fact(f"reading-{tag}", at=row)
+        formula = instrument.indication(indication)
         yield Step(f"{key}_{tag}", formula, found, instrument.unit, label=position)
         positions.append(name(f"{key}_{tag}"))
     made = observed(instrument.kind, positions, measurement.arc)
@@ -146,18 +146,18 @@ def observation_steps(
 
 
 def _lists(
-    instrument: Instrument, looks: Sequence[Look], tag: str
+    instrument: Instrument, indications: Sequence[Indication], tag: str
 ) -> Generator[Step, None, Expression]:
     """Marks, lines and second turns as lists; returns what they read as a formula of them."""
     marks, lines, turns = f"{tag}marks", f"{tag}lines", f"{tag}second_turns"
-    mains = Series.of([look.main for look in looks])
+    mains = Series.of([indication.main for indication in indications])
     yield Step(marks, None, mains, instrument.unit, label=fact("marks"))
     if instrument.scale.has_fine_scale:
-        fine = Series.of([Fraction(look.line) for look in looks])
+        fine = Series.of([Fraction(indication.line) for indication in indications])
         yield Step(lines, None, fine, "1", label=fact("lines"))
     turn: Expression = number(0)
-    if any(look.second_turn for look in looks):
-        second = Series.of([Fraction(look.second_turn) for look in looks])
+    if any(indication.second_turn for indication in indications):
+        second = Series.of([Fraction(indication.second_turn) for indication in indications])
         yield Step(turns, None, second, "1", label=fact("second-turns"))
         turn = name(turns)
     return instrument.scale.indication(name(marks), name(lines), turn)

@@ -86,7 +86,7 @@ class Model:
     Attributes:
         convention: by which it is worked out.
         maker_limit: of the instrument.
-        looks: that make one value: 1 for single readings, 2 for pairs, 4 through two windows.
+        indications: that make one value: 1 for single readings, 2 for pairs, 4 through two windows.
         several: whether more than one reading counts.
         zero_looks: how many looks at the zero correct it.
         divisors: what its mean is divided by: items, halves; none that are 1.
@@ -94,10 +94,10 @@ class Model:
     """
 
     convention: Convention
-    maker_limit: Fraction
-    looks: int
+    maximum_permissible_error: Fraction
+    indications: int
     several: bool
-    zero_looks: int
+    zero_indications: int
     divisors: tuple[int, ...] = ()
     middle: str = MEAN
 
@@ -217,37 +217,42 @@ def _components(model: Model, spread: Spread) -> Iterator[tuple[Component, Expre
     """Every component with its size before items and halves are divided by."""
     limit, standard = name(LIMIT), _standard(model.convention)
     root_three = call("sqrt", number(3))
-    yield Component("component_reading", Source.READING), _reading(limit, model.looks, standard)
+    yield (
+        Component("component_reading", Source.READING),
+        _reading(limit, model.indications, standard),
+    )
     if model.several and spread is not Spread.NONE:
         size, freedom = name(SPREAD), None
         if spread is Spread.STANDARD_ERROR:
             size, freedom = size / call("sqrt", name(COUNT)), _freedom(name(COUNT))
         yield Component("component_scatter", Source.SCATTER, freedom), size
-    if model.convention.zero_look and model.zero_looks:
-        yield from _zero(limit, model.zero_looks, standard)
-    if model.maker_limit:
-        maker = number(model.maker_limit)
+    if model.convention.zero_look and model.zero_indications:
+        yield from _zero(limit, model.zero_indications, standard)
+    if model.maximum_permissible_error:
+        maker = number(model.maximum_permissible_error)
         size = maker / root_three if standard else maker
         yield Component("component_maker", Source.MAKER), size
 
 
-def _reading(limit: Expression, looks: int, standard: bool) -> Expression:
+def _reading(limit: Expression, indications: int, standard: bool) -> Expression:
     """The limit of all looks that make a value; the mean of two sweeps has that of one sweep."""
     if not standard:
-        return limit if looks == 1 else number(2) * limit
-    if looks == 1:
+        return limit if indications == 1 else number(2) * limit
+    if indications == 1:
         return limit / call("sqrt", number(3))
     pair = limit * call("sqrt", number(2) / number(3))
-    return pair if looks == 2 else pair / call("sqrt", number(2))
+    return pair if indications == 2 else pair / call("sqrt", number(2))
 
 
-def _zero(limit: Expression, looks: int, standard: bool) -> Iterator[tuple[Component, Expression]]:
+def _zero(
+    limit: Expression, indications: int, standard: bool
+) -> Iterator[tuple[Component, Expression]]:
     zero, errors = Component("component_zero", Source.ZERO), name(ZERO_ERRORS)
     if not standard:
-        yield zero, limit if looks == 1 else call("max", limit, _half_range(errors))
+        yield zero, limit if indications == 1 else call("max", limit, _half_range(errors))
         return
     yield zero, limit / call("sqrt", number(3))
-    if looks > 1:
+    if indications > 1:
         freedom = _freedom(call("count", errors))
         size = _deviation(errors, name(ZERO_ERROR)) / call("sqrt", call("count", errors))
         yield Component("component_zero_scatter", Source.ZERO_SCATTER, freedom), size

@@ -25,17 +25,17 @@ from metrion.core.declared import (
     Flag,
     Holds,
     Id,
+    Indications,
     Inline,
-    Looks,
-    LooseLooks,
+    LooseIndications,
     ScaleOfKind,
     Text,
     WrittenUnit,
     fields_of,
 )
 from metrion.core.instruments.instrument import SCALES, Kind
-from metrion.core.quantity.observations import PAIR_LOOKS
-from metrion.core.scales import Look
+from metrion.core.quantity.observations import PAIR_INDICATIONS
+from metrion.core.scales import Indication
 from metrion.formats.faults import BoundFault, Faults, child
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.texts import read_bounds, read_coverage, read_figures
@@ -93,7 +93,7 @@ def _put_together(
         if inline is dict or holder in parts:
             found[holder] = inline(**parts.get(holder, {}))
     if plan.loose:
-        found[plan.loose] = _loose_looks(fields.record)
+        found[plan.loose] = _loose_indications(fields.record)
     if rest:
         found["rest"] = rest
     return found
@@ -122,12 +122,12 @@ def _plan(value: type, kind: str) -> _Plan:
         if isinstance(holds, ScaleOfKind):
             inline[field.attribute] = dict
             places |= _inside(SCALES[Kind(kind)], kind, field.attribute)
-        elif isinstance(holds, Inline) and holds.value is not Look:
+        elif isinstance(holds, Inline) and holds.value is not Indication:
             inline[field.attribute] = holds.value
             places |= _inside(holds.value, kind, field.attribute)
-        elif isinstance(holds, Inline | Looks | LooseLooks):
-            loose = field.attribute if isinstance(holds, LooseLooks) else loose
-            names = [*PAIR_LOOKS, *_inside(Look, kind or Kind.SCREW, "")]
+        elif isinstance(holds, Inline | Indications | LooseIndications):
+            loose = field.attribute if isinstance(holds, LooseIndications) else loose
+            names = [*PAIR_INDICATIONS, *_inside(Indication, kind or Kind.SCREW, "")]
             places |= {name: _Place(field, "", None) for name in names}
         else:
             places[field.name] = _Place(field, "", _reader_of(field))
@@ -147,9 +147,14 @@ def _reader_of(field: Field) -> _Reader | None:
     return _READERS.get(type(field.holds))
 
 
-def _loose_looks(record: Mapping[str, Any]) -> tuple[tuple[str, str], ...]:
-    looks = [record[name] for name in PAIR_LOOKS if isinstance(record.get(name), dict)] or [record]
-    return tuple((str(look.get("main", "")), str(look.get("fine", ""))) for look in looks)
+def _loose_indications(record: Mapping[str, Any]) -> tuple[tuple[str, str], ...]:
+    indications = [
+        record[name] for name in PAIR_INDICATIONS if isinstance(record.get(name), dict)
+    ] or [record]
+    return tuple(
+        (str(indication.get("main", "")), str(indication.get("fine", "")))
+        for indication in indications
+    )
 
 
 _Reader = Callable[[Any, Fields, str, bool], Any]

@@ -16,9 +16,9 @@ from metrion.core.instruments.instrument import SCALES, UNITS, Instrument, Kind
 from metrion.core.logbook import Logbook
 from metrion.core.quantity.derived import Derived
 from metrion.core.quantity.measurements import Measurement
-from metrion.core.quantity.observations import LOOKS, Observation, Sort
+from metrion.core.quantity.observations import INDICATIONS, Observation, Sort
 from metrion.core.quantity.zero import ZeroCheck
-from metrion.core.scales import Look
+from metrion.core.scales import Indication
 from metrion.core.uncertainty.conventions import BUILT_IN, Convention, Family
 
 Schema = dict[str, Any]
@@ -26,7 +26,7 @@ Schema = dict[str, Any]
 _DIALECT = "https://json-schema.org/draft/2020-12/schema"
 _NAMES: dict[type, str] = {
     Instrument: "instrument", ZeroCheck: "zeroCheck", Convention: "convention",
-    Measurement: "measurement", Derived: "derived", Observation: "observation", Look: "look",
+    Measurement: "measurement", Derived: "derived", Observation: "observation", Indication: "look",
 }  # fmt: skip
 _KINDS: dict[type, tuple[str, type[StrEnum]]] = {
     Instrument: ("kind", Kind), Convention: ("family", Family),
@@ -94,7 +94,7 @@ def _object(value: type) -> Schema:
     if kinds is not None:
         schema["allOf"] = [_of_kind(value, name, kind) for kind in kinds]
     if value is Observation:
-        schema |= _looks()
+        schema |= _indications()
     if value is Convention:
         schema["properties"]["id"] |= {"not": {"enum": list(BUILT_IN)}}
     return schema
@@ -124,7 +124,9 @@ def _part(value: type, fields: Iterable[d.Field], kind: str) -> Schema:
             continue
         if isinstance(field.holds, d.Inline):
             inner = _part(field.holds.value, d.fields_of(field.holds.value), "")
-        elif isinstance(field.holds, d.ScaleOfKind | d.LengthOrAngle | d.Looks | d.LooseLooks):
+        elif isinstance(
+            field.holds, d.ScaleOfKind | d.LengthOrAngle | d.Indications | d.LooseIndications
+        ):
             continue
         else:
             told = d.meanings_of(value).get(field.attribute)
@@ -138,9 +140,9 @@ def _part(value: type, fields: Iterable[d.Field], kind: str) -> Schema:
     return {"required": required, "properties": properties}
 
 
-def _looks() -> Schema:
-    """One look beside the other fields, or those of a pair by name."""
-    first, second = LOOKS[Sort.PAIR]
+def _indications() -> Schema:
+    """One indication beside the other fields, or those of a pair by name."""
+    first, second = INDICATIONS[Sort.PAIR]
     one = {"$ref": "#/$defs/look"}
     return {
         "if": {"anyOf": [{"required": [first]}, {"required": [second]}]},

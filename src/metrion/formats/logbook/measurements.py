@@ -4,15 +4,15 @@ from __future__ import annotations
 
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.measurements import Measurement
-from metrion.core.quantity.observations import LOOKS, Observation, Sort
+from metrion.core.quantity.observations import INDICATIONS, Observation, Sort
 from metrion.core.quantity.zero import ZeroCheck
-from metrion.core.scales import Look
+from metrion.core.scales import Indication
 from metrion.core.uncertainty.conventions import Convention
 from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.earlier import Earlier
 from metrion.formats.logbook.fields import Fields
+from metrion.formats.logbook.indications import parse_indication
 from metrion.formats.logbook.known import Known, Sketch
-from metrion.formats.logbook.looks import parse_look
 
 _Read = tuple[int, Sort, Observation | None]
 """Of one observation: where it stands in the list, its sort, and itself if it is whole."""
@@ -92,15 +92,17 @@ def _observation(
     given = read_fields(Observation, fields, kind if sort is Sort.SINGLE else "")
     # Without a known convention, estimates get the benefit of the doubt.
     estimates = convention is None or convention.estimate
-    looks: list[Look] = []
-    for name in LOOKS[sort]:
+    indications: list[Indication] = []
+    for name in INDICATIONS[sort]:
         holder = fields.object(name) if name else fields
-        look = parse_look(holder, instrument, sketch, estimates=estimates) if holder else None
-        if look:
-            looks.append(look)
-    if len(looks) < len(LOOKS[sort]):
+        indication = (
+            parse_indication(holder, instrument, sketch, estimates=estimates) if holder else None
+        )
+        if indication:
+            indications.append(indication)
+    if len(indications) < len(INDICATIONS[sort]):
         return index, sort, None
-    return index, sort, Observation(tuple(looks), **given)
+    return index, sort, Observation(tuple(indications), **given)
 
 
 def _sort(fields: Fields, sketch: Sketch | None) -> Sort:

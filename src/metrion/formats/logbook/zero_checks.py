@@ -5,8 +5,8 @@ from __future__ import annotations
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.fields import Fields
+from metrion.formats.logbook.indications import parse_indication
 from metrion.formats.logbook.known import Known
-from metrion.formats.logbook.looks import parse_look
 
 
 def parse_zero_check(fields: Fields, known: Known) -> ZeroCheck | None:
@@ -14,10 +14,10 @@ def parse_zero_check(fields: Fields, known: Known) -> ZeroCheck | None:
     instrument = known.instrument(fields)
     sketch = known.sketch(fields)
     given = read_fields(ZeroCheck, fields, sketch.kind if sketch else "")
-    look = parse_look(fields, instrument, sketch, estimates=True)
+    indication = parse_indication(fields, instrument, sketch, estimates=True)
     named = fields.record.get("instrument")
     if fields.key and isinstance(named, str):
         known.made_on.setdefault(fields.key, named)
-    if instrument is None or look is None or "id" not in given:
+    if instrument is None or indication is None or "id" not in given:
         return None
-    return ZeroCheck(**given, instrument=instrument.id, look=look)
+    return ZeroCheck(**given, instrument=instrument.id, indication=indication)

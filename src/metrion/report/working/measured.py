@@ -15,7 +15,7 @@ from metrion.core.scales.base import LEAST_COUNT
 from metrion.core.working.listing import (
     least_count_steps,
     observation_steps,
-    zero_look_steps,
+    zero_steps,
 )
 from metrion.core.working.steps import Step
 from metrion.core.working.uncertainty import (
@@ -72,9 +72,11 @@ def _lines(result: MeasurementResult, writer: Writer, *, whole: bool = True) -> 
             if not measurement.effective_checks:
                 yield _no_zero(measurement, writer.speaker)
         elif step.key == ZERO_ERRORS:
-            looks = list(zero_look_steps(measurement))
-            yield from (writer.line(look, Group.ZERO, Tint.ZERO) for look in looks)
-            writer.listed(ZERO_ERRORS, (look.key for look in looks))
+            indications = list(zero_steps(measurement))
+            yield from (
+                writer.line(indication, Group.ZERO, Tint.ZERO) for indication in indications
+            )
+            writer.listed(ZERO_ERRORS, (indication.key for indication in indications))
         elif step.key == ZERO_ERROR:
             line = writer.line(step, Group.ZERO, Tint.ZERO)
             yield _zero_error(line, measurement, writer.speaker)
@@ -131,7 +133,7 @@ def _apart(
     instrument: Instrument, observation: Observation, row: int, whole: Written, speaker: Speaker
 ) -> Written:
     """How far the two windows are from each other at either position: 180° but for little."""
-    a, b, a2, b2 = (instrument.reading(look) for look in observation.looks)
+    a, b, a2, b2 = (instrument.reading(indication) for indication in observation.indications)
     first, second = (
         Figure(instrument.with_unit(HALF_CIRCLE + off_opposite(one, other)))
         for one, other in ((a, a2), (b, b2))

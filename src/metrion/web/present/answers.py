@@ -19,7 +19,7 @@ from metrion.core.instruments.drawing import fine_numerals
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.observations import Arc, Sort
 from metrion.core.quantity.zero import WrappedZero, ZeroCheck
-from metrion.core.scales import Look
+from metrion.core.scales import Indication
 from metrion.voice import plainly
 from metrion.web.present.instruments import shown
 
@@ -77,8 +77,8 @@ def answer_view(
 def _turn_view(instrument: Instrument, turn: Turn, answer: Answer) -> dict[str, Any]:
     """One of the two turns of a screw, and whether it is the one that was read."""
     return {
-        "main": instrument.main_text(turn.look.main),
-        "second_turn": turn.look.second_turn,
+        "main": instrument.main_text(turn.indication.main),
+        "second_turn": turn.indication.second_turn,
         "read": shown(instrument.value_text(turn.read)),
         "position": float(turn.read),
         "chosen": turn.read == answer.read,
@@ -92,11 +92,15 @@ def _paired(
     """What the positions entered before and this one come to; None where one is none."""
     if sort is Sort.SINGLE:
         return None
-    earlier = [_typed(instrument, {**body, **entered}, None).look for entered in body["earlier"]]
-    looks = [look for look in (*earlier, answer.look) if look is not None]
-    if len(looks) != len(earlier) + 1:
+    earlier = [
+        _typed(instrument, {**body, **entered}, None).indication for entered in body["earlier"]
+    ]
+    indications = [
+        indication for indication in (*earlier, answer.indication) if indication is not None
+    ]
+    if len(indications) != len(earlier) + 1:
         return None
-    return pairing(instrument, looks, sort, Arc(body["arc"]), halved=body["halved"])
+    return pairing(instrument, indications, sort, Arc(body["arc"]), halved=body["halved"])
 
 
 def _answered(
@@ -130,7 +134,7 @@ def _fine_view(instrument: Instrument, answer: Answer) -> dict[str, Any]:
         "value": to_text(Fraction(line)),
         "fault": answer.line_fault,
         "numeral": fine_numerals(instrument).text(line),
-        "worth": instrument.value_text(instrument.reading(Look(Fraction(0), line))),
+        "worth": instrument.value_text(instrument.reading(Indication(Fraction(0), line))),
     }
 
 
@@ -150,9 +154,9 @@ def _finding(
         return None, f"{error}."
     if reference < 0:
         return None, "the size of a setting piece is not negative."
-    if answer.look is None:
+    if answer.indication is None:
         return None, ""
-    found = zero_finding(instrument, answer.look, reference)
+    found = zero_finding(instrument, answer.indication, reference)
     view = {
         "error": float(found.error),
         "words": say(found.says),
@@ -166,8 +170,8 @@ def _finding(
 def _wrapped_view(instrument: Instrument, wrapped: WrappedZero) -> dict[str, Any]:
     likely, kept = sides(instrument, wrapped)
     return {
-        "main": instrument.main_text(wrapped.look.main),
-        "second_turn": wrapped.look.second_turn,
+        "main": instrument.main_text(wrapped.indication.main),
+        "second_turn": wrapped.indication.second_turn,
         "words": say(fact("which-zero", nearer=nearer_to_a_mark(instrument))),
         "likely": say(likely),
         "kept": say(kept),

@@ -7,7 +7,7 @@ from dataclasses import asdict
 from fractions import Fraction
 from typing import Any
 
-from metrion.core.desk.zero_desk import look_below_zero
+from metrion.core.desk.zero_desk import indication_below_zero
 from metrion.core.exact.numbers import to_text
 from metrion.core.instruments.drawing import (
     fine_numerals,
@@ -62,7 +62,7 @@ def instrument_view(instrument: Instrument, entry: Kept) -> dict[str, Any]:
     vernier = scale if isinstance(scale, VernierScale) else None
     screw = scale if isinstance(scale, ScrewScale) else None
     document = instrument_document(instrument)
-    below = look_below_zero(instrument)
+    below = indication_below_zero(instrument)
     return {
         "id": instrument.id,
         "version": entry.version,
@@ -75,7 +75,9 @@ def instrument_view(instrument: Instrument, entry: Kept) -> dict[str, Any]:
         "pitch": screw and to_text(screw.pitch),
         "numbering": vernier and str(vernier.numbering),
         "range": list(map(to_text, instrument.range)) if instrument.range else None,
-        "maker_limit": to_text(instrument.maker_limit) if instrument.maker_limit else None,
+        "maker_limit": to_text(instrument.maximum_permissible_error)
+        if instrument.maximum_permissible_error
+        else None,
         "fine_as": str(appearance.fine_as),
         "appearance": asdict(appearance),
         "least_count": document["least_count"],
@@ -95,7 +97,9 @@ def notes_view(instrument: Instrument) -> list[dict[str, Any]]:
         {
             "text": plainly().say(note.says),
             "warning": note.warning,
-            "position": None if note.look is None else float(instrument.reading(note.look)),
+            "position": None
+            if note.indication is None
+            else float(instrument.reading(note.indication)),
         }
         for note in notes(instrument)
     ]
@@ -148,8 +152,8 @@ def zero_check_view(check: ZeroCheck, instrument: Instrument, entry: Kept) -> di
         "instrument": instrument.id,
         "face": check.face,
         "phase": str(check.phase),
-        "main": shown(instrument.mark_text(check.look.main)),
-        "line": to_text(Fraction(check.look.line)),
+        "main": shown(instrument.mark_text(check.indication.main)),
+        "line": to_text(Fraction(check.indication.line)),
         "reference": to_text(check.reference) if check.reference else None,
         "error": float(error),
         "error_text": shown(instrument.value_text(error)),

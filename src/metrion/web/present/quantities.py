@@ -16,13 +16,13 @@ from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.logbook import Logbook, Reviewed
 from metrion.core.quantity.measurements import Measurement, MeasurementResult, reduce_measurement
 from metrion.core.quantity.noted import Earlier
-from metrion.core.quantity.observations import PAIR_LOOKS, Observation
+from metrion.core.quantity.observations import PAIR_INDICATIONS, Observation
 from metrion.core.quantity.places import by_place
 from metrion.core.quantity.zero import wrapped_zero
 from metrion.core.review import Flag, Level, settled
 from metrion.core.review.advice import advice
 from metrion.core.review.hints import hints
-from metrion.core.scales import Look
+from metrion.core.scales import Indication
 from metrion.core.uncertainty.budget import measurement_budget
 from metrion.report import result_lines
 from metrion.report.second_looks import main_words
@@ -114,14 +114,14 @@ def hints_view(measurement: Measurement) -> list[dict[str, str]]:
 
 def readings_view(measurement: Measurement, entries: Sequence[Version]) -> list[dict[str, Any]]:
     """Every reading; what alike ones have in common is made once."""
-    figures: dict[tuple[Look, ...], dict[str, Any]] = {}
+    figures: dict[tuple[Indication, ...], dict[str, Any]] = {}
     views = []
     for index, (entry, observation) in enumerate(
         zip(entries, measurement.observations, strict=True)
     ):
-        if observation.looks not in figures:
-            figures[observation.looks] = _figures(measurement, index)
-        views.append(_reading_view(measurement, index, entry) | figures[observation.looks])
+        if observation.indications not in figures:
+            figures[observation.indications] = _figures(measurement, index)
+        views.append(_reading_view(measurement, index, entry) | figures[observation.indications])
     return views
 
 
@@ -148,10 +148,14 @@ def _figures(measurement: Measurement, index: int) -> dict[str, Any]:
     observation, instrument = measurement.observations[index], measurement.instrument
     corrected = measurement.corrected[index]
     return {
-        "main": " / ".join(shown(instrument.mark_text(look.main)) for look in observation.looks),
+        "main": " / ".join(
+            shown(instrument.mark_text(indication.main)) for indication in observation.indications
+        ),
         "line": _lines(instrument, observation),
         "position": float(measurement.observed[index]),
-        "positions": [float(instrument.reading(look)) for look in observation.looks],
+        "positions": [
+            float(instrument.reading(indication)) for indication in observation.indications
+        ],
         "read": shown(instrument.value_text(measurement.observed[index])),
         "corrected": _with_decimals(measurement, corrected),
         "value": float(corrected),
@@ -162,7 +166,7 @@ def _lines(instrument: Instrument, observation: Observation) -> str:
     """The fine lines of a reading; empty where there is no fine scale."""
     if not instrument.scale.has_fine_scale:
         return ""
-    return " / ".join(to_text(Fraction(look.line)) for look in observation.looks)
+    return " / ".join(to_text(Fraction(indication.line)) for indication in observation.indications)
 
 
 def _with_decimals(measurement: Measurement, value: Fraction) -> str:
@@ -172,8 +176,8 @@ def _with_decimals(measurement: Measurement, value: Fraction) -> str:
 def _earlier_view(instrument: Instrument, earlier: Earlier) -> dict[str, str]:
     """Figures a reading had before, those of a pair as the rows show them: ``6 / 12``."""
     return {
-        "main": shown(" / ".join(main_words(instrument, main) for main, _ in earlier.looks)),
-        "line": " / ".join(line for _, line in earlier.looks),
+        "main": shown(" / ".join(main_words(instrument, main) for main, _ in earlier.indications)),
+        "line": " / ".join(line for _, line in earlier.indications),
         "at": earlier.at,
         "why": earlier.why,
     }
@@ -235,7 +239,7 @@ def flags_view(reviewed: Reviewed) -> list[dict[str, Any]]:
             "settled": settled(flag, measurement) is not None,
             "without": _without(measurement, flag),
         }
-        for flag in reviewed.looks
+        for flag in reviewed.second_looks
     ]
 
 
@@ -244,11 +248,14 @@ def _suggested(measurement: Measurement, flag: Flag) -> str:
     instrument = measurement.instrument
     for check in measurement.checks:
         if check.id == flag.zero_check and (
-            wrapped := wrapped_zero(instrument, check.look, check.reference)
+            wrapped := wrapped_zero(instrument, check.indication, check.reference)
         ):
             return shown(instrument.with_unit(wrapped.mended))
-    for look in (flag.suggestion, *(flag.suggestion.get(name, {}) for name in PAIR_LOOKS)):
-        if main := look.get("main"):
+    for indication in (
+        flag.suggestion,
+        *(flag.suggestion.get(name, {}) for name in PAIR_INDICATIONS),
+    ):
+        if main := indication.get("main"):
             return shown(main_words(instrument, main))
     return ""
 
@@ -258,7 +265,7 @@ def open_looks(reviewed: Reviewed) -> int:
     measurement = reviewed.result.measurement
     return sum(
         flag.level is Level.WARNING and settled(flag, measurement) is None
-        for flag in reviewed.looks
+        for flag in reviewed.second_looks
     )
 
 

@@ -17,7 +17,7 @@ NewConvention = taken(
 
 
 class ConventionSchema(Schema):
-    """A school: its name, and what it does, in sentences; the record of one's own."""
+    """A convention: its name, and what it does, in sentences; the record of one's own."""
 
     id = string()
     name = string()

@@ -14,8 +14,8 @@ from metrion.core.desk.typed import typed_exact
 from metrion.core.exact.bounds import LONGEST_FORMULA
 from metrion.core.formula.notation import typed_formula, typed_unit
 from metrion.core.instruments.instrument import SCALES
-from metrion.core.quantity.observations import PAIR_LOOKS
-from metrion.core.scales import Look
+from metrion.core.quantity.observations import PAIR_INDICATIONS
+from metrion.core.scales import Indication
 from metrion.web.schemas.common import ID, Typed
 
 KEPT_BY_THE_SERVER = frozenset({"id", "at", "history", "observations"})
@@ -47,8 +47,10 @@ def taken(
         for field in _all_fields(value)
         if field.name not in left_out
     }
-    if value is not Look and any(isinstance(f.holds, d.Looks) for f in d.fields_of(value)):
-        wanted |= {key: fields.Nested(FiguresSchema) for key in PAIR_LOOKS}
+    if value is not Indication and any(
+        isinstance(f.holds, d.Indications) for f in d.fields_of(value)
+    ):
+        wanted |= {key: fields.Nested(FiguresSchema) for key in PAIR_INDICATIONS}
     return type(name, (Schema,), {"__doc__": about, **wanted, **also})
 
 
@@ -57,8 +59,8 @@ def _all_fields(value: type) -> Iterator[d.Field]:
     for field in d.fields_of(value):
         if isinstance(field.holds, d.Inline):
             yield from _all_fields(field.holds.value)
-        elif isinstance(field.holds, d.Looks):
-            yield from _all_fields(Look)
+        elif isinstance(field.holds, d.Indications):
+            yield from _all_fields(Indication)
         elif isinstance(field.holds, d.ScaleOfKind):
             for scale in dict.fromkeys(SCALES.values()):
                 yield from _all_fields(scale)
@@ -133,7 +135,7 @@ _FIELDS: dict[type[d.Holds], Callable[[Any, _More], fields.Field[Any]]] = {
 
 
 FiguresSchema: type[Schema] = taken(
-    Look, "Figures", "One look at the scales, as it would stand in a logbook."
+    Indication, "Figures", "One look at the scales, as it would stand in a logbook."
 )
 NEW_ID = {"id": fields.String(validate=ID)}
 """The id that a client makes for a new entry, so that sending twice adds once."""

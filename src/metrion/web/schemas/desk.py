@@ -5,7 +5,7 @@ from __future__ import annotations
 from marshmallow import Schema, fields, validate
 
 from metrion.core.quantity.observations import Arc, Sort
-from metrion.core.scales import Look
+from metrion.core.scales import Indication
 from metrion.web.schemas.common import many, maybe_string, number, string
 from metrion.web.schemas.declared import taken
 from metrion.web.schemas.instruments import InstrumentFields
@@ -31,7 +31,7 @@ class TypedReadingSchema(EnteredSchema):
     b2 = fields.Nested(EnteredSchema)
 
 
-class LookSchema(EnteredSchema):
+class IndicationSchema(EnteredSchema):
     """What has been typed so far, or where the slider stands (``position``)."""
 
     seq = fields.Integer(required=True)
@@ -40,7 +40,7 @@ class LookSchema(EnteredSchema):
     reference = fields.String(allow_none=True, load_default=None)
 
 
-class TypedSchema(LookSchema):
+class TypedSchema(IndicationSchema):
     """An entry at the desk of a sheet.
 
     A ``reference`` makes it a look at the zero. ``sort`` says how many looks make the reading, and
@@ -57,14 +57,14 @@ class TypedSchema(LookSchema):
     )
 
 
-class DraftLookSchema(LookSchema):
+class DraftIndicationSchema(IndicationSchema):
     """An entry on an instrument that is only being described."""
 
     record = fields.Nested(InstrumentFields, required=True)
 
 
 WrappedZeroSchema = taken(
-    Look,
+    Indication,
     "WrappedZero",
     "What a look at the zero is likely mistaken for: the figures that it would have, and words.",
     also={"words": string(), "likely": string(), "kept": string()},

@@ -1,4 +1,4 @@
-"""Results, budgets, comparisons, and what other schools say."""
+"""Results, budgets, comparisons, and what other conventions say."""
 
 from __future__ import annotations
 
@@ -28,7 +28,7 @@ class PlaceSchema(Schema):
 
 
 class SaidSchema(Schema):
-    """What one school says of the same readings, and why it may differ."""
+    """What one convention says of the same readings, and why it may differ."""
 
     id = string()
     name = string()

@@ -1,4 +1,4 @@
-"""One look at the scales, wherever it stands in a file."""
+"""One indication of the scales, wherever it stands in a file."""
 
 from __future__ import annotations
 
@@ -10,38 +10,38 @@ from typing import Any
 from metrion.core.errors import ScaleError
 from metrion.core.exact.numbers import to_text
 from metrion.core.instruments.instrument import Instrument, Kind
-from metrion.core.quantity.observations import PAIR_LOOKS
-from metrion.core.scales import Line, Look, ScrewScale
+from metrion.core.quantity.observations import PAIR_INDICATIONS
+from metrion.core.scales import Indication, Line, ScrewScale
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.known import Sketch
 
 _DECIMAL = re.compile(r"-?[0-9]{1,300}(\.[0-9]{1,300})?")
 
 
-def look_record(instrument: Instrument, look: Look) -> dict[str, Any]:
-    """A look as a logbook holds it."""
-    line = look.line
+def indication_record(instrument: Instrument, indication: Indication) -> dict[str, Any]:
+    """An indication as a logbook holds it."""
+    line = indication.line
     if isinstance(line, Fraction) and line.denominator == 1:
         line = line.numerator
-    found: dict[str, Any] = {"main": instrument.main_text(look.main)}
+    found: dict[str, Any] = {"main": instrument.main_text(indication.main)}
     scale = instrument.scale
     if scale.has_fine_scale:
         found["fine"] = line if isinstance(line, int) else to_text(line)
     if isinstance(scale, ScrewScale) and scale.two_turns:
-        found["second_turn"] = look.second_turn
+        found["second_turn"] = indication.second_turn
     return found
 
 
-def observation_record(instrument: Instrument, looks: Sequence[Look]) -> dict[str, Any]:
-    """The looks of an observation as a logbook holds them: the one, or those of a pair by name."""
-    records = [look_record(instrument, look) for look in looks]
-    return records[0] if len(records) == 1 else dict(zip(PAIR_LOOKS, records, strict=False))
+def observation_record(instrument: Instrument, indications: Sequence[Indication]) -> dict[str, Any]:
+    """Those of an observation as a logbook holds them: one, or those of a pair by name."""
+    records = [indication_record(instrument, indication) for indication in indications]
+    return records[0] if len(records) == 1 else dict(zip(PAIR_INDICATIONS, records, strict=False))
 
 
-def parse_look(
+def parse_indication(
     fields: Fields, instrument: Instrument | None, sketch: Sketch | None, *, estimates: bool
-) -> Look | None:
-    """A look, or None with its faults noted.
+) -> Indication | None:
+    """An indication, or None with its faults noted.
 
     Args:
         fields: the object that holds ``main``, ``fine`` and ``second_turn``.
@@ -57,7 +57,7 @@ def parse_look(
         second_turn = fields.flag("second_turn")
     if main is None or line is None or instrument is None:
         return None
-    return Look(main, line, second_turn or False)
+    return Indication(main, line, second_turn or False)
 
 
 def _main(

@@ -1,4 +1,4 @@
-"""The schools in words, and what each says of the same readings."""
+"""The conventions in words, and what each says of the same readings."""
 
 from dataclasses import replace
 from fractions import Fraction
@@ -9,7 +9,7 @@ from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation
 from metrion.core.quantity.zero import ZeroCheck
-from metrion.core.scales import Look, VernierScale
+from metrion.core.scales import Indication, VernierScale
 from metrion.core.uncertainty.conventions import (
     BUILT_IN,
     Combine,
@@ -37,7 +37,7 @@ OURS = Convention(
 )  # fmt: skip
 
 
-def test_a_school_is_described_in_sentences() -> None:
+def test_a_convention_is_described_in_sentences() -> None:
     assert tuple(map(plainly().sentence, described(HALF))) == (
         "Takes half a least count as the limit of one look.",
         "Keeps limits as limits.",
@@ -75,7 +75,7 @@ def test_coverage_in_words(coverage: Coverage, said: str) -> None:
     assert say(phrases(replace(BUILT_IN["standard"], coverage=coverage))["coverage"]) == said
 
 
-def test_a_school_of_ones_own_in_words() -> None:
+def test_a_convention_of_ones_own_in_words() -> None:
     said = {aspect: say(phrase) for aspect, phrase in phrases(OURS).items()}
     assert said["look"] == "takes 0.25 least counts as the limit of one look"
     assert said["scatter"] == "takes the mean deviation of the readings as their scatter"
@@ -83,14 +83,14 @@ def test_a_school_of_ones_own_in_words() -> None:
     assert said["digits"].endswith("two when the first is 1")
 
 
-def test_spread_and_combination_of_a_standard_school_are_its_own() -> None:
+def test_spread_and_combination_of_a_standard_convention_are_its_own() -> None:
     odd = replace(BUILT_IN["standard"], spread=Spread.NONE, combine=Combine.SUM)
     assert difference(BUILT_IN["standard"], odd) is None
 
 
-def test_each_school_says_its_result_of_the_same_readings() -> None:
-    readings = tuple(Observation((Look(Fraction(6), line),)) for line in (3, 4, 3))
-    zero = ZeroCheck("z", "c", Look(Fraction(-1), 17))
+def test_each_convention_says_its_result_of_the_same_readings() -> None:
+    readings = tuple(Observation((Indication(Fraction(6), line),)) for line in (3, 4, 3))
+    zero = ZeroCheck("z", "c", Indication(Fraction(-1), 17))
     measured = Measurement("m", "Spreader", CALIPER, HALF, readings, (zero,))
     found = {
         said.convention.id: (said.result.rounded.text if said.result.rounded else "", said.why)
