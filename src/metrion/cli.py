@@ -13,8 +13,9 @@ from typing import NoReturn
 import click
 
 from metrion import __version__
+from metrion.core.facts import Argument, Name
 from metrion.core.logbook import Logbook
-from metrion.formats.faults import Fault, Refused
+from metrion.formats.faults import Fault, Refused, refusal
 from metrion.formats.logbook import read_logbook
 from metrion.formats.results import results_document, results_text
 from metrion.formats.strict_json import write_json
@@ -58,9 +59,7 @@ def _reduce_one(name: str, written: Callable[[Logbook], Iterable[str]]) -> None:
     try:
         parts = written(read_logbook(_content(name)))
     except Refused as refused:
-        for fault in refused.faults:
-            click.echo(_one_line(fault), err=True)
-        sys.exit(_FAULTY)
+        _refuse(refused)
     # As bytes, so that the ends of lines stay what they are on every system.
     for part in parts:
         sys.stdout.buffer.write(part.encode())
@@ -77,8 +76,25 @@ def _working(logbook: Logbook) -> Iterable[str]:
     return working_text(logbook, plainly())
 
 
+def _say(code: str, **about: Argument) -> str:
+    """What the catalogue says under a code."""
+    from metrion.voice import plainly
+
+    return plainly().text(code, **about)
+
+
+def _said(fault: Fault) -> str:
+    return _say(fault.says.code, **fault.says.about)
+
+
 def _one_line(fault: Fault) -> str:
-    return " ".join(str(fault).splitlines())
+    return " ".join(f"{fault.pointer}: {_said(fault)}".splitlines())
+
+
+def _refuse(refused: Refused) -> NoReturn:
+    for fault in refused.faults:
+        click.echo(_one_line(fault), err=True)
+    sys.exit(_FAULTY)
 
 
 def _reduce_line(name: str) -> bool:
@@ -86,7 +102,7 @@ def _reduce_line(name: str) -> bool:
     try:
         document, whole = results_document(read_logbook(_content(name))), True
     except Refused as refused:
-        faults = [{"pointer": f.pointer, "message": f.message} for f in refused.faults]
+        faults = [{"pointer": f.pointer, "message": _said(f)} for f in refused.faults]
         document = {"format": "metrion-faults", "version": 1, "file": name, "faults": faults}
         whole = False
     click.echo(write_json(document, indent=None))
@@ -97,8 +113,8 @@ def _content(name: str) -> bytes:
     try:
         return sys.stdin.buffer.read() if name == "-" else Path(name).read_bytes()
     except (OSError, ValueError) as error:
-        reason = getattr(error, "strerror", None) or error
-        raise Refused([Fault("", f"{name} cannot be read: {reason}")]) from None
+        reason = str(getattr(error, "strerror", None) or error)
+        raise refusal("file-unreadable", name=Name(name), reason=Name(reason)) from None
 
 
 _own_data = click.option(
@@ -175,16 +191,11 @@ def import_file(file: str, data: Path | None, replace: bool, again: bool) -> Non
             for one in found:
                 decision = decided(one)
                 take(session, one, decision)
-                click.echo(f"{one.title or one.file}: {_DONE[decision]}")
+                click.echo(_say(f"cli-done-{decision}", title=Name(one.title or one.file)))
     except Refused as refused:
-        for fault in refused.faults:
-            click.echo(_one_line(fault), err=True)
-        sys.exit(_FAULTY)
+        _refuse(refused)
     finally:
         store.close()
-
-
-_DONE = {"new": "a new sheet", "replace": "replaced", "skip": "here already"}
 
 
 @main.command()
@@ -204,7 +215,7 @@ def export(data: Path | None, wanted: tuple[str, ...], to: Path | None) -> None:
             sheets = [find_sheet(session, key) for key in wanted] or all_sheets(session)
             found = [filed(session, sheet) for sheet in sheets]
     except NotHere as error:
-        _give_up(f"{error}.")
+        _give_up("sentence", phrase=error.says)
     finally:
         store.close()
     content = found[0].content if len(found) == 1 else write_archive(found)
@@ -246,15 +257,13 @@ def report(file: str, form: str | None, to: Path, decimal: str, words: str | Non
         logbook = read_logbook(_content(file))
         own = read_words(_content(words)) if words else {}
     except Refused as refused:
-        for fault in refused.faults:
-            click.echo(_one_line(fault), err=True)
-        sys.exit(_FAULTY)
-    speaker = Speaker(Numbers(DecimalSign(decimal)), own)
+        _refuse(refused)
+    speaker = Speaker.of(Numbers(DecimalSign(decimal)), own)
     made = build_report(reduce_logbook(logbook), speaker=speaker)
     try:
         to.write_bytes(written_as(made, form))
     except OSError as error:
-        _give_up(f"{to} cannot be written: {error.strerror}.")
+        _give_up("cli-unwritable", name=Name(str(to)), reason=Name(str(error.strerror)))
 
 
 def _home(name: str) -> Path:
@@ -274,12 +283,13 @@ def _serve(folder: Path, host: str, port: int, names: tuple[str, ...]) -> None:
     app = create_app(folder, names_of(address, [host, *names]))
     server = server_of(app, listener)
     shown = f"[{host}]" if ":" in host else host
-    click.echo(f"Metrion is at http://{shown}:{bound}/ (data in {folder}; stop with Ctrl+C)")
+    about = {"host": Name(shown), "port": bound, "folder": Name(str(folder))}
+    click.echo(_say("cli-at", **about))
     sys.stdout.flush()
     try:
         server.run()
     except KeyboardInterrupt:
-        click.echo("Stopped; everything is saved.")
+        click.echo(_say("cli-stopped"))
 
 
 def _listener(host: str, port: int) -> socket.socket:
@@ -291,13 +301,11 @@ def _listener(host: str, port: int) -> socket.socket:
         listener.listen()
     except OSError as error:
         listener.close()
-        _give_up(
-            f"Port {port} on {host} cannot be used ({error.strerror}); "
-            "choose another one with METRION_PORT or --port."
-        )
+        reason = Name(str(error.strerror))
+        _give_up("cli-port-taken", port=port, host=Name(host), reason=reason)
     return listener
 
 
-def _give_up(sentence: str) -> NoReturn:
-    click.echo(sentence, err=True)
+def _give_up(code: str, **about: Argument) -> NoReturn:
+    click.echo(_say(code, **about), err=True)
     sys.exit(1)

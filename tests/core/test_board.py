@@ -14,7 +14,7 @@ RECIPES = {recipe.id: recipe for recipe in BOARD}
 
 
 def worked(recipe: Recipe, **values: str) -> DerivedResult:
-    units = {blank.symbol: parse_unit(blank.unit) for blank in recipe.blanks}
+    units = {symbol: parse_unit(unit) for symbol, unit in recipe.blanks.items()}
     formula, _ = resolve(
         parse_formula(recipe.formula), {s: unit.dimension for s, unit in units.items()}
     )
@@ -23,7 +23,7 @@ def worked(recipe: Recipe, **values: str) -> DerivedResult:
         for symbol, unit in units.items()
     }
     unit = parse_unit(recipe.unit)
-    return reduce_derived(Derived("x", recipe.title, formula, unit, BUILT_IN["standard"], inputs))
+    return reduce_derived(Derived("x", recipe.id, formula, unit, BUILT_IN["standard"], inputs))
 
 
 def test_no_recipe_twice() -> None:
@@ -32,7 +32,7 @@ def test_no_recipe_twice() -> None:
 
 @pytest.mark.parametrize("recipe", BOARD, ids=lambda recipe: recipe.id)
 def test_the_blanks_are_the_names_of_the_formula(recipe: Recipe) -> None:
-    assert {blank.symbol for blank in recipe.blanks} == parse_formula(recipe.formula).names
+    assert set(recipe.blanks) == parse_formula(recipe.formula).names
 
 
 @pytest.mark.parametrize(

@@ -7,6 +7,7 @@ from hypothesis import strategies as st
 from metrion.core.errors import NotAnAngle, NotExact
 from metrion.core.exact.angles import angle_text, degrees_and_minutes, parse_angle
 from metrion.core.exact.numbers import fixed, float_text, parse_exact, square_root, to_text
+from tests.said import saying
 from tests.strategies import decimals
 
 
@@ -46,7 +47,7 @@ def test_exact_numbers_are_read_without_loss(text: str, value: Fraction) -> None
     ],
 )
 def test_anything_else_is_no_exact_number(text: str) -> None:
-    with pytest.raises(NotExact, match="is not a number"):
+    with pytest.raises(NotExact, check=saying("is not a number")):
         parse_exact(text)
 
 

@@ -120,6 +120,8 @@ def test_the_zero_cancels_in_a_difference_of_two_positions() -> None:
     assert "zero-unchecked" not in [flag.code for flag in review(travel)]
 
 
-@pytest.mark.parametrize(("indications", "sort"), [(1, Sort.SINGLE), (2, Sort.PAIR), (4, Sort.WINDOWS)])
+@pytest.mark.parametrize(
+    ("indications", "sort"), [(1, Sort.SINGLE), (2, Sort.PAIR), (4, Sort.WINDOWS)]
+)
 def test_the_sort_is_told_by_the_looks(indications: int, sort: Sort) -> None:
     assert Observation((at(1),) * indications).sort is sort

@@ -6,6 +6,7 @@ from hypothesis import strategies as st
 
 from metrion.core.errors import UnreadableSleeve
 from metrion.core.scales import Indication, ScrewScale
+from tests.said import saying
 from tests.strategies import screws
 
 HALF = Fraction(1, 2)
@@ -34,7 +35,7 @@ def test_readings(
 
 @pytest.mark.parametrize("division", ["0.3", "1.5", "2", "0.75"])
 def test_sleeve_marks_that_do_not_fit_the_pitch_are_refused(division: str) -> None:
-    with pytest.raises(UnreadableSleeve, match="do not fit a pitch of"):
+    with pytest.raises(UnreadableSleeve, check=saying("do not fit a pitch of")):
         ScrewScale(HALF, 50, Fraction(division))
 
 

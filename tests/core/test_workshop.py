@@ -13,7 +13,7 @@ from metrion.core.instruments.parts import FACES, PARTS
 from metrion.core.instruments.pitch import PitchTrial, find_pitch, nearest_usual_pitch
 from metrion.core.scales import Indication, Numbering, Scale, ScrewScale, VernierScale
 from metrion.core.scales.notes import notes, slide
-from metrion.core.words import CONCEPTS, USUAL
+from metrion.core.words import CONCEPTS
 from metrion.voice import plainly
 from tests.strategies import screws, verniers
 
@@ -103,20 +103,21 @@ def test_the_pitch_of_trials_that_agree() -> None:
 def test_a_turn_miscounted_is_named() -> None:
     found = find_pitch([*TRIALS, PitchTrial(11, Fraction(0), Fraction(5))], "mm")
     assert found.usual == HALF
-    assert found.warnings == (
-        "Trial 3: 5 mm is 10 turns of 0.5 mm, not 11. Was a turn miscounted?",
+    (warning,) = found.warnings
+    assert plainly().say(warning) == (
+        "Trial 3: 5 mm is 10 turns of 0.5 mm, not 11. Was a turn miscounted?"
     )
 
 
 def test_trials_that_disagree_otherwise() -> None:
     trials = [PitchTrial(2, Fraction(0), ONE), PitchTrial(2, Fraction(0), Fraction("1.2"))]
     (warning,) = find_pitch([*trials, trials[0]], "mm").warnings
-    assert "disagree" in warning
+    assert "disagree" in plainly().say(warning)
 
 
 def test_a_pitch_that_is_not_usual() -> None:
     (warning,) = find_pitch([PitchTrial(10, Fraction(0), Fraction("3.8"))], "mm").warnings
-    assert "No usual pitch" in warning
+    assert "No usual pitch" in plainly().say(warning)
 
 
 @pytest.mark.parametrize(
@@ -165,14 +166,13 @@ def test_the_look_below_zero_lies_one_turn_below_it(scale: ScrewScale) -> None:
 
 
 def test_every_concept_has_one_usual_word_and_no_word_means_two_things() -> None:
-    words = [word for concept in CONCEPTS for word in concept.words]
+    words = [word for concept in CONCEPTS for word in plainly().alternatives(concept)]
     assert len(words) == len(set(words))
-    assert USUAL["least_count"] == "least count"
+    assert plainly().words["least_count"] == "least count"
 
 
 def test_every_kind_has_parts_with_purposes() -> None:
     for kind in Kind:
-        ids = [part.id for part in PARTS[kind]]
-        assert len(ids) == len(set(ids))
-        assert all(part.purpose for part in PARTS[kind])
+        assert len(PARTS[kind]) == len(set(PARTS[kind]))
+        assert all(plainly().text(f"part-{kind}-{part}.purpose") for part in PARTS[kind])
     assert [face.closes for face in FACES[Kind.VERNIER]] == [True, False, True]

@@ -65,4 +65,4 @@ def test_what_is_no_archive_of_ours_is_refused(content: bytes, pointer: str, sai
         read_archive(content)
     (fault,) = refused.value.faults
     assert fault.pointer == pointer
-    assert said in fault.message
+    assert said in said(fault)

@@ -14,6 +14,7 @@ from metrion.formats.working import working_text
 from metrion.report.drawing import drawn_reading
 from metrion.voice import plainly
 from tests.formats.steps import check
+from tests.said import said
 
 ESTIMATING = {
     "id": "tenths", "family": "standard", "reading_limit": "1/2", "zero_look": True, "digits": 2,
@@ -71,7 +72,7 @@ def test_between_the_marks_one_reads_only_where_one_estimates() -> None:
         parse_logbook(ruled("12.34"))
     (fault,) = refused.value.faults
     assert fault.pointer == "/measurements/0/observations/0/main"
-    assert fault.message == "12.34 is not a mark of Rule, whose marks are 0.1 cm apart"
+    assert said(fault) == "12.34 is not a mark of Rule, whose marks are 0.1 cm apart"
 
 
 @pytest.mark.parametrize("count", [3, 250])

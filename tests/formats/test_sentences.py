@@ -7,12 +7,13 @@ import pytest
 from metrion.formats.faults import Fault, Refused, child
 from metrion.formats.logbook import parse_logbook, read_drawn_instrument
 from tests.formats.test_faults import GONE, changed
+from tests.said import said
 
 
 def told(where: str, value: Any) -> str:
     with pytest.raises(Refused) as refused:
         parse_logbook(changed((where, value)))
-    return str(refused.value)
+    return said(refused.value)
 
 
 @pytest.mark.parametrize(

@@ -18,6 +18,7 @@ from metrion.store.database import FILE_NAME
 from metrion.store.documents import entries, sheet_document
 from metrion.store.records import Kept
 from metrion.store.sheets import add_sheet, all_sheets, find_entry, find_sheet, new_entry, take_in
+from tests.said import saying
 from tests.strategies import logbooks
 
 SAMPLES = sorted(Path(__file__).parent.glob("samples/*.sqlite"))
@@ -136,7 +137,7 @@ def test_a_change_that_would_break_the_logbook_is_not_kept(store: Store, sheet: 
 def test_what_is_referred_to_cannot_be_taken_away(store: Store, sheet: str) -> None:
     with store.reading() as session:
         check = find_entry(session, find_sheet(session, sheet), "zero_checks", "z")
-    with pytest.raises(Refused, match="no zero check"):
+    with pytest.raises(Refused, check=saying("no zero check")):
         change(store, sheet, "k1", Change("zero_checks", check, None))
     assert document(store, sheet) == DOCUMENT
 
@@ -168,9 +169,9 @@ def test_every_step_is_a_new_version(store: Store, sheet: str) -> None:
 
 def test_what_is_not_there(store: Store, sheet: str) -> None:
     with store.reading() as session:
-        with pytest.raises(NotHere, match="sheet"):
+        with pytest.raises(NotHere, check=saying("sheet")):
             find_sheet(session, "nothing")
-        with pytest.raises(NotHere, match="reading"):
+        with pytest.raises(NotHere, check=saying("reading")):
             find_entry(session, find_sheet(session, sheet), "observations", "nothing")
 
 

@@ -12,13 +12,13 @@ from fluent.syntax import FluentParser, ast
 
 from metrion.cli import main
 from metrion.core.facts import Amount, Figure, Name, fact
-from metrion.core.words import USUAL
+from metrion.core.words import CONCEPTS
 from metrion.demo import demo_file
 from metrion.voice import DecimalSign, Numbers, Speaker, plainly
 
 WORDS = {"least_count": "vernier constant", "zero_error": "zero reading", "thimble": "drum"}
 DRAWN = r"<style>.*?</style>|<svg.*?</svg>|<span style=[^>]*>"
-GERMAN = Speaker(Numbers(DecimalSign.COMMA), WORDS)
+GERMAN = Speaker.of(Numbers(DecimalSign.COMMA), WORDS)
 
 
 def logbook() -> bytes:
@@ -110,7 +110,7 @@ def test_a_count_has_nothing_between_its_digits() -> None:
 def test_words_have_a_plural_and_a_capital() -> None:
     assert plainly().words["least_counts"] == "least counts"
     assert GERMAN.words["Thimble"] == "Drum"
-    assert set(USUAL) <= set(GERMAN.words)
+    assert set(CONCEPTS) <= set(GERMAN.words)
 
 
 def test_what_the_catalogue_does_not_know_is_an_error() -> None:

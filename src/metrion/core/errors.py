@@ -1,4 +1,4 @@
-"""One small tree of errors. Each carries its facts as attributes and builds its sentence from them.
+"""One small tree of errors. Each says what is wrong as a fact, which `voice` puts into words.
 
 MetrionError
 ├── NotExact            a text that is no exact number
@@ -17,20 +17,26 @@ MetrionError
 
 from __future__ import annotations
 
+from metrion.core.facts import Argument, Fact, Figure, Name
+
 
 class MetrionError(Exception):
-    """Root of all errors that Metrion raises on purpose; ``str()`` is a sentence for the user."""
+    """Root of all errors that Metrion raises on purpose.
+
+    Attributes:
+        says: what is wrong, and what would be right.
+    """
+
+    def __init__(self, code: str, **about: Argument) -> None:
+        self.says = Fact(code, about)
+        super().__init__(code)
 
 
 class NotExact(MetrionError):
     """A text that is not an exact number."""
 
     def __init__(self, text: str) -> None:
-        self.text = text
-        super().__init__(
-            f"{shortened(text)} is not a number as it is written here: digits with a point "
-            "(12.35), or a fraction (1/16)"
-        )
+        super().__init__("not-a-number", text=shortened(text))
 
 
 class OutOfBounds(MetrionError):
@@ -41,11 +47,7 @@ class NotAnAngle(MetrionError):
     """A text that is not an angle in degrees and minutes."""
 
     def __init__(self, text: str) -> None:
-        self.text = text
-        super().__init__(
-            f"{shortened(text)} is not an angle in degrees and minutes, like 214:30, "
-            "with minutes and seconds below 60"
-        )
+        super().__init__("not-an-angle", text=shortened(text))
 
 
 class DecimalDegrees(NotAnAngle):
@@ -53,10 +55,9 @@ class DecimalDegrees(NotAnAngle):
 
     def __init__(self, text: str, degrees: str, digits: str) -> None:
         super().__init__(text)
-        meant = f"; for {degrees}°{digits}′ type {degrees}:{digits}" if len(digits) == 2 else ""
-        self.args = (
-            f"{shortened(text)} has minutes as decimals, but sixty of them make a degree{meant}",
-        )
+        about = {"text": shortened(text), "degrees": Name(degrees), "minutes": Name(digits)}
+        told = "decimal-degrees-meant" if len(digits) == 2 else "decimal-degrees"
+        self.says = Fact(told, about)
 
 
 class UnitError(MetrionError):
@@ -71,27 +72,18 @@ class UselessScale(ScaleError):
     """A fine scale whose lines all coincide at once."""
 
     def __init__(self, fine_divisions: int, span: int) -> None:
-        self.fine_divisions = fine_divisions
-        self.span = span
-        super().__init__(
-            f"{fine_divisions} fine divisions over {span} main divisions all coincide at once, "
-            f"so the fine scale tells nothing; a span such as {max(fine_divisions - 1, 1)} "
-            "would make one"
-            if fine_divisions > 1
-            else "one fine division tells nothing; a fine scale needs at least two"
-        )
+        if fine_divisions > 1:
+            better = max(fine_divisions - 1, 1)
+            super().__init__("useless-scale", lines=fine_divisions, marks=span, better=better)
+        else:
+            super().__init__("useless-scale-of-one")
 
 
 class UnreadableSleeve(ScaleError):
     """Sleeve marks that are neither the pitch, nor twice it, nor a whole part of it."""
 
     def __init__(self, main_division: str, pitch: str) -> None:
-        self.main_division = main_division
-        self.pitch = pitch
-        super().__init__(
-            f"sleeve marks {main_division} apart do not fit a pitch of {pitch}: they must be "
-            "the pitch, twice the pitch, or go a whole number of times into it"
-        )
+        super().__init__("unreadable-sleeve", division=Figure(main_division), size=Figure(pitch))
 
 
 class NotAMark(ScaleError):
@@ -99,38 +91,32 @@ class NotAMark(ScaleError):
 
     def __init__(self, value: str, instrument: str, division: str) -> None:
         self.value = value
-        self.instrument = instrument
-        self.division = division
+        figure = Figure(shortened(value).text)
         super().__init__(
-            f"{shortened(value)} is not a mark of {instrument}, whose marks are {division} apart"
+            "not-a-mark", value=figure, tool=Name(instrument), division=Figure(division)
         )
 
 
 class NoSuchLine(ScaleError):
-    """A fine line that the scale does not have."""
+    """A fine line that the scale does not have, or one that would be worth something it has not."""
 
-    def __init__(self, line: str, instrument: str, last: str) -> None:
-        self.line = line
-        self.instrument = instrument
-        self.last = last
-        super().__init__(
-            f"{instrument} has no line {shortened(line)}; its lines run from 0 to {last}"
-        )
+    def __init__(self, line: str, instrument: str, last: str, *, worth: bool = False) -> None:
+        code = "no-line-worth" if worth else "no-such-line"
+        figure = Figure(shortened(line).text)
+        super().__init__(code, line=figure, tool=Name(instrument), last=Figure(last))
 
 
 class NotEstimable(ScaleError):
     """A fine line estimated between lines where only whole lines can be told apart."""
 
-    def __init__(self, line: str, reason: str) -> None:
-        self.line = line
-        self.reason = reason
-        super().__init__(f"{line} is an estimated line, but {reason}; give a whole line as integer")
+    def __init__(self, line: str, reason: Fact) -> None:
+        super().__init__("not-estimable", line=Figure(line), reason=reason)
 
 
 class FormulaError(MetrionError):
     """A formula that does not parse or names something that is no input."""
 
 
-def shortened(text: str, longest: int = 40) -> str:
+def shortened(text: str, longest: int = 40) -> Name:
     """What somebody wrote, cut off where a sentence would drown in it."""
-    return text if len(text) <= longest else text[:longest] + "…"
+    return Name(text if len(text) <= longest else text[:longest] + "…")

@@ -12,7 +12,9 @@ from io import BytesIO
 from typing import Any
 from zipfile import ZIP_DEFLATED, BadZipFile, ZipFile, ZipInfo
 
-from metrion.formats.faults import Fault, Refused
+from metrion.core.errors import shortened
+from metrion.core.facts import Name
+from metrion.formats.faults import refusal
 from metrion.formats.strict_json import read_json, write_json
 
 MANIFEST = "manifest.json"
@@ -93,31 +95,34 @@ def read_archive(content: bytes) -> list[Filed]:
         with ZipFile(BytesIO(content)) as archive:
             return [_filed(archive, item, i) for i, item in enumerate(_listed(archive))]
     except (BadZipFile, NotImplementedError, RuntimeError, EOFError) as error:
-        raise _refusal("", f"the ZIP cannot be read: {error}") from None
+        raise refusal("zip-unreadable", reason=Name(str(error))) from None
 
 
 def _listed(archive: ZipFile) -> list[Any]:
     if sum(entry.file_size for entry in archive.infolist()) > _LARGEST:
-        raise _refusal("", "the ZIP is too large once it is unpacked")
+        raise refusal("zip-too-large")
     if MANIFEST not in archive.namelist():
-        raise _refusal("", f"the ZIP has no {MANIFEST} that lists its logbooks")
+        raise refusal("zip-without-manifest", manifest=Name(MANIFEST))
     manifest = read_json(archive.read(MANIFEST))
     known = isinstance(manifest, dict) and manifest.get("format") == FORMAT
     if not known or manifest.get("version") != VERSION:
-        raise _refusal("", f'{MANIFEST} must have format "{FORMAT}" and version {VERSION}')
+        raise refusal(
+            "manifest-of-other-format", manifest=Name(MANIFEST), format=Name(FORMAT),
+            version=VERSION,
+        )  # fmt: skip
     listed = manifest.get("logbooks")
     if not isinstance(listed, list):
-        raise _refusal("/logbooks", f"{MANIFEST} must list the logbooks")
+        raise refusal("manifest-without-list", "/logbooks", manifest=Name(MANIFEST))
     return listed
 
 
 def _filed(archive: ZipFile, item: Any, index: int) -> Filed:
     pointer = f"/logbooks/{index}"
     if not isinstance(item, dict) or not isinstance(item.get("file"), str):
-        raise _refusal(pointer, f"each logbook in {MANIFEST} names its file")
+        raise refusal("manifest-names-no-file", pointer, manifest=Name(MANIFEST))
     name = item["file"]
     if name not in archive.namelist():
-        raise _refusal(f"{pointer}/file", f"{name} is not in the ZIP")
+        raise refusal("not-in-the-zip", f"{pointer}/file", name=shortened(name))
     key, title = (item.get(field) for field in ("id", "title"))
     return Filed(
         key if isinstance(key, str) else "",
@@ -125,7 +130,3 @@ def _filed(archive: ZipFile, item: Any, index: int) -> Filed:
         archive.read(name),
         name,
     )
-
-
-def _refusal(pointer: str, message: str) -> Refused:
-    return Refused([Fault(pointer, message)])

@@ -9,7 +9,8 @@ from dataclasses import dataclass, replace
 from io import StringIO
 from itertools import chain
 
-from metrion.formats.faults import Fault, Refused
+from metrion.core.facts import Name
+from metrion.formats.faults import refusal
 from metrion.formats.table import COLUMNS
 
 LARGEST_ROWS = 100_000
@@ -54,12 +55,12 @@ def read_table(content: bytes) -> ReadingsTable:
     try:
         lines = list(csv.reader(StringIO(text, newline=""), delimiter=delimiter))
     except csv.Error as error:
-        raise _refusal(f"the table cannot be read: {error}") from None
+        raise refusal("table-unreadable", reason=Name(str(error))) from None
     numbered = [(number, row) for number, row in enumerate(lines, 1) if any(c.strip() for c in row)]
     if not numbered:
-        raise _refusal("the table is empty")
+        raise refusal("table-empty")
     if len(numbered) > LARGEST_ROWS:
-        raise _refusal(f"the table has more than {LARGEST_ROWS} rows")
+        raise refusal("table-too-long", most=LARGEST_ROWS)
     width = max(len(row) for _, row in numbered)
     cells = [tuple(_freed(c) for c in row) + ("",) * (width - len(row)) for _, row in numbered]
     headed = not any(map(_BEGINS_A_FIGURE.match, cells[0]))
@@ -116,7 +117,7 @@ def _decoded(content: bytes) -> str:
             continue
         if "\0" not in text:
             return text
-    raise _refusal("this is no text; save the table as CSV")
+    raise refusal("table-no-text")
 
 
 def _delimiter(text: str) -> str:
@@ -130,7 +131,3 @@ def _delimiter(text: str) -> str:
 
     # A comma may be the sign of decimals, so it is thought of last.
     return max(";\t,", key=score)
-
-
-def _refusal(message: str) -> Refused:
-    return Refused([Fault("", message)])

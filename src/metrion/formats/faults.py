@@ -6,6 +6,7 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 
 from metrion.core.errors import MetrionError
+from metrion.core.facts import Argument, Fact, fact
 
 
 @dataclass(frozen=True)
@@ -14,14 +15,11 @@ class Fault:
 
     Attributes:
         pointer: JSON Pointer (RFC 6901) to where it is; empty for the whole file.
-        message: what is wrong and what would be right.
+        says: what is wrong and what would be right.
     """
 
     pointer: str
-    message: str
-
-    def __str__(self) -> str:
-        return f"{self.pointer}: {self.message}"
+    says: Fact
 
 
 @dataclass(frozen=True)
@@ -46,7 +44,14 @@ class Refused(MetrionError):
 
     def __init__(self, faults: Iterable[Fault]) -> None:
         self.faults = tuple(faults)
-        super().__init__("\n".join(map(str, self.faults)))
+        super().__init__("things-are-wrong", count=len(self.faults))
+        if len(self.faults) == 1:
+            self.says = self.faults[0].says
+
+
+def refusal(code: str, pointer: str = "", **about: Argument) -> Refused:
+    """A file refused for one thing."""
+    return Refused([Fault(pointer, fact(code, **about))])
 
 
 def child(pointer: str, name: str | int) -> str:

@@ -12,7 +12,8 @@ from fractions import Fraction
 from typing import Any, TypeVar
 
 from metrion.core.desk.typed import typed_line, typed_main, typed_number
-from metrion.core.errors import MetrionError
+from metrion.core.errors import MetrionError, shortened
+from metrion.core.facts import Argument, Name, fact
 from metrion.core.instruments.appearance import FineAs
 from metrion.core.instruments.drawing import fine_numerals
 from metrion.core.instruments.instrument import Instrument
@@ -56,8 +57,7 @@ class NoTurn(MetrionError):
     """A cell that names neither of the two turns."""
 
     def __init__(self, text: str) -> None:
-        self.text = text
-        super().__init__(f"{text} names no turn of the thimble; write first or second")
+        super().__init__("no-turn", text=shortened(text))
 
 
 def guessed_roles(table: ReadingsTable, instrument: Instrument, sort: Sort) -> list[str]:
@@ -136,8 +136,8 @@ def readings_of(
     wanted = [role for role in roles(instrument, sort) if role not in _TEXTS]
     missing = [role for role in wanted if role not in places and not role.startswith("turn")]
     if missing:
-        names = ", ".join(role.replace("fine", "line") for role in missing)
-        return [], [Fault("", f"no column is said to hold: {names}")]
+        names = Name(", ".join(role.replace("fine", "line") for role in missing))
+        return [], [Fault("", fact("no-column-holds", names=names))]
     reader = _RowReader(table, places, instrument, sort, fine_as, estimates=estimates)
     found: list[TableReading] = []
     faults: list[Fault] = []
@@ -148,7 +148,7 @@ def readings_of(
             found.append(reading)
     turns_told = "turn" in places or any(reading.past_half for reading in found)
     if _two_turns(instrument) and found and not turns_told:
-        faults.append(Fault("", "no column says which turn was read: first or second"))
+        faults.append(Fault("", fact("no-column-with-turns")))
     return found, faults
 
 
@@ -209,8 +209,13 @@ class _RowReader:
             return read(row[self.places[role]])
         except MetrionError as error:
             heading = self.table.header[self.places[role]] if self.table.header else role
-            where = f"row {self.table.lines[index]}, column “{heading}”"
-            faults.append(Fault(f"/rows/{index}/{self.places[role]}", f"{where}: {error}"))
+            about: dict[str, Argument] = {
+                "row": self.table.lines[index],
+                "column": Name(heading),
+                "what": error.says,
+            }
+            pointer = f"/rows/{index}/{self.places[role]}"
+            faults.append(Fault(pointer, fact("in-row-and-column", **about)))
             return None
 
 

@@ -7,7 +7,8 @@ import re
 from collections.abc import Iterable, Iterator, Mapping
 from typing import Any, NoReturn
 
-from metrion.formats.faults import Fault, Refused, child
+from metrion.core.facts import Figure, Name, fact
+from metrion.formats.faults import Fault, Refused, child, refusal
 
 _BOM = b"\xef\xbb\xbf"
 _SURROGATE = re.compile("[\ud800-\udfff]")
@@ -26,19 +27,21 @@ def read_json(content: bytes) -> Any:
         Refused: if it is no such JSON; repeated names and half surrogate pairs are all told.
     """
     if content.startswith(_BOM):
-        raise _refusal("the file begins with a byte order mark; save it as UTF-8 without BOM")
+        raise refusal("file-with-bom")
     try:
         text = content.decode("utf-8")
         document = json.loads(text, object_pairs_hook=_object, parse_constant=_no_constant)
     except UnicodeDecodeError as error:
-        raise _refusal(f"the file is not UTF-8: byte {error.start} does not fit") from None
+        raise refusal("file-not-utf8", at=error.start) from None
     except json.JSONDecodeError as error:
-        where = f"line {error.lineno}, column {error.colno}"
-        raise _refusal(f"the file is not JSON: {error.msg} ({where})") from None
+        where = {"line": Figure(str(error.lineno)), "column": Figure(str(error.colno))}
+        raise Refused(
+            [Fault("", fact("file-not-json-at", reason=Name(error.msg), **where))]
+        ) from None
     except RecursionError:
-        raise _refusal("the file is nested too deeply to be a logbook") from None
+        raise refusal("file-nested-too-deeply") from None
     except ValueError as error:
-        raise _refusal(f"the file is not JSON: {error}") from None
+        raise refusal("file-not-json", reason=Name(str(error))) from None
     # The walk is only needed where an escape could hide a surrogate, or a name stood twice.
     if faults := list(_odd_places(document)):
         raise Refused(faults)
@@ -64,10 +67,6 @@ def json_parts(head: Mapping[str, Any], lists: Mapping[str, Iterable[Any]]) -> I
     yield "\n}\n"
 
 
-def _refusal(message: str) -> Refused:
-    return Refused([Fault("", message)])
-
-
 def _no_constant(name: str) -> NoReturn:
     raise ValueError(f"{name} is no JSON number")
 
@@ -87,13 +86,13 @@ def _odd_places(document: Any) -> Iterator[Fault]:
     while waiting:
         pointer, node = waiting.pop()
         if isinstance(node, str) and _SURROGATE.search(node):
-            yield Fault(pointer, "this text holds half of a surrogate pair")
+            yield Fault(pointer, fact("half-surrogate"))
         elif isinstance(node, dict):
             for name in getattr(node, "repeated", ()):
-                yield Fault(child(pointer, _shown(name)), "this name stands twice in one object")
+                yield Fault(child(pointer, _shown(name)), fact("name-twice"))
             for name, value in node.items():
                 if _SURROGATE.search(name):
-                    yield Fault(pointer, "a name in this object holds half of a surrogate pair")
+                    yield Fault(pointer, fact("half-surrogate-in-name"))
                 waiting.append((child(pointer, _shown(name)), value))
         elif isinstance(node, list):
             waiting.extend((child(pointer, i), value) for i, value in enumerate(node))

@@ -3,8 +3,9 @@
 from __future__ import annotations
 
 from metrion.core.declared import NAME
-from metrion.core.words import USUAL
-from metrion.formats.faults import Fault, Refused
+from metrion.core.facts import Name, fact
+from metrion.core.words import CONCEPTS
+from metrion.formats.faults import Fault, Refused, child, refusal
 from metrion.formats.strict_json import read_json
 
 
@@ -16,14 +17,14 @@ def read_words(content: bytes) -> dict[str, str]:
     """
     given = read_json(content)
     if not isinstance(given, dict):
-        raise Refused([Fault("", "words are a JSON object: a word for each concept")])
+        raise refusal("words-no-object")
     faults = []
     for concept, word in given.items():
-        if concept not in USUAL:
-            known = ", ".join(USUAL)
-            faults.append(Fault(f"/{concept}", f"there is no such concept; known are {known}"))
+        if concept not in CONCEPTS:
+            known = Name(", ".join(CONCEPTS))
+            faults.append(Fault(child("", concept), fact("no-such-concept", known=known)))
         elif not isinstance(word, str) or not word.strip() or len(word) > NAME:
-            faults.append(Fault(f"/{concept}", f"a word is a text of at most {NAME} characters"))
+            faults.append(Fault(child("", concept), fact("word-too-long", most=NAME)))
     if faults:
         raise Refused(faults)
     return {concept: word.strip() for concept, word in given.items()}

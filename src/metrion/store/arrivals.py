@@ -129,7 +129,7 @@ def take(session: Session, arrival: Arrival, decision: Decision) -> Sheet | None
         free = _is_free(session, arrival.key)
         return take_in(session, arrival.document, arrival.key if free else None)
     if arrival.sheet is None:
-        raise Stale(arrival.version, 0)
+        raise Stale
     return _replace(session, find_sheet(session, arrival.sheet), arrival.document)
 
 
@@ -156,5 +156,5 @@ def _replace(session: Session, sheet: Sheet, document: dict[str, Any]) -> Sheet:
     parse_logbook(document)
     head = head_of(sheet)
     changes.append(Change(HEAD, head, replace(head, record=head_record(document))))
-    carry_out(session, sheet, new_id(), "replace the sheet by a file", changes)
+    carry_out(session, sheet, new_id(), "replace-sheet", changes)
     return sheet

@@ -12,7 +12,8 @@ MetrionError
 
 from __future__ import annotations
 
-from metrion.core.errors import MetrionError
+from metrion.core.errors import MetrionError, shortened
+from metrion.core.facts import Fact
 
 
 class StoreError(MetrionError):
@@ -23,49 +24,40 @@ class NotHere(StoreError):
     """Something asked for that is not there."""
 
     def __init__(self, what: str, key: str) -> None:
-        self.what = what
-        self.key = key
-        super().__init__(f"there is no {what} “{key}” here")
+        super().__init__("not-here", what=what, key=shortened(key))
 
 
 class TakenId(StoreError):
     """A new entry under an id that is in use."""
 
     def __init__(self, what: str, key: str) -> None:
-        self.what = what
-        self.key = key
-        super().__init__(f"the id “{key}” is already taken by another {what}")
+        super().__init__("taken-id", what=what, key=shortened(key))
 
 
 class Stale(StoreError):
     """A change to an entry that has been changed since it was read."""
 
-    def __init__(self, expected: int, found: int) -> None:
-        self.expected = expected
-        self.found = found
-        super().__init__(
-            "this has been changed elsewhere since you opened it; look at it again, "
-            "then repeat your change"
-        )
+    def __init__(self) -> None:
+        super().__init__("stale")
 
 
 class Damaged(StoreError):
     """A sheet that cannot be worked out or shown; it can be saved as it is, and thrown away."""
 
-    def __init__(self, reason: str) -> None:
+    def __init__(self, reason: Fact) -> None:
         self.reason = reason
-        super().__init__(f"this sheet is damaged and cannot be worked out: {reason}")
+        super().__init__("damaged", reason=reason)
 
 
 class NothingToUndo(StoreError):
     """No change is left to undo."""
 
     def __init__(self) -> None:
-        super().__init__("there is nothing to undo")
+        super().__init__("nothing-to-undo")
 
 
 class NothingToRedo(StoreError):
     """No undone change is left to redo."""
 
     def __init__(self) -> None:
-        super().__init__("there is nothing to redo")
+        super().__init__("nothing-to-redo")

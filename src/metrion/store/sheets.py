@@ -18,11 +18,11 @@ from metrion.store.records import OBSERVATIONS, SECTIONS, Kept, fill_head, kept,
 
 _NAMES = {
     "instruments": "instrument",
-    "zero_checks": "zero check",
+    "zero_checks": "zero_check",
     "conventions": "convention",
     "measurements": "quantity",
     OBSERVATIONS: "reading",
-    "derived": "derived quantity",
+    "derived": "derived",
 }
 _NOT_KEPT = {"format", "version", *SECTIONS}
 
@@ -105,7 +105,7 @@ def find_entry(
     if row is None:
         raise NotHere(_NAMES[section], key)
     if version is not None and version != row.version:
-        raise Stale(version, row.version)
+        raise Stale
     return kept(row)
 
 

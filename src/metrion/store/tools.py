@@ -42,7 +42,7 @@ def find_tool(session: Session, key: str, version: int) -> ToolRow:
     if row is None:
         raise NotHere("tool", key)
     if row.version != version:
-        raise Stale(version, row.version)
+        raise Stale
     return row
 
 

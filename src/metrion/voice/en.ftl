@@ -408,3 +408,445 @@ zero-by-mark-and-line = { $where ->
 zero-counted-back = counted back from the end: −({ $lines } − { $line }) × { $least } = −{ $back } × { $least } = { $read }
 zero-less-reference = reading less reference: { $read } − { $piece } = { $error }
 zero-large = That is more than { $many } { $least_counts }. Wipe the faces and look again; if it stays, have someone competent adjust the tool, and meanwhile correct.
+
+## What is wrong with a number, an angle, a unit
+
+not-a-number = { $text } is not a number as it is written here: digits with a point (12.35), or a fraction (1/16)
+number-too-long = { $text } has { $count } characters, but a number has at most { $most }
+number-too-large = { $text } is too large; a number here is below 10^12
+number-too-small = { $text } is too small; a number here is 0, or at least 10^-12 in size
+fraction-too-long = { $text } has parts of more digits than the { $most } that each part of a fraction may have
+not-an-angle = { $text } is not an angle in degrees and minutes, like 214:30, with minutes and seconds below 60
+decimal-degrees = { $text } has minutes as decimals, but sixty of them make a degree
+decimal-degrees-meant = { $text } has minutes as decimals, but sixty of them make a degree; for { $degrees }°{ $minutes }′ type { $degrees }:{ $minutes }
+id-too-long = an id has 1 to { $most } characters, and this one { $count }
+not-an-id = "{ $key }" cannot be an id: no blanks, no control characters, none of / \ ? # %, and not . or .. alone
+text-too-long = { $text } has { $count } characters, but may have at most { $most }
+text-with-odd-sign = { $text } holds the character U+{ $sign }, which text here cannot
+unit-power-too-large = the powers of a unit run from -{ $most } to { $most }
+not-a-unit = { $text } is no unit: units are names joined by * or /, each with **k if it is a power, like g/cm**3; or 1 for a bare number
+unknown-unit = { $text } is no unit known here; known are { $known }
+unit-too-large = this power of a unit is too large to be worked with
+units-not-comparable = { $theirs } cannot be compared with { $own }
+
+## What is wrong with a scale, or what was read on it
+
+useless-scale = { $lines } fine divisions over { $marks } main divisions all coincide at once, so the { $fine_scale } tells nothing; a span such as { $better } would make one
+useless-scale-of-one = one fine division tells nothing; a { $fine_scale } needs at least two
+unreadable-sleeve = { $sleeve } marks { $division } apart do not fit a { $pitch } of { $size }: they must be the { $pitch }, twice the { $pitch }, or go a whole number of times into it
+not-a-mark = { $value } is not a mark of { $tool }, whose marks are { $division } apart
+last-mark-passed = The last mark passed is { $mark }.
+fault-and-hint = { $what } { $hint }
+no-such-line = { $tool } has no line { $line }; its lines run from 0 to { $last }
+no-line-worth = { $tool } has no line worth { $line }; its lines run from 0 to { $last }
+not-estimable = { $line } is an estimated line, but { $reason }; give a whole line as integer
+lines-not-in-order = the fine lines of { $tool } are not in order
+convention-without-estimates = the convention in force does not estimate between lines
+no-middle-line = the middle of { $first } and { $last } falls between two lines; look again whether { $below } or { $above } meets
+lines-backwards = lines that meet are given lower first: { $last }-{ $first }
+main-missing = the main reading is missing
+line-missing = the fine reading is missing
+setting-piece-negative = the size of a setting piece is not negative
+no-turn = { $text } names no turn of the { $thimble }; write first or second
+
+## What is wrong with a formula
+
+formula-names-no-input = the formula names { $names }, which is no input
+units-do-not-match = the units on the two sides of { $operator } in the formula do not match
+function-takes-bare-number = { $function } takes a bare number, and is given one with a unit
+function-takes-angle = { $function } takes an angle or a bare number, and is given another unit
+formula-with-odd-sign = the formula { $text } holds something other than numbers, names, + - * / ** and brackets
+formula-not-understood = the formula { $text } cannot be understood
+no-function = { $text }(…) is no function; known are { $known }
+formula-with-other-things = the formula holds something other than + - * / ** and functions
+function-without-brackets = { $function } needs its argument in brackets
+exponent-without-value = an exponent of the formula has no value
+exponent-out-of-bounds = exponents must be whole or half numbers from -{ $most } to { $most }
+exponent-not-constant = an exponent must be a constant number
+formula-too-long = the formula has { $count } characters, but may have { $most }
+formula-too-deep = the formula has brackets { $count } deep, but may have them { $most } deep
+formula-number-too-large = a number of the formula, or a part made of numbers, is beyond 10^{ $decades } or closer to nothing than 10^-{ $decades }
+formula-gives-other-unit = what the formula gives cannot be expressed in { $unit }
+not-a-symbol = "{ $text }" cannot be a symbol: letters, digits and _, beginning with no digit, and none of { $reserved }
+not-an-input = an input is the id of a measurement, or value, uncertainty, unit
+
+## What is wrong with a file: what a field must be
+
+a-text = text
+a-flag = true or false
+a-whole-number = a whole number, not quoted
+a-list = a list
+an-object = an object
+a-number-in-quotes = a number in quotes, like "12.35"
+an-angle-in-quotes = an angle in quotes, like "214:30"
+an-estimate = an estimate
+a-formula = a formula
+a-unit = a unit like mm or g/cm**3
+a-coverage = a factor like "2" or a percentage like "95%"
+id-of-a-zero-check = the id of a zero check
+one-of = one of { $options }
+quoted = "{ $text }"
+field-missing = { $field } is missing; it must be { $what }
+field-of-other-sort = { $field } is { $value }, but must be { $what }
+field-empty = { $field } is empty; it must be text that is not
+field-below-one = { $field } is { $value }, but must be 1 or more
+field-above = { $field } is { $value }, but must be at most { $most }
+field-not-above-0 = { $field } is { $value }, but must be above 0
+field-negative = { $field } is { $value }, but must not be negative
+must-be = { $value } must be { $what }
+figures-missing = { $field } is missing; it must be 1, 2 or "1-or-2"
+figures-other = { $field } must be 1, 2 or "1-or-2"
+coverage-out-of-bounds = { $field } must be { $what }, above 0 (a percentage below 100)
+not-two-numbers = { $field } must be two numbers, the lower first, like ["0", "150"]
+not-a-line = fine must be a whole line like 26, or an estimate like "26.4"
+
+## What is wrong with a file: how its entries go together
+
+things-are-wrong = { $count ->
+    [one] { $count } thing is wrong
+   *[other] { $count } things are wrong
+}
+entry-named = { $what ->
+    [instrument] instrument
+    [convention] convention
+    [measurement] measurement
+    [zero_check] zero check
+    [sheet] sheet
+    [quantity] quantity
+    [reading] reading
+    [derived] derived quantity
+   *[tool] tool
+}
+no-such-entry = there is no { entry-named } "{ $key }" in this file
+no-such-entry-but = there is no { entry-named } "{ $key }"; there are { $known }
+id-twice = the id "{ $key }" is used twice; every id stands once in its list
+zero-check-twice = the zero check "{ $key }" is named twice; each counts once
+zero-check-elsewhere = the zero check "{ $key }" was made on "{ $tool }", not on "{ $own }"
+circle-takes-pairs = a divided circle takes pairs: two positions, a and b
+observation-of-other-sort = this observation is a { $sort ->
+    [single] single
+    [pair] pair
+   *[windows] pair with two windows
+}, the ones before it are { $first ->
+    [single] singles
+    [pair] pairs
+   *[windows] pairs with two windows
+}
+divide-by-of-single = divide_by goes with pairs only; a stack has items
+convention-built-in = "{ $key }" is built in; a convention of your own needs another id
+logbook-no-object = a logbook is a JSON object, and this is none
+other-format = format is "{ $format }", but must be "metrion-logbook"
+other-version = version is { $version }, but only version 1 is known here
+words-no-object = words are a JSON object: a word for each concept
+no-such-concept = there is no such concept; known are { $known }
+word-too-long = a word is a text of at most { $most } characters
+
+## What is wrong with a file as a whole
+
+file-with-bom = the file begins with a byte order mark; save it as UTF-8 without BOM
+file-not-utf8 = the file is not UTF-8: byte { $at } does not fit
+file-not-json = the file is not JSON: { $reason }
+file-not-json-at = the file is not JSON: { $reason } (line { $line }, column { $column })
+file-nested-too-deeply = the file is nested too deeply to be a logbook
+file-unreadable = { $name } cannot be read: { $reason }
+half-surrogate = this text holds half of a surrogate pair
+half-surrogate-in-name = a name in this object holds half of a surrogate pair
+name-twice = this name stands twice in one object
+table-unreadable = the table cannot be read: { $reason }
+table-empty = the table is empty
+table-too-long = the table has more than { $most } rows
+table-no-text = this is no text; save the table as CSV
+no-column-holds = no column is said to hold: { $names }
+no-column-with-turns = no column says which turn was read: first or second
+in-row-and-column = row { $row }, column “{ $column }”: { $what }
+zip-unreadable = the ZIP cannot be read: { $reason }
+zip-too-large = the ZIP is too large once it is unpacked
+zip-without-manifest = the ZIP has no { $manifest } that lists its logbooks
+manifest-of-other-format = { $manifest } must have format "{ $format }" and version { $version }
+manifest-without-list = { $manifest } must list the logbooks
+manifest-names-no-file = each logbook in { $manifest } names its file
+not-in-the-zip = { $name } is not in the ZIP
+
+## What the notebook cannot do
+
+not-here = there is no { entry-named } “{ $key }” here
+taken-id = the id “{ $key }” is already taken by another { entry-named }
+stale = this has been changed elsewhere since you opened it; look at it again, then repeat your change
+damaged = this sheet is damaged and cannot be worked out: { $reason }
+damaged-at = { $pointer }: { $what }
+damaged-figure = a figure in it is too large or too small to be worked with ({ $reason })
+damaged-otherwise = { $reason }
+nothing-to-undo = there is nothing to undo
+nothing-to-redo = there is nothing to redo
+no-version-said = a change must say which version it changes (If-Match)
+convention-taken = there is a convention { $key } already
+no-convention = there is no convention { $key }
+no-convention-of-your-own = there is no convention { $key } of your own
+must-be-above-0 = the { $what ->
+    [size] size
+   *[percent] percentage
+} must be above 0
+no-such-address = there is no such address in the API
+not-built = the front end is not built; run `make setup`
+no-such-file = there is no such file
+not-known-by-that-name = this server is not known by that name; --name NAME lets it be reached so
+from-another-site = this request comes from a page of another site
+untitled-damaged = Not worked out
+notebook-title = Notebook
+
+## What undo and redo take back or do again
+
+command-add-instruments = add the instrument
+command-change-instruments = change the instrument
+command-remove-instruments = remove the instrument
+command-add-zero_checks = add the zero check
+command-change-zero_checks = change the zero check
+command-remove-zero_checks = remove the zero check
+command-add-measurements = add the quantity
+command-change-measurements = change the quantity
+command-remove-measurements = remove the quantity
+command-add-derived = add the derived quantity
+command-change-derived = change the derived quantity
+command-remove-derived = remove the derived quantity
+command-add-observations = record the reading
+command-change-observations = change the reading
+command-remove-observations = remove the reading
+command-set-aside = set the reading aside
+command-settle = settle the second look
+command-rename = rename the sheet
+command-change-head = change the head of the report
+command-take-table = take in a table
+command-replace-sheet = replace the sheet by a file
+
+## The pitch found by turning
+
+pitch-trials-disagree = The trials disagree by { $apart } a turn. Start each at a mark, with the { $thimble } at 0, and count whole turns.
+no-usual-pitch = No usual { $pitch } is near. Count again over more turns.
+turn-miscounted = Trial { $at }: { $travel } is { $turns } turns of { $size }, not { $told }. Was a turn miscounted?
+
+## The command line
+
+cli-at = Metrion is at http://{ $host }:{ $port }/ (data in { $folder }; stop with Ctrl+C)
+cli-stopped = Stopped; everything is saved.
+cli-port-taken = Port { $port } on { $host } cannot be used ({ $reason }); choose another one with METRION_PORT or --port.
+cli-done-new = { $title }: a new sheet
+cli-done-replace = { $title }: replaced
+cli-done-skip = { $title }: here already
+cli-unwritable = { $name } cannot be written: { $reason }.
+
+## Words of one's own
+
+plural-of-a-word = { $word }s
+
+## The glossary: the usual word and its plural, other words, what it is
+
+concept-least_count = least count
+    .plural = least counts
+    .others = vernier constant | resolution | graduation
+    .meaning = The smallest difference two readings can show: what one step of the { $fine_scale } is worth.
+concept-main_scale = main scale
+    .plural = main scales
+    .others = fixed scale
+    .meaning = The engraved scale on the beam; the last of its marks that the zero line has passed is the main reading.
+concept-fine_scale = fine scale
+    .plural = fine scales
+    .others = vernier scale | sliding scale | auxiliary scale
+    .meaning = The short scale that slides along the { $main_scale } and parts its divisions.
+concept-sleeve = sleeve
+    .plural = sleeves
+    .others = barrel
+    .meaning = The fixed tube of a screw gauge that bears the { $main_scale } along the { $datum_line }.
+concept-thimble = thimble
+    .plural = thimbles
+    .others = drum | circular scale | head scale
+    .meaning = The part of a screw gauge that turns; its edge points at the { $sleeve }, its lines part one turn.
+concept-datum_line = datum line
+    .plural = datum lines
+    .others = reference line | index line
+    .meaning = The line along the { $sleeve } at which the { $thimble } is read.
+concept-ratchet = ratchet
+    .plural = ratchets
+    .others = friction clutch
+    .meaning = It slips once the faces touch, so that every reading is taken with the same force.
+concept-anvil = anvil
+    .plural = anvils
+    .others = stud
+    .meaning = The fixed face of a screw gauge, at the end of the frame.
+concept-zero_error = zero error
+    .plural = zero errors
+    .others = zero reading
+    .meaning = What the tool reads when it should read nothing. The correction is minus the error, always.
+concept-pitch = pitch
+    .plural = pitches
+    .meaning = How far the spindle travels in one turn. A few courses call the caliper’s main division so; here it is the screw’s.
+concept-coinciding_line = line that meets
+    .plural = lines that meet
+    .others = coinciding line | matching line
+    .meaning = The fine line that stands straight against a main mark. Its own number counts; which mark it meets does not, but is a good check.
+concept-backlash = backlash
+    .plural = backlash
+    .others = play
+    .meaning = A worn thread lets the { $thimble } turn a little before the spindle moves: always approach from the same side.
+
+## Care and safety
+
+care-sharp = Sharp things
+    .text = Jaw points, cut edges and burrs are sharp. Keep fingers off them.
+care-moving = Moving things
+    .text = Never measure a moving or turning workpiece.
+care-force = Force
+    .text = Do not force a screw, and do not use a caliper as a clamp, scriber or hammer. Turn the { $thimble } to come near, the { $ratchet } to touch. A forced { $thimble } reads too little and harms the thread.
+care-glass = Glass
+    .text = Do not strain glass from inside with the jaws.
+care-lamps = Lamps and beams
+    .text = Discharge lamps carry high voltage, are hot, and some give ultraviolet. Never look into a laser or at the sun through a telescope.
+care-tool = The tool itself
+    .text = Wipe the faces. Release the lock before you move anything. Store it with a gap, off magnets and heat. The warmth of a hand lengthens steel.
+care-purpose = What it is for
+    .text = The rules of your lab come first, and the people who know its tools. Not for trade, medical or safety-critical measurement: that takes a calibrated instrument and an accredited laboratory.
+
+## The parts of each kind of tool, and its faces
+
+part-vernier-outside = outside jaws
+    .purpose = They take an object between them: its outside size.
+    .handling = Close them gently and square; their points are sharp.
+part-vernier-inside = inside jaws
+    .purpose = They spread in a hole: its inside size.
+    .handling = Rock them until the reading is greatest; never strain glass with them.
+part-vernier-depth = depth rod
+    .purpose = It comes out of the end of the beam: how deep a hole is.
+    .handling = Set the end of the beam flat over the hole.
+part-vernier-lock = lock
+    .purpose = It holds the slide while you draw the object out and read.
+    .handling = Release it before you move the slide.
+part-vernier-relief = relief of the jaws
+    .purpose = A notch that keeps burrs from lifting the object.
+    .handling = Measure a step or a groove with the narrow tips.
+part-vernier-beam = { $main_scale }
+    .purpose = Its marks are counted up to the fine zero.
+part-vernier-slide = { $fine_scale }
+    .purpose = One of its lines meets a mark and tells the part between.
+    .handling = Bring it to the eyes and the light; look straight at it.
+part-screw-frame = frame
+    .purpose = It holds the two faces at each other.
+    .handling = Hold it here, not at the faces: the warmth of the hand lengthens steel.
+part-screw-anvil = { $anvil }
+    .purpose = The face that stands still.
+    .handling = Wipe it before closing.
+part-screw-spindle = spindle
+    .purpose = The face that comes towards the object.
+part-screw-lock = lock
+    .purpose = It holds the spindle while you read.
+    .handling = Release it before you turn the { $thimble }.
+part-screw-sleeve = { $sleeve }
+    .purpose = Its marks are counted up to the edge of the { $thimble }.
+part-screw-thimble = { $thimble }
+    .purpose = Its line at the { $datum_line } tells the part of a turn.
+    .handling = Turn it to come near, not to touch.
+part-screw-ratchet = { $ratchet }
+    .purpose = It slips when the faces touch: always the same force.
+    .handling = Turn it until it slips or clicks, always from the same side.
+part-angular-circle = circle
+    .purpose = It is divided all round, and stays where it is.
+part-angular-arm = telescope arm
+    .purpose = It is turned to the light and carries the { $fine_scales }.
+    .handling = Clamp it, then bring the cross-hair on with the slow screw, from one side.
+part-angular-window1 = first window
+    .purpose = Here the circle is read against a { $fine_scale }.
+    .handling = Read both windows at every position.
+part-angular-window2 = second window
+    .purpose = It lies opposite; the mean of both is free of the off-centre error.
+part-angular-magnifier = magnifier
+    .purpose = It shows the fine lines large enough to tell which meets.
+    .handling = Look straight through it.
+part-plain-edge = edge
+    .purpose = It lies along what is measured.
+    .handling = Look straight from above, so that the marks are not seen aslant.
+part-plain-marks = marks
+    .purpose = The reading is taken at the nearest, or estimated between two.
+    .handling = Begin at a mark inside the scale: the end of a rule is worn first.
+face-vernier-outside = outside jaws
+    .measures = outside sizes
+face-vernier-inside = inside jaws
+    .measures = holes and gaps
+face-vernier-depth = depth rod
+    .measures = depths
+face-screw-outside = { $anvil } and spindle
+    .measures = outside sizes
+kind-care-vernier = Jaw points and cut edges are sharp. Never measure anything that moves or turns, and keep to the rules of your lab.
+kind-care-screw = Turn the { $thimble } to come near and the { $ratchet } to touch; never force it. Keep to the rules of your lab.
+kind-care-angular = Discharge lamps carry high voltage, are hot, and some give ultraviolet. Never look into a laser or at the sun through a telescope. Keep to the rules of your lab.
+kind-care-plain = Look at it straight from above. Keep to the rules of your lab.
+
+## Common patterns of fine scales
+
+this-tool = this tool
+shelf-caliper-10-9 = Caliper, ten divisions
+    .description = With the jaws closed, the tenth fine line meets the 9 mm mark.
+shelf-caliper-10-19 = Caliper, ten wide divisions
+    .description = With the jaws closed, the tenth fine line meets the 19 mm mark.
+shelf-caliper-20-19 = Caliper, twenty divisions
+    .description = With the jaws closed, the twentieth fine line meets the 19 mm mark.
+shelf-caliper-20-39 = Caliper, twenty wide divisions
+    .description = With the jaws closed, the twentieth fine line meets the 39 mm mark.
+shelf-caliper-50-49 = Caliper, fifty divisions
+    .description = With the jaws closed, the fiftieth fine line meets the 49 mm mark.
+shelf-caliper-25-24 = Caliper in inches
+    .description = Forty marks to the inch; the twenty-fifth fine line meets the twenty-fourth mark.
+shelf-caliper-10-11 = Caliper, lines backwards
+    .description = With the jaws closed, the tenth fine line meets the 11 mm mark.
+shelf-screw-half = Screw gauge, half-millimetre turns
+    .description = Marks every half millimetre, above and below the { $datum_line }; fifty lines round the { $thimble }.
+shelf-screw-one = Screw gauge, millimetre turns
+    .description = Marks every millimetre; a hundred lines round the { $thimble }.
+shelf-screw-two-turns = Screw gauge, two turns to a mark
+    .description = Marks every millimetre, and the { $thimble } goes round twice from one to the next.
+shelf-circle-30 = Divided circle, half degrees
+    .description = Marks every half degree; thirty fine lines on twenty-nine of them.
+shelf-circle-40 = Divided circle, thirds of a degree
+    .description = Marks every twenty minutes; forty fine lines on thirty-nine of them.
+
+## The board of usual derived quantities
+
+recipe-difference = Difference of two lengths
+    .a = the larger
+    .b = the smaller
+recipe-wall = Wall thickness of a tube
+    .D = outside diameter
+    .d = inside diameter
+recipe-mean = Mean of two places
+    .a = one place
+    .b = the other place
+recipe-disc = Area of a disc
+    .d = diameter
+recipe-tube = Volume of a tube
+    .D = outside diameter
+    .d = inside diameter
+    .h = length
+recipe-sphere = Volume of a sphere
+    .d = diameter
+recipe-slab = Volume of a slab
+    .a = length
+    .b = width
+    .c = thickness
+recipe-density = Density of a slab that was weighed
+    .m = mass
+    .a = length
+    .b = width
+    .c = thickness
+recipe-items = How many lie in a stack
+    .h = height of the stack
+    .t = thickness of one
+recipe-grating = Distance of grating lines from an angle
+    .k = order
+    .w = wavelength
+    .theta = angle of that order
+recipe-lines = Grating lines to the millimetre
+    .k = order
+    .w = wavelength
+    .theta = angle of that order
+recipe-prism-angle = Angle of a prism from its reflected images
+    .R = angle between the two images
+recipe-prism = Index of a prism from two angles
+    .A = angle of the prism
+    .D = least deviation

@@ -3,26 +3,32 @@
 from __future__ import annotations
 
 from collections.abc import Mapping
+from dataclasses import dataclass, field
 from functools import cache, cached_property
-from importlib import resources
 from typing import TYPE_CHECKING
 
 from metrion.core.facts import Amount, Argument, Fact, Figure, Name
-from metrion.core.words import USUAL
+from metrion.core.words import CONCEPTS
+from metrion.voice.catalogues import DEFAULT, catalogue, usual
 from metrion.voice.numbers import Numbers
 
 if TYPE_CHECKING:
     from fluent.runtime import FluentBundle
+    from fluent.runtime.resolver import Pattern
+
+_BETWEEN = " | "
+"""Between the words of a list in the catalogue, and singular and plural of one's own."""
 
 
 @cache
-def _catalogue(language: str) -> FluentBundle:
+def _bundle(language: str) -> FluentBundle:
     # Loaded when something is said for the first time: much is worked out without a word.
     from fluent.runtime import FluentBundle, FluentResource
 
-    text = resources.files(__package__).joinpath(f"{language}.ftl").read_text("utf-8")
     bundle = FluentBundle([language], use_isolating=False)
-    bundle.add_resource(FluentResource(text))
+    for each in dict.fromkeys((DEFAULT, language)):
+        # What a catalogue does not say yet is said as in the usual one.
+        bundle.add_resource(FluentResource(catalogue(each)), allow_overrides=True)
     return bundle
 
 
@@ -33,39 +39,59 @@ def _counted(count: int) -> object:
     return fluent_number(count, useGrouping=False)
 
 
+@dataclass(frozen=True)
 class Speaker:
     """Says facts in the language, the words and the numbers of one reader.
 
     Attributes:
         numbers: how numbers are written.
+        own: the words of one's course by the id of their concept, where they are not the usual
+            ones; one whose plural is not known may have it behind a bar: ``jaw | jaws``.
         language: of the catalogue.
     """
 
-    def __init__(
-        self,
-        numbers: Numbers | None = None,
-        words: Mapping[str, str] | None = None,
-        language: str = "en",
-    ) -> None:
-        """Make a speaker.
+    numbers: Numbers = field(default_factory=Numbers)
+    own: tuple[tuple[str, str], ...] = ()
+    language: str = DEFAULT
 
-        Args:
-            words: the words of one's course by the id of their concept, where they are not the
-                usual ones.
-        """
-        self.numbers = numbers or Numbers()
-        self.language = language
-        self._own = {**USUAL, **(words or {})}
+    @classmethod
+    def of(
+        cls, numbers: Numbers, own: Mapping[str, str] | None = None, language: str = DEFAULT
+    ) -> Speaker:
+        """A speaker with words of one's own."""
+        return cls(numbers, tuple(sorted((own or {}).items())), language)
 
     @cached_property
     def words(self) -> dict[str, str]:
         """What messages call the concepts: ``thimble``, ``thimbles``, ``Thimble``."""
         found: dict[str, str] = {}
-        for concept, word in self._own.items():
-            found[concept] = word
-            found[f"{concept}s"] = f"{word}s"
-            found[concept.capitalize()] = f"{word[:1].upper()}{word[1:]}"
+        for concept, (word, plural) in self._both().items():
+            found |= {concept: word, f"{concept}s": plural}
+            capital = concept.capitalize()
+            found |= {capital: _capital(word), f"{capital}s": _capital(plural)}
         return found
+
+    def _both(self) -> dict[str, tuple[str, str]]:
+        """Singular and plural of each concept."""
+        own = dict(self.own)
+        return {concept: self._numbered(concept, own.get(concept)) for concept in CONCEPTS}
+
+    def _numbered(self, concept: str, own: str | None) -> tuple[str, str]:
+        usual = self._raw(f"concept-{concept}")
+        word, _, plural = (own or usual).partition(_BETWEEN)
+        if word == usual:
+            return word, self._raw(f"concept-{concept}.plural")
+        return word, plural or self._raw("plural-of-a-word", word=word)
+
+    def alternatives(self, concept: str) -> tuple[str, ...]:
+        """All that courses call a concept, the usual word first."""
+        code = f"concept-{concept}"
+        others = self._raw(f"{code}.others").split(_BETWEEN) if self.knows(f"{code}.others") else ()
+        return (self._raw(code), *others)
+
+    def knows(self, code: str) -> bool:
+        """Whether the catalogue has a message, or an attribute of one (``code.attribute``)."""
+        return self._pattern(code) is not None
 
     def say(self, fact: Fact) -> str:
         """A fact as text.
@@ -73,14 +99,25 @@ class Speaker:
         Raises:
             LookupError: for one that the catalogue has no message for.
         """
-        bundle = _catalogue(self.language)
-        pattern = bundle.get_message(fact.code).value
-        assert pattern is not None
         about = {name: self._written(value) for name, value in fact.about.items()}
-        text, errors = bundle.format_pattern(pattern, {**self.words, **about})
+        return self._raw(fact.code, **{**self.words, **about})
+
+    def _raw(self, code: str, **about: object) -> str:
+        pattern = self._pattern(code)
+        if pattern is None:
+            raise LookupError(code)
+        text, errors = _bundle(self.language).format_pattern(pattern, about)
         if errors:
             raise errors[0]
         return str(text)
+
+    def _pattern(self, code: str) -> Pattern | None:
+        name, _, attribute = code.partition(".")
+        bundle = _bundle(self.language)
+        if not bundle.has_message(name):
+            return None
+        message = bundle.get_message(name)
+        return message.attributes.get(attribute) if attribute else message.value
 
     def text(self, code: str, **about: Argument) -> str:
         """A message of the catalogue as text; see `say`."""
@@ -88,8 +125,7 @@ class Speaker:
 
     def sentence(self, fact: Fact) -> str:
         """A fact as a sentence of its own: with a capital."""
-        text = self.say(fact)
-        return f"{text[:1].upper()}{text[1:]}"
+        return _capital(self.say(fact))
 
     def _written(self, value: Argument) -> object:
         if isinstance(value, tuple):
@@ -111,7 +147,11 @@ class Speaker:
         return value if isinstance(value, str) else self.numbers.number(value)
 
 
+def _capital(text: str) -> str:
+    return f"{text[:1].upper()}{text[1:]}"
+
+
 @cache
 def plainly() -> Speaker:
     """The speaker of the command line and the open formats: decimal points, usual words."""
-    return Speaker()
+    return Speaker(language=usual())

@@ -10,8 +10,10 @@ from flask_smorest import Api
 from werkzeug.exceptions import HTTPException, MethodNotAllowed
 
 from metrion.core.errors import MetrionError
-from metrion.formats.faults import Fault, Refused
+from metrion.formats.faults import Refused
 from metrion.store import Damaged, NotHere, NothingToRedo, NothingToUndo, Stale, TakenId
+from metrion.web.present.faults import faults_view
+from metrion.web.speaking import Problem, say
 
 _STATUS: dict[type[MetrionError], int] = {
     NotHere: 404,
@@ -32,37 +34,34 @@ class MetrionApi(Api):
         app.register_error_handler(MetrionError, metrion_error)
 
 
-def _shape(message: str, faults: list[Fault], status: int) -> Response:
-    listed = [{"pointer": fault.pointer, "message": fault.message} for fault in faults]
-    response = jsonify({"message": message, "faults": listed})
+def _shape(message: str, faults: list[dict[str, str]], status: int) -> Response:
+    response = jsonify({"message": message, "faults": faults})
     response.status_code = status
     return response
 
 
 def metrion_error(error: MetrionError) -> Response:
     """A rule that was broken, in the one shape of errors."""
-    if isinstance(error, Refused):
-        count = len(error.faults)
-        message = error.faults[0].message if count == 1 else f"{count} things are wrong"
-        return _shape(message, list(error.faults), 422)
-    return _shape(str(error), [], _STATUS.get(type(error), 422))
+    faults = faults_view(error.faults) if isinstance(error, Refused) else []
+    status = error.status if isinstance(error, Problem) else _STATUS.get(type(error), 422)
+    return _shape(say(error.says), faults, status)
 
 
 def _http_error(error: HTTPException) -> Response:
     # webargs keeps what is wrong with each field of a body in ``data``.
     found: dict[str, Any] = (getattr(error, "data", None) or {}).get("messages", {})
     faults = list(_field_faults("", found.get("json", {})))
-    message = faults[0].message if len(faults) == 1 else str(error.description)
+    message = faults[0]["message"] if len(faults) == 1 else str(error.description)
     response = _shape(message, faults, error.code or 500)
     if isinstance(error, MethodNotAllowed) and error.valid_methods:
         response.headers["Allow"] = ", ".join(error.valid_methods)
     return response
 
 
-def _field_faults(pointer: str, found: Any) -> Iterator[Fault]:
+def _field_faults(pointer: str, found: Any) -> Iterator[dict[str, str]]:
     if isinstance(found, dict):
         for name, inner in found.items():
             yield from _field_faults(f"{pointer}/{name}", inner)
     elif isinstance(found, list):
         for message in found:
-            yield Fault(pointer, str(message))
+            yield {"pointer": pointer, "message": str(message)}

@@ -27,6 +27,7 @@ from metrion.store.sheets import all_sheets
 from metrion.voice import Speaker
 from metrion.web.damage import contained
 from metrion.web.notebook import notebook
+from metrion.web.present.faults import faults_view
 from metrion.web.progress import Done, Work, with_progress
 from metrion.web.schemas import (
     ArrivalName,
@@ -49,7 +50,7 @@ def _view(found: Arrival) -> dict[str, Any]:
         "usual": str(found.usual),
         "quantities": len(measurements),
         "readings": sum(len(one["observations"]) for one in measurements),
-        "faults": [{"pointer": f.pointer, "message": f.message} for f in found.faults],
+        "faults": faults_view(found.faults),
     }
 
 
@@ -113,7 +114,7 @@ def notebook_report(wanted: dict[str, Any]) -> Response:
     with notebook().store.reading() as session:
         sheets = sorted(all_sheets(session), key=lambda sheet: sheet.title)
         reports = [_report(session, sheet, speaker) for sheet in sheets]
-    content = _printed(reports, paper)
+    content = _printed(reports, paper, speaker)
     headers = {"Content-Disposition": 'attachment; filename="metrion-notebook.pdf"'}
     return Response(content, mimetype="application/pdf", headers=headers)
 
@@ -126,28 +127,30 @@ def _report(session: Session, sheet: Sheet, speaker: Speaker) -> Report:
             results = notebook().worked(session, sheet).results
             return build_report(results, date=date, speaker=speaker)
     except Damaged as damage:
-        return _told(sheet.title or "Untitled sheet", damage)
+        return _told(sheet.title or speaker.text("report-untitled"), damage, speaker)
 
 
-def _told(title: str, damage: Damaged) -> Report:
-    return Report(title, (), (Section("Not worked out", (words(f"{damage}."),)),))
+def _told(title: str, damage: Damaged, speaker: Speaker) -> Report:
+    told = words(speaker.text("sentence", phrase=damage.says))
+    return Report(title, (), (Section(speaker.text("untitled-damaged"), (told,)),))
 
 
-def _printed(reports: list[Report], paper: Paper) -> bytes:
+def _printed(reports: list[Report], paper: Paper, speaker: Speaker) -> bytes:
     """All reports; one that cannot be set does not keep the others from being printed."""
+    title = speaker.text("notebook-title")
     try:
         with contained():
-            return pdf_of_many("Notebook", reports, paper)
+            return pdf_of_many(title, reports, paper)
     except Damaged:
-        return pdf_of_many("Notebook", [_settable(report) for report in reports], paper)
+        return pdf_of_many(title, [_settable(report, speaker) for report in reports], paper)
 
 
-def _settable(report: Report) -> Report:
+def _settable(report: Report, speaker: Speaker) -> Report:
     try:
         with contained():
             pdf_file(report)
     except Damaged as damage:
-        return _told(report.title, damage)
+        return _told(report.title, damage, speaker)
     return report
 
 

@@ -8,22 +8,22 @@ from __future__ import annotations
 
 from typing import Any
 
-from flask import abort
 from flask.views import MethodView
 from flask_smorest import Blueprint
 
+from metrion.core.facts import Name
 from metrion.core.uncertainty.conventions import BUILT_IN, Convention
 from metrion.core.uncertainty.described import described
 from metrion.formats.logbook import parse_own_convention
-from metrion.voice import plainly
 from metrion.web.notebook import OWN_CONVENTIONS, notebook
 from metrion.web.schemas import ConventionFields, ConventionSchema, NewConvention
+from metrion.web.speaking import refuse, speaker
 
 blueprint = Blueprint("conventions", __name__, url_prefix="/api/conventions")
 
 
 def _view(convention: Convention, record: dict[str, Any] | None = None) -> dict[str, Any]:
-    words = [plainly().sentence(fact) for fact in described(convention)]
+    words = [speaker().sentence(fact) for fact in described(convention)]
     return {"id": convention.id, "name": convention.name, "words": words, "record": record}
 
 
@@ -58,7 +58,7 @@ def get_conventions() -> list[dict[str, Any]]:
 def add_convention(body: dict[str, Any]) -> list[dict[str, Any]]:
     """Keep a convention of one's own. 409 if its id is taken; 422 with its faults."""
     if body["id"] in notebook().own_conventions():
-        abort(409, f"there is a convention {body['id']} already")
+        refuse(409, "convention-taken", key=Name(body["id"]))
     _keep(_given(body))
     return _listed()
 
@@ -96,5 +96,5 @@ class ConventionResource(MethodView):
 def _known(key: str) -> dict[str, dict[str, Any]]:
     own = notebook().own_conventions()
     if key not in own:
-        abort(404, f"there is no convention {key} of your own")
+        refuse(404, "no-convention-of-your-own", key=Name(key))
     return own

@@ -13,6 +13,8 @@ from contextlib import contextmanager
 
 from werkzeug.exceptions import HTTPException
 
+from metrion.core.errors import MetrionError
+from metrion.core.facts import Fact, Name, fact
 from metrion.formats.faults import Refused
 from metrion.store import Damaged, StoreError
 
@@ -37,10 +39,11 @@ def contained() -> Iterator[None]:
         raise Damaged(_reason(error)) from error
 
 
-def _reason(error: Exception) -> str:
+def _reason(error: Exception) -> Fact:
     if isinstance(error, Refused):
-        return str(error.faults[0])
-    words = str(error) or repr(error)
-    if isinstance(error, ArithmeticError):
-        return f"a figure in it is too large or too small to be worked with ({words})"
-    return words
+        first = error.faults[0]
+        return fact("damaged-at", pointer=Name(first.pointer), what=first.says)
+    if isinstance(error, MetrionError):
+        return error.says
+    code = "damaged-figure" if isinstance(error, ArithmeticError) else "damaged-otherwise"
+    return fact(code, reason=Name(str(error) or repr(error)))

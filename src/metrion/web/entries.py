@@ -12,7 +12,7 @@ from dataclasses import replace
 from datetime import UTC, datetime
 from typing import Any
 
-from flask import abort, request
+from flask import request
 from flask.views import MethodView
 from flask_smorest import Blueprint
 from sqlalchemy.orm import Session
@@ -39,6 +39,7 @@ from metrion.web.schemas import (
     ZeroCheckPatch,
 )
 from metrion.web.settings import settings
+from metrion.web.speaking import refuse
 from metrion.web.typed import understood
 
 blueprint = Blueprint("entries", __name__, url_prefix="/api/sheets/<sheet>")
@@ -50,12 +51,12 @@ def seen_version() -> int:
     """The version of an entry that the client has seen: 428 if it does not say."""
     given = request.headers.get("If-Match", "").strip('"')
     if not given.isdigit():
-        abort(428, "a change must say which version it changes (If-Match)")
+        refuse(428, "no-version-said")
     return int(given)
 
 
 def _add(
-    sheet: str, section: str, body: dict[str, Any], title: str, measurement: str | None = None
+    sheet: str, section: str, body: dict[str, Any], measurement: str | None = None
 ) -> dict[str, Any]:
     """Add an entry behind its like."""
     key = body.pop("id", None)
@@ -67,10 +68,12 @@ def _add(
         entry = new_entry(session, found, section, record, key=key, measurement=measurement)
         return [*_own_convention(session, found, record), Change(section, None, entry)]
 
-    return change_view(notebook().change(sheet, title, build))
+    return change_view(notebook().change(sheet, f"add-{section}", build))
 
 
-def _amend(sheet: str, section: str, key: str, body: dict[str, Any], title: str) -> dict[str, Any]:
+def _amend(
+    sheet: str, section: str, key: str, body: dict[str, Any], title: str = ""
+) -> dict[str, Any]:
     """Change fields of an entry; a null takes a field away."""
     version = seen_version()
 
@@ -79,7 +82,7 @@ def _amend(sheet: str, section: str, key: str, body: dict[str, Any], title: str)
         changed = Change(section, before, amended(before, body))
         return [*_own_convention(session, found, body), changed]
 
-    return change_view(notebook().change(sheet, title, build))
+    return change_view(notebook().change(sheet, title or f"change-{section}", build))
 
 
 def _own_convention(session: Session, found: Sheet, record: dict[str, Any]) -> list[Change]:
@@ -116,7 +119,7 @@ def _given(record: dict[str, Any]) -> dict[str, Any]:
     }
 
 
-def _remove(sheet: str, section: str, key: str, title: str) -> dict[str, Any]:
+def _remove(sheet: str, section: str, key: str) -> dict[str, Any]:
     """Take an entry away; a quantity takes its readings with it. Undo brings all back."""
     version = seen_version()
 
@@ -126,7 +129,7 @@ def _remove(sheet: str, section: str, key: str, title: str) -> dict[str, Any]:
         gone = [Change(OBSERVATIONS, r, None) for r in readings if r.measurement == key]
         return [*gone, Change(section, entry, None)]
 
-    return change_view(notebook().change(sheet, title, build))
+    return change_view(notebook().change(sheet, f"remove-{section}", build))
 
 
 def _now() -> str:
@@ -138,7 +141,7 @@ def _now() -> str:
 @blueprint.response(201, SheetChangeSchema)
 def add_instrument(body: dict[str, Any], sheet: str) -> dict[str, Any]:
     """A new instrument. 422 if its numbers make no scale."""
-    return _add(sheet, "instruments", body, "add the instrument")
+    return _add(sheet, "instruments", body)
 
 
 @blueprint.route("/instruments/<path:key>")
@@ -149,12 +152,12 @@ class InstrumentResource(MethodView):
     @blueprint.response(200, SheetChangeSchema)
     def patch(self, body: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
         """Describe it anew. 412 if changed meanwhile; 422 if what was read no longer fits."""
-        return _amend(sheet, "instruments", key, body, "change the instrument")
+        return _amend(sheet, "instruments", key, body)
 
     @blueprint.response(200, SheetChangeSchema)
     def delete(self, sheet: str, key: str) -> dict[str, Any]:
         """Take it away. 422 while something refers to it."""
-        return _remove(sheet, "instruments", key, "remove the instrument")
+        return _remove(sheet, "instruments", key)
 
 
 @blueprint.post("/zero_checks")
@@ -162,7 +165,7 @@ class InstrumentResource(MethodView):
 @blueprint.response(201, SheetChangeSchema)
 def add_zero_check(body: dict[str, Any], sheet: str) -> dict[str, Any]:
     """A new zero check. 422 if the scale cannot show it."""
-    return _add(sheet, "zero_checks", {**body, "at": _now()}, "add the zero check")
+    return _add(sheet, "zero_checks", {**body, "at": _now()})
 
 
 @blueprint.route("/zero_checks/<path:key>")
@@ -173,12 +176,12 @@ class ZeroCheckResource(MethodView):
     @blueprint.response(200, SheetChangeSchema)
     def patch(self, body: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
         """Change it; everything it corrects follows. 412 if changed meanwhile."""
-        return _amend(sheet, "zero_checks", key, body, "change the zero check")
+        return _amend(sheet, "zero_checks", key, body)
 
     @blueprint.response(200, SheetChangeSchema)
     def delete(self, sheet: str, key: str) -> dict[str, Any]:
         """Take it away. 422 while a quantity names it."""
-        return _remove(sheet, "zero_checks", key, "remove the zero check")
+        return _remove(sheet, "zero_checks", key)
 
 
 @blueprint.post("/quantities")
@@ -187,7 +190,7 @@ class ZeroCheckResource(MethodView):
 def add_quantity(body: dict[str, Any], sheet: str) -> dict[str, Any]:
     """A new quantity without readings."""
     usual = {"convention": settings()["convention"]}
-    return _add(sheet, "measurements", {**usual, **body}, "add the quantity")
+    return _add(sheet, "measurements", {**usual, **body})
 
 
 @blueprint.route("/quantities/<path:key>")
@@ -198,12 +201,12 @@ class QuantityResource(MethodView):
     @blueprint.response(200, SheetChangeSchema)
     def patch(self, body: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
         """Change it. 412 if changed meanwhile; 422 if its readings do not fit any more."""
-        return _amend(sheet, "measurements", key, body, "change the quantity")
+        return _amend(sheet, "measurements", key, body)
 
     @blueprint.response(200, SheetChangeSchema)
     def delete(self, sheet: str, key: str) -> dict[str, Any]:
         """Take it away with its readings. 422 while something is derived from it."""
-        return _remove(sheet, "measurements", key, "remove the quantity")
+        return _remove(sheet, "measurements", key)
 
 
 @blueprint.post("/derived")
@@ -212,7 +215,7 @@ class QuantityResource(MethodView):
 def add_derived(body: dict[str, Any], sheet: str) -> dict[str, Any]:
     """A new derived quantity. 422 if its formula, inputs and unit do not go together."""
     usual = {"convention": settings()["convention"]}
-    return _add(sheet, "derived", {**usual, **body}, "add the derived quantity")
+    return _add(sheet, "derived", {**usual, **body})
 
 
 @blueprint.route("/derived/<path:key>")
@@ -223,12 +226,12 @@ class DerivedResource(MethodView):
     @blueprint.response(200, SheetChangeSchema)
     def patch(self, body: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
         """Change it. 412 if changed meanwhile; 422 if it cannot be worked out so."""
-        return _amend(sheet, "derived", key, body, "change the derived quantity")
+        return _amend(sheet, "derived", key, body)
 
     @blueprint.response(200, SheetChangeSchema)
     def delete(self, sheet: str, key: str) -> dict[str, Any]:
         """Take it away."""
-        return _remove(sheet, "derived", key, "remove the derived quantity")
+        return _remove(sheet, "derived", key)
 
 
 @blueprint.post("/readings")
@@ -242,7 +245,7 @@ def add_reading(body: dict[str, Any], sheet: str) -> dict[str, Any]:
     quantity = body.pop("quantity")
     if typed := body.pop("typed", None):
         body |= understood(notebook().sheet(sheet).quantity(quantity), typed)
-    return _add(sheet, OBSERVATIONS, {**body, "at": _now()}, "record the reading", quantity)
+    return _add(sheet, OBSERVATIONS, {**body, "at": _now()}, quantity)
 
 
 @blueprint.route("/readings/<key>")
@@ -253,11 +256,11 @@ class ReadingResource(MethodView):
     @blueprint.response(200, SheetChangeSchema)
     def patch(self, body: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
         """Change it; figures that change stay in its history. 412 if changed meanwhile."""
-        titles = {"excluded": "set the reading aside", "looked_again": "settle the second look"}
+        titles = {"excluded": "set-aside", "looked_again": "settle"}
         named = [title for name, title in titles.items() if body.get(name)]
-        return _amend(sheet, OBSERVATIONS, key, body, (*named, "change the reading")[0])
+        return _amend(sheet, OBSERVATIONS, key, body, *named[:1])
 
     @blueprint.response(200, SheetChangeSchema)
     def delete(self, sheet: str, key: str) -> dict[str, Any]:
         """Take it away; for a reading that was made, setting aside is the honest way."""
-        return _remove(sheet, OBSERVATIONS, key, "remove the reading")
+        return _remove(sheet, OBSERVATIONS, key)

@@ -4,7 +4,9 @@ from __future__ import annotations
 
 from pathlib import Path
 
-from flask import Blueprint, Response, abort, send_from_directory
+from flask import Blueprint, Response, send_from_directory
+
+from metrion.web.speaking import refuse
 
 blueprint = Blueprint("front_end", __name__)
 
@@ -17,13 +19,13 @@ _YEAR = 365 * 24 * 3600
 def page(path: str) -> Response:
     """A file of the front end, or its page. 404 below ``api/``; 503 while it is not built."""
     if path.startswith("api/"):
-        abort(404, "there is no such address in the API")
+        refuse(404, "no-such-address")
     if not (_BUILT / "index.html").is_file():
-        abort(503, "the front end is not built; run `make setup`")
+        refuse(503, "not-built")
     if path and (_BUILT / path).is_file():
         # Built files bear a hash of their content in their name.
         lasting = _YEAR if path.startswith("assets/") else None
         return send_from_directory(_BUILT, path, max_age=lasting)
     if path.startswith("assets/"):
-        abort(404, "there is no such file")
+        refuse(404, "no-such-file")
     return send_from_directory(_BUILT, "index.html", max_age=0)

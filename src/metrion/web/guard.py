@@ -13,7 +13,9 @@ from collections.abc import Collection, Iterable
 from ipaddress import ip_address
 
 import ifaddr
-from flask import Flask, Response, abort, request
+from flask import Flask, Response, request
+
+from metrion.web.speaking import refuse
 
 _PORT = re.compile(r":[0-9]+$")
 LOOPBACK = frozenset({"127.0.0.1", "localhost", "::1"})
@@ -70,10 +72,10 @@ def keep_to_this_host(app: Flask, names: Collection[str]) -> None:
     def _check() -> None:
         # An odd ``Host`` comes as an empty text from the framework.
         if _PORT.sub("", request.host).strip("[]").lower() not in names:
-            abort(403, "this server is not known by that name; --name NAME lets it be reached so")
+            refuse(403, "not-known-by-that-name")
         origin = request.headers.get("Origin")
         if origin is not None and origin.partition("://")[2] != request.host:
-            abort(403, "this request comes from a page of another site")
+            refuse(403, "from-another-site")
 
     @app.after_request
     def _tell(response: Response) -> Response:

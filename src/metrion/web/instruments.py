@@ -24,13 +24,14 @@ from metrion.web.schemas import (
     PitchSheetSchema,
 )
 from metrion.web.shelf import SHELF
+from metrion.web.speaking import say, shown, speaker
 
 blueprint = Blueprint("instruments", __name__, url_prefix="/api/instruments")
 
 
 def _drafted(body: dict[str, Any]) -> tuple[Instrument, Kept]:
     given = {name: value for name, value in body.items() if value is not None}
-    record = {"name": "this tool", **given, "id": "draft"}
+    record = {"name": speaker().text("this-tool"), **given, "id": "draft"}
     return read_drawn_instrument(record), Kept("draft", record, 0, 0)
 
 
@@ -41,12 +42,13 @@ def shelf() -> list[dict[str, Any]]:
     return [
         {
             "id": pattern.id,
-            "title": pattern.title,
-            "description": pattern.description,
+            "title": title,
+            "description": speaker().text(f"shelf-{pattern.id}.description"),
             "record": pattern.record,
-            "instrument": instrument_view(*_drafted({"name": pattern.title, **pattern.record})),
+            "instrument": instrument_view(*_drafted({"name": title, **pattern.record})),
         }
         for pattern in SHELF
+        for title in (speaker().text(f"shelf-{pattern.id}"),)
     ]
 
 
@@ -92,10 +94,10 @@ def pitch(body: dict[str, Any]) -> dict[str, Any]:
         "spread": _short(found.spread),
         "usual": None if found.usual is None else to_text(found.usual),
         "least_count": _short(best / body["fine_divisions"]),
-        "warnings": list(found.warnings),
+        "warnings": [say(warning) for warning in found.warnings],
     }
 
 
 def _short(value: Any) -> str:
     text = to_text(value)
-    return text if len(text) <= 8 else f"{float(value):.5g}"
+    return shown(text if len(text) <= 8 else f"{float(value):.5g}")

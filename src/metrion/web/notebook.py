@@ -22,7 +22,7 @@ from metrion.store.documents import Whole, whole_sheet
 from metrion.store.models import SettingRow, Sheet
 from metrion.store.records import Kept
 from metrion.store.sheets import find_sheet, new_id
-from metrion.voice import DecimalSign, Numbers, Speaker
+from metrion.voice import DecimalSign, Numbers, Speaker, usual
 from metrion.web.damage import contained
 from metrion.web.remembered import Memo, WorkedOut, worked_out
 
@@ -100,7 +100,7 @@ class Notebook:
     def __init__(self, store: Store) -> None:
         self.store = store
         self._worked: Memo[State, Worked] = Memo(_REMEMBERED)
-        self.summaries: Memo[State, dict[str, Any]] = Memo(_LISTED)
+        self.summaries: Memo[tuple[str, int, Speaker], dict[str, Any]] = Memo(_LISTED)
         """What the notebook lists of each sheet: small, so that all of a long notebook are kept."""
 
     def worked(self, session: Session, sheet: Sheet) -> Worked:
@@ -176,7 +176,7 @@ class Notebook:
         """Who writes for the reader of this notebook: in the chosen words and numbers."""
         chosen = self.settings()
         sign = DecimalSign(chosen.get("decimal_sign", DecimalSign.POINT))
-        return Speaker(Numbers(sign), chosen.get("words"))
+        return Speaker.of(Numbers(sign), chosen.get("words"), chosen.get("language") or usual())
 
     def set(self, values: dict[str, Any]) -> None:
         """Change settings."""

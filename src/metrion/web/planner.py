@@ -5,21 +5,21 @@ from __future__ import annotations
 from contextlib import suppress
 from typing import Any
 
-from flask import abort
 from flask_smorest import Blueprint
 
 from metrion.core.desk.typed import typed_number
 from metrion.core.exact.rounding import two_figures
+from metrion.core.facts import Name
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.uncertainty.conventions import BUILT_IN, Convention
 from metrion.core.uncertainty.planning import Plan, Wish, plans
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_own_convention, read_drawn_instrument
 from metrion.store.tools import all_tools
-from metrion.voice import plainly
 from metrion.web.notebook import notebook
 from metrion.web.schemas import PlanSchema, WishSchema
 from metrion.web.shelf import SHELF
+from metrion.web.speaking import refuse, say, shown, speaker
 
 blueprint = Blueprint("planner", __name__, url_prefix="/api/planner")
 
@@ -34,9 +34,9 @@ def plan(body: dict[str, Any]) -> list[dict[str, Any]]:
     """
     size, percent = (typed_number(body[name]) for name in ("size", "percent"))
     scatter = typed_number(body["scatter"] or "0")
-    for name, value in (("size", size), ("percentage", percent)):
+    for name, value in (("size", size), ("percent", percent)):
         if value <= 0:
-            abort(422, f"the {name} must be above 0")
+            refuse(422, "must-be-above-0", what=name)
     wish = Wish(size, body["unit"], percent, _convention(body["convention"]), abs(scatter))
     return [_view(found) for found in plans(wish, _tools())]
 
@@ -46,14 +46,16 @@ def _convention(key: str) -> Convention:
     if key in own:
         return parse_own_convention(own[key], kept=True)
     if key not in BUILT_IN:
-        abort(422, f"there is no convention {key}")
+        refuse(422, "no-convention", key=Name(key))
     return BUILT_IN[key]
 
 
 def _tools() -> list[Instrument]:
     with notebook().store.reading() as session:
         records = [row.record for row in all_tools(session)]
-    common = [{"id": one.id, "name": one.title, **one.record} for one in SHELF]
+    common = [
+        {"id": one.id, "name": speaker().text(f"shelf-{one.id}"), **one.record} for one in SHELF
+    ]
     found = []
     for record in records or common:
         # With a tool that was kept beyond the bounds nothing can be planned.
@@ -68,11 +70,13 @@ def _view(found: Plan) -> dict[str, Any]:
     return {
         "tool": tool.id,
         "name": tool.name,
-        "least_count_text": tool.with_unit(tool.least_count),
+        "least_count_text": shown(tool.with_unit(tool.least_count)),
         "verdict": str(found.verdict),
-        "uncertainty": two_figures(found.uncertainty, tool.unit) if found.uncertainty else None,
-        "percent": two_figures(found.percent, "%") if fits and found.percent else None,
+        "uncertainty": shown(two_figures(found.uncertainty, tool.unit))
+        if found.uncertainty
+        else None,
+        "percent": shown(two_figures(found.percent, "%")) if fits and found.percent else None,
         "readings": found.readings,
         "items": found.items,
-        "reasons": [plainly().say(reason) for reason in found.reasons],
+        "reasons": [say(reason) for reason in found.reasons],
     }

@@ -11,11 +11,11 @@ from metrion.core.quantity.measurements import reduce_measurement
 from metrion.core.uncertainty.conventions import BUILT_IN, Convention
 from metrion.core.uncertainty.described import said_by
 from metrion.report import working
-from metrion.voice import plainly
 from metrion.web.damage import contained
 from metrion.web.notebook import notebook
-from metrion.web.present.instruments import shown, steps_view
+from metrion.web.present.instruments import steps_view
 from metrion.web.schemas import SaidSchema, StepSchema
+from metrion.web.speaking import say, shown, speaker
 
 blueprint = Blueprint(
     "quantities", __name__, url_prefix="/api/sheets/<sheet>/quantities/<path:key>"
@@ -28,7 +28,7 @@ blueprint = Blueprint(
 def whole_working(sheet: str, key: str) -> list[dict[str, Any]]:
     """Every line from the scales to the sentence. 404 if there is no such quantity."""
     measurement = notebook().sheet(sheet).quantity(key)
-    return steps_view(working(reduce_measurement(measurement), plainly()))
+    return steps_view(working(reduce_measurement(measurement), speaker()))
 
 
 @blueprint.get("/others")
@@ -42,7 +42,7 @@ def what_others_say(sheet: str, key: str) -> list[dict[str, Any]]:
             "id": said.convention.id,
             "name": said.convention.name,
             "sentence": shown(said.result.rounded.printed) if said.result.rounded else None,
-            "why": plainly().say(said.why) if said.why else "",
+            "why": say(said.why),
         }
         for said in said_by(worked.quantity(key), offered(worked.results.logbook))
     ]

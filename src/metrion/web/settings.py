@@ -4,12 +4,13 @@ from __future__ import annotations
 
 from typing import Any
 
-from flask import abort
 from flask_smorest import Blueprint
 
+from metrion.core.facts import Name
 from metrion.core.uncertainty.conventions import BUILT_IN
 from metrion.web.notebook import OWN_CONVENTIONS, notebook
 from metrion.web.schemas import SettingsSchema
+from metrion.web.speaking import refuse
 
 blueprint = Blueprint("settings", __name__, url_prefix="/api/settings")
 
@@ -36,7 +37,7 @@ def change_settings(body: dict[str, Any]) -> dict[str, Any]:
     """Choose some settings. 422 for a convention that is not known."""
     given = body.get("convention")
     if given is not None and given not in _conventions():
-        abort(422, f"there is no convention {given}")
+        refuse(422, "no-convention", key=Name(given))
     notebook().set(body)
     return settings()
 

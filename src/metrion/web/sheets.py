@@ -27,6 +27,7 @@ from metrion.web.schemas import (
     SheetSchema,
     WantedSchema,
 )
+from metrion.web.speaking import say, speaker
 
 blueprint = Blueprint("sheets", __name__, url_prefix="/api/sheets")
 
@@ -46,10 +47,10 @@ def _listed(session: Session, sheet: Sheet) -> dict[str, Any]:
     """A sheet with its results; or with its damage, so that all others are there."""
     try:
         return notebook().summaries.get(
-            state_of(sheet), lambda: sheet_summary(notebook().worked(session, sheet))
+            (*state_of(sheet), speaker()), lambda: sheet_summary(notebook().worked(session, sheet))
         )
     except Damaged as damage:
-        return {**_head(sheet), "results": [], "instruments": [], "damage": damage.reason}
+        return {**_head(sheet), "results": [], "instruments": [], "damage": say(damage.reason)}
 
 
 def _head(sheet: Sheet) -> dict[str, Any]:
@@ -89,7 +90,7 @@ def rename_sheet(body: dict[str, Any], key: str) -> dict[str, Any]:
         record = {n: v for n, v in {**before.record, **body}.items() if v != "" or n == "title"}
         return [Change(HEAD, before, replace(before, record=record))]
 
-    title = "rename the sheet" if "title" in body else "change the head of the report"
+    title = "rename" if "title" in body else "change-head"
     return sheet_view(notebook().change(key, title, build).after)
 
 

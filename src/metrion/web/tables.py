@@ -27,8 +27,9 @@ from metrion.store.records import OBSERVATIONS
 from metrion.store.sheets import find_entry, new_entry
 from metrion.web.notebook import notebook
 from metrion.web.present import change_view
-from metrion.web.present.instruments import shown
+from metrion.web.present.faults import faults_view
 from metrion.web.schemas import ColumnsSchema, SheetChangeSchema, TableSchema
+from metrion.web.speaking import shown
 
 blueprint = Blueprint(
     "tables", __name__, url_prefix="/api/sheets/<sheet>/quantities/<path:key>/table"
@@ -73,7 +74,7 @@ def preview(given: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
         "columns": columns,
         "roles": roles(found.instrument, found.intended),
         "readings": [shown(reading.read) for reading in readings[:_SHOWN_ROWS]],
-        "faults": [{"pointer": fault.pointer, "message": fault.message} for fault in faults],
+        "faults": faults_view(faults),
     }
 
 
@@ -99,4 +100,4 @@ def take_table(given: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
             changes.append(Change(OBSERVATIONS, None, behind))
         return changes
 
-    return change_view(notebook().change(sheet, "take in a table", build))
+    return change_view(notebook().change(sheet, "take-table", build))

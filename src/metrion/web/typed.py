@@ -5,6 +5,7 @@ from __future__ import annotations
 from typing import Any
 
 from metrion.core.desk.desk import Answer, consider
+from metrion.core.facts import fact
 from metrion.core.instruments.appearance import FineAs
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import INDICATIONS
@@ -44,7 +45,7 @@ def understood(measurement: Measurement, typed: dict[str, Any]) -> dict[str, Any
 def _faults(answer: Answer, place: str) -> list[Fault]:
     found = {"main": answer.main_fault, "fine": answer.line_fault}
     if answer.main is None and not answer.main_fault:
-        found["main"] = "the main reading is missing"
+        found["main"] = fact("main-missing")
     if answer.line is None and not answer.line_fault:
-        found["fine"] = "the fine reading is missing"
+        found["fine"] = fact("line-missing")
     return [Fault(child(place, name), fault) for name, fault in found.items() if fault]

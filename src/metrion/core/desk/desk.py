@@ -47,7 +47,7 @@ class Answer:
     Attributes:
         main: the main reading, if there is a valid one.
         line: the fine line, if there is a valid one.
-        main_fault, line_fault: what is wrong with what was typed; empty if nothing.
+        main_fault, line_fault: what is wrong with what was typed; None if nothing.
         read: what it reads; None until both are there.
         corrected: that less the zero error.
         bounds: the two marks the reading must lie between.
@@ -60,8 +60,8 @@ class Answer:
 
     main: Fraction | None = None
     line: Line | None = None
-    main_fault: str = ""
-    line_fault: str = ""
+    main_fault: Fact | None = None
+    line_fault: Fact | None = None
     read: Fraction | None = None
     corrected: Fraction | None = None
     bounds: tuple[Fraction, Fraction] | None = None
@@ -95,7 +95,7 @@ def consider(
     """
     main_value, main_fault = _tried_main(instrument, main, estimates=estimates)
     line: Line | None = None
-    line_fault = ""
+    line_fault: Fact | None = None
     if not instrument.scale.has_fine_scale:
         line = 0 if main.strip() else None
     elif fine.strip():
@@ -104,7 +104,7 @@ def consider(
                 instrument, fine, fine_as, fine_numerals(instrument), estimates=estimates
             )
         except MetrionError as error:
-            line_fault = f"{error}."
+            line_fault = fact("sentence", phrase=error.says)
     answer = _answer(instrument, main_value, line, second_turn, checks)
     return replace(answer, main_fault=main_fault, line_fault=line_fault)
 
@@ -119,19 +119,22 @@ def consider_position(
 
 def _tried_main(
     instrument: Instrument, text: str, *, estimates: bool
-) -> tuple[Fraction | None, str]:
+) -> tuple[Fraction | None, Fact | None]:
     if not text.strip():
-        return None, ""
+        return None, None
     try:
-        return typed_main(instrument, text, estimates=estimates), ""
+        return typed_main(instrument, text, estimates=estimates), None
     except NotAMark as error:
         # The student read further than the marks go: the last one passed is what is wanted.
         division = instrument.scale.main_division
         last = floor(Fraction(error.value) / division) * division if _plain(error.value) else None
-        hint = f" The last mark passed is {instrument.mark_text(last)}." if last is not None else ""
-        return None, f"{error}.{hint}"
+        what = fact("sentence", phrase=error.says)
+        if last is None:
+            return None, what
+        hint = fact("last-mark-passed", mark=Figure(instrument.mark_text(last)))
+        return None, fact("fault-and-hint", what=what, hint=hint)
     except MetrionError as error:
-        return None, f"{error}."
+        return None, fact("sentence", phrase=error.says)
 
 
 def _plain(text: str) -> bool:

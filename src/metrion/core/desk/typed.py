@@ -27,22 +27,15 @@ class NoMiddleLine(MetrionError):
     """Several lines that seem to meet, without a line in their middle."""
 
     def __init__(self, first: int, last: int) -> None:
-        self.first = first
-        self.last = last
         below = (first + last) // 2
-        super().__init__(
-            f"the middle of {first} and {last} falls between two lines; "
-            f"look again whether {below} or {below + 1} meets"
-        )
+        super().__init__("no-middle-line", first=first, last=last, below=below, above=below + 1)
 
 
 class Backwards(MetrionError):
     """Several lines that seem to meet, the later one named first."""
 
     def __init__(self, first: int, last: int) -> None:
-        self.first = first
-        self.last = last
-        super().__init__(f"lines that meet are given lower first: {last}-{first}")
+        super().__init__("lines-backwards", first=first, last=last)
 
 
 def typed_number(text: str) -> Fraction:
@@ -151,5 +144,5 @@ def _line_worth(instrument: Instrument, worth: Fraction) -> Fraction:
         for line in range(scale.fine_divisions):
             if scale.reading(Indication(Fraction(0), line)) == worth:
                 return Fraction(line)
-        raise NoSuchLine(f"worth {worth}", instrument.name, str(scale.last_line))
+        raise NoSuchLine(to_text(worth), instrument.name, str(scale.last_line), worth=True)
     return worth / scale.least_count

@@ -10,6 +10,7 @@ import unicodedata
 from fractions import Fraction
 
 from metrion.core.errors import OutOfBounds, shortened
+from metrion.core.facts import Name
 
 MOST_FINE_DIVISIONS = 1_000
 MOST_SPAN = 2_000
@@ -44,36 +45,27 @@ def check_number(text: str, value: Fraction) -> None:
     """
     check_length(text)
     if "/" in text and any(len(part.lstrip("-")) > _LONGEST_PART for part in text.split("/")):
-        raise OutOfBounds(
-            f"{shortened(text)} has parts of more digits than the {_LONGEST_PART} that each part "
-            "of a fraction may have"
-        )
+        raise OutOfBounds("fraction-too-long", text=shortened(text), most=_LONGEST_PART)
     if abs(value) >= _TOO_LARGE:
-        raise OutOfBounds(f"{shortened(text)} is too large; a number here is below 10^12")
+        raise OutOfBounds("number-too-large", text=shortened(text))
     if 0 < abs(value) < _LEAST:
-        raise OutOfBounds(
-            f"{shortened(text)} is too small; a number here is 0, or at least 10^-12 in size"
-        )
+        raise OutOfBounds("number-too-small", text=shortened(text))
 
 
 def check_length(text: str) -> None:
     """Refuse the text of a number that is too long to be one. Raises `OutOfBounds`."""
     if len(text) > LONGEST_NUMBER:
         raise OutOfBounds(
-            f"{shortened(text)} has {len(text)} characters, but a number has at most "
-            f"{LONGEST_NUMBER}"
+            "number-too-long", text=shortened(text), count=len(text), most=LONGEST_NUMBER
         )
 
 
 def check_id(key: str) -> None:
     """Refuse an id that could not stand in an address. Raises `OutOfBounds`."""
     if not 1 <= len(key) <= LONGEST_ID:
-        raise OutOfBounds(f"an id has 1 to {LONGEST_ID} characters, and this one {len(key)}")
+        raise OutOfBounds("id-too-long", most=LONGEST_ID, count=len(key))
     if key in (".", "..") or any(map(_barred, key)):
-        raise OutOfBounds(
-            f'"{key}" cannot be an id: no blanks, no control characters, none of / \\ ? # %, '
-            "and not . or .. alone"
-        )
+        raise OutOfBounds("not-an-id", key=Name(key))
 
 
 def _barred(sign: str) -> bool:
@@ -88,21 +80,17 @@ def check_text(text: str, most: int) -> None:
             that XML cannot hold.
     """
     if len(text) > most:
-        raise OutOfBounds(
-            f"{shortened(text)} has {len(text)} characters, but may have at most {most}"
-        )
+        raise OutOfBounds("text-too-long", text=shortened(text), count=len(text), most=most)
     if text.isprintable():
         return
     for sign in text:
         if sign not in "\t\n" and (unicodedata.category(sign) == "Cc" or sign in _NOT_IN_XML):
             raise OutOfBounds(
-                f"{shortened(text)} holds the character U+{ord(sign):04X}, which text here cannot"
+                "text-with-odd-sign", text=shortened(text), sign=Name(f"{ord(sign):04X}")
             )
 
 
 def check_unit(text: str) -> None:
     """Refuse a unit with too large a power. Raises `OutOfBounds`."""
     if any(int(power) > LARGEST_EXPONENT for power in _POWER.findall(text)):
-        raise OutOfBounds(
-            f"the powers of a unit run from -{LARGEST_EXPONENT} to {LARGEST_EXPONENT}"
-        )
+        raise OutOfBounds("unit-power-too-large", most=LARGEST_EXPONENT)

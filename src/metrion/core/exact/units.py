@@ -9,8 +9,9 @@ from dataclasses import dataclass
 from fractions import Fraction
 from functools import lru_cache
 
-from metrion.core.errors import UnitError
+from metrion.core.errors import UnitError, shortened
 from metrion.core.exact.angles import HALF_CIRCLE
+from metrion.core.facts import Name
 from metrion.core.formula.evaluate import PI
 from metrion.core.formula.expression import Expression, angle, multiplied, name, number
 
@@ -118,16 +119,13 @@ def parse_unit(text: str) -> Unit:
     if text == "1":
         return Unit("1", Fraction(1), NONE, {})
     if not _UNIT.fullmatch(text):
-        raise UnitError(
-            f"{text} is no unit: units are names joined by * or /, each with **k if it is a "
-            "power, like g/cm**3; or 1 for a bare number"
-        )
+        raise UnitError("not-a-unit", text=shortened(text))
     factor: Number = Fraction(1)
     dimension = NONE
     exponents: dict[str, int] = {}
     for sign, word, power in re.findall(rf"([*/]?){_FACTOR}", text):
         if word not in _UNITS:
-            raise UnitError(f"{word} is no unit known here; known are {', '.join(_UNITS)}")
+            raise UnitError("unknown-unit", text=shortened(word), known=Name(", ".join(_UNITS)))
         exponent = int(power or 1) * (-1 if sign == "/" else 1)
         worth, powers = _UNITS[word]
         factor = _product(factor, worth, exponent)
@@ -145,4 +143,4 @@ def _product(factor: Number, worth: Number, exponent: int) -> Number:
     try:
         return factor * worth**exponent
     except OverflowError:
-        raise UnitError("this power of a unit is too large to be worked with") from None
+        raise UnitError("unit-too-large") from None

@@ -9,6 +9,7 @@ from fractions import Fraction
 from metrion.core.errors import FormulaError, UnitError
 from metrion.core.exact.angles import HALF_CIRCLE
 from metrion.core.exact.units import ANGLE, NONE, Dimension
+from metrion.core.facts import Name
 from metrion.core.formula.evaluate import PI
 from metrion.core.formula.expression import Expression, Kind, angle, call, fold, name
 from metrion.core.formula.parse import Formula
@@ -30,7 +31,7 @@ def resolve(formula: Formula, dimensions: Mapping[str, Dimension]) -> tuple[Form
         UnitError: if the units cannot be combined.
     """
     if unknown := sorted(formula.names - dimensions.keys()):
-        raise FormulaError(f"the formula names {', '.join(unknown)}, which is no input")
+        raise FormulaError("formula-names-no-input", names=Name(", ".join(unknown)))
 
     def measured(piece: Expression, operands: list[_Measured]) -> _Measured:
         whole = replace(piece, operands=tuple(operand for operand, _ in operands))
@@ -67,7 +68,7 @@ def _combined(operator: str, left: Dimension, right: Dimension) -> Dimension:
     if operator == "/":
         return left / right
     if left != right:
-        raise UnitError(f"the units on the two sides of {operator} in the formula do not match")
+        raise UnitError("units-do-not-match", operator=Name(operator))
     return left
 
 
@@ -76,8 +77,8 @@ def _called(function: str, argument: Dimension) -> Dimension:
         return argument ** Fraction(1, 2)
     if function.startswith("a"):
         if argument != NONE:
-            raise UnitError(f"{function} takes a bare number, and is given one with a unit")
+            raise UnitError("function-takes-bare-number", function=Name(function))
         return ANGLE
     if argument not in (ANGLE, NONE):
-        raise UnitError(f"{function} takes an angle or a bare number, and is given another unit")
+        raise UnitError("function-takes-angle", function=Name(function))
     return NONE

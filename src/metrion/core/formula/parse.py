@@ -9,10 +9,11 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from fractions import Fraction
 
-from metrion.core.errors import FormulaError
+from metrion.core.errors import FormulaError, shortened
 from metrion.core.exact.bounds import DEEPEST_BRACKETS, LARGEST_EXPONENT, LONGEST_FORMULA
 from metrion.core.exact.numbers import parse_exact
 from metrion.core.exact.units import Number
+from metrion.core.facts import Name
 from metrion.core.formula.evaluate import PI
 from metrion.core.formula.expression import Expression, Kind, fold
 
@@ -64,10 +65,7 @@ def parse_formula(text: str) -> Formula:
             exponent that is no constant whole or half number from -9 to 9.
     """
     if _TOKEN.sub("", text):
-        raise FormulaError(
-            f"the formula {text!r} holds something other than numbers, names, "
-            "+ - * / ** and brackets"
-        )
+        raise FormulaError("formula-with-odd-sign", text=shortened(text))
     # Names and numbers travel through Python's parser as marked names: so a symbol may be one of
     # its keywords, and a number keeps every digit.
     marked = _TOKEN.sub(_marked, text)
@@ -75,7 +73,7 @@ def parse_formula(text: str) -> Formula:
         tree = ast.parse(" ".join(marked.split()), mode="eval")
         return Formula(text, _tree(tree.body))
     except (SyntaxError, RecursionError, MemoryError):
-        raise FormulaError(f"the formula {text!r} cannot be understood") from None
+        raise FormulaError("formula-not-understood", text=shortened(text)) from None
 
 
 def _marked(token: re.Match[str]) -> str:
@@ -131,15 +129,17 @@ def _operands_first(node: ast.expr) -> list[ast.expr | _Acting]:
         case ast.Call(func=ast.Name(id=word), args=[argument], keywords=[]):
             if _read(word) in FUNCTIONS:
                 return [argument, _Acting(Kind.CALL, 1, str(_read(word)))]
-            raise FormulaError(f"{_read(word)}(…) is no function; known are {', '.join(FUNCTIONS)}")
-    raise FormulaError("the formula holds something other than + - * / ** and functions")
+            raise FormulaError(
+                "no-function", text=shortened(str(_read(word))), known=Name(", ".join(FUNCTIONS))
+            )
+    raise FormulaError("formula-with-other-things")
 
 
 def _operand(word: str | Fraction) -> _Acting:
     if isinstance(word, Fraction):
         return _Acting(Kind.NUMBER, 0, value=word)
     if word in FUNCTIONS:
-        raise FormulaError(f"{word} needs its argument in brackets")
+        raise FormulaError("function-without-brackets", function=Name(word))
     return _Acting(Kind.NAME, 0, word)
 
 
@@ -147,12 +147,9 @@ def _exponent(node: ast.expr) -> Fraction:
     try:
         value = Fraction(_constant_value(node))
     except (ArithmeticError, RecursionError, ValueError):
-        raise FormulaError("an exponent of the formula has no value") from None
+        raise FormulaError("exponent-without-value") from None
     if (2 * value).denominator != 1 or abs(value) > LARGEST_EXPONENT:
-        raise FormulaError(
-            f"exponents must be whole or half numbers from -{LARGEST_EXPONENT} to "
-            f"{LARGEST_EXPONENT}"
-        )
+        raise FormulaError("exponent-out-of-bounds", most=LARGEST_EXPONENT)
     return value
 
 
@@ -169,7 +166,7 @@ def _constant_value(node: ast.expr) -> Number:
         case ast.BinOp(left=left, op=operator, right=right) if type(operator) in _OPERATORS:
             sign = _OPERATORS[type(operator)]
             return _calculated(sign, _constant_value(left), _constant_value(right))
-    raise FormulaError("an exponent must be a constant number")
+    raise FormulaError("exponent-not-constant")
 
 
 def check_bounds(formula: Formula) -> None:
@@ -182,24 +179,17 @@ def check_bounds(formula: Formula) -> None:
         FormulaError: with what is allowed.
     """
     if len(formula.text) > LONGEST_FORMULA:
-        raise FormulaError(
-            f"the formula has {len(formula.text)} characters, but may have {LONGEST_FORMULA}"
-        )
+        raise FormulaError("formula-too-long", count=len(formula.text), most=LONGEST_FORMULA)
     depth = deepest = 0
     for sign in formula.text:
         depth += {"(": 1, ")": -1}.get(sign, 0)
         deepest = max(deepest, depth)
     if deepest > DEEPEST_BRACKETS:
-        raise FormulaError(
-            f"the formula has brackets {deepest} deep, but may have them {DEEPEST_BRACKETS} deep"
-        )
+        raise FormulaError("formula-too-deep", count=deepest, most=DEEPEST_BRACKETS)
     try:
         fold(formula.tree, _constant)
     except OverflowError:
-        raise FormulaError(
-            f"a number of the formula, or a part made of numbers, is beyond 10^{_DECADES} "
-            f"or closer to nothing than 10^-{_DECADES}"
-        ) from None
+        raise FormulaError("formula-number-too-large", decades=_DECADES) from None
 
 
 def _constant(piece: Expression, operands: Sequence[Number | None]) -> Number | None:

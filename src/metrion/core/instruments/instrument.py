@@ -25,6 +25,7 @@ from metrion.core.declared import (
 from metrion.core.errors import NoSuchLine, NotAMark, NotEstimable
 from metrion.core.exact.angles import angle_text, degrees_and_minutes
 from metrion.core.exact.numbers import finite_decimals, fixed, to_text
+from metrion.core.facts import Name, fact
 from metrion.core.formula.expression import Expression, Part, angle
 from metrion.core.instruments.appearance import Appearance
 from metrion.core.scales import Indication, Line, PlainScale, Scale, ScrewScale, VernierScale
@@ -168,9 +169,9 @@ class Instrument:
         text = to_text(Fraction(line))
         if isinstance(line, Fraction):
             if not self.scale.estimable():
-                raise NotEstimable(text, f"the fine lines of {self.name} are not in order")
+                raise NotEstimable(text, fact("lines-not-in-order", tool=Name(self.name)))
             if not estimates:
-                raise NotEstimable(text, "the convention in force does not estimate between lines")
+                raise NotEstimable(text, fact("convention-without-estimates"))
         if not self.scale.has_line(line):
             raise NoSuchLine(text, self.name, str(self.scale.last_line))
 

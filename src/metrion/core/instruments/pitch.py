@@ -9,6 +9,7 @@ from math import floor
 
 from metrion.core.exact.numbers import to_text
 from metrion.core.exact.statistics import half_range, mean
+from metrion.core.facts import Fact, Figure, fact
 
 _USUAL_MM = tuple(Fraction(n, 100) for n in (25, 50, 75, 100, 200))
 _USUAL_IN = tuple(Fraction(1, n) for n in (50, 40, 20))
@@ -48,13 +49,13 @@ class PitchFinding:
         mean: the mean pitch, each turn counting alike: all travel over all turns.
         spread: half the range of the trials' pitches.
         usual: the usual pitch it must be, if one is near.
-        warnings: what to look at again, a sentence each.
+        warnings: what to look at again.
     """
 
     mean: Fraction
     spread: Fraction
     usual: Fraction | None
-    warnings: tuple[str, ...]
+    warnings: tuple[Fact, ...]
 
 
 def find_pitch(trials: Sequence[PitchTrial], unit: str) -> PitchFinding:
@@ -67,11 +68,10 @@ def find_pitch(trials: Sequence[PitchTrial], unit: str) -> PitchFinding:
     warnings = [w for i, trial in enumerate(trials, 1) for w in _miscounted(i, trial, usual, unit)]
     if not warnings and middle and spread > _NEAR * middle:
         warnings.append(
-            f"The trials disagree by {to_text(2 * spread)[:8]} {unit} a turn. "
-            "Start each at a mark, with the thimble at 0, and count whole turns."
+            fact("pitch-trials-disagree", apart=Figure(f"{to_text(2 * spread)[:8]} {unit}"))
         )
     if usual is None:
-        warnings.append("No usual pitch is near. Count again over more turns.")
+        warnings.append(fact("no-usual-pitch"))
     return PitchFinding(middle, spread, usual, tuple(warnings))
 
 
@@ -91,7 +91,7 @@ def nearest_usual_pitch(pitch: Fraction, unit: str) -> Fraction | None:
     return None
 
 
-def _miscounted(index: int, trial: PitchTrial, usual: Fraction | None, unit: str) -> list[str]:
+def _miscounted(index: int, trial: PitchTrial, usual: Fraction | None, unit: str) -> list[Fact]:
     if usual is None:
         return []
     turns = trial.travel / usual
@@ -99,6 +99,12 @@ def _miscounted(index: int, trial: PitchTrial, usual: Fraction | None, unit: str
     if whole == trial.turns or abs(turns - whole) > _WHOLE_TURNS:
         return []
     return [
-        f"Trial {index}: {to_text(trial.travel)} {unit} is {whole} turns of {to_text(usual)} "
-        f"{unit}, not {trial.turns}. Was a turn miscounted?"
+        fact(
+            "turn-miscounted",
+            at=index,
+            travel=Figure(f"{to_text(trial.travel)} {unit}"),
+            turns=whole,
+            size=Figure(f"{to_text(usual)} {unit}"),
+            told=trial.turns,
+        )
     ]

@@ -2,24 +2,10 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from dataclasses import dataclass
 
 _LENGTH, _ANGLE, _MASS, _NUMBER = "mm", "deg", "g", "1"
-
-
-@dataclass(frozen=True)
-class Blank:
-    """An input of a recipe.
-
-    Attributes:
-        symbol: its symbol in the formula.
-        label: what it stands for.
-        unit: a unit of its dimension, the one usual for typed-in values.
-    """
-
-    symbol: str
-    label: str
-    unit: str
 
 
 @dataclass(frozen=True)
@@ -27,50 +13,38 @@ class Recipe:
     """A usual derived quantity.
 
     Attributes:
-        id: its name in the API.
-        title: what it gives.
-        formula: as ``contract`` formulas are written.
+        id: its name in the API, and in the catalogue.
+        formula: as a logbook writes it.
         unit: the unit its result is usually given in.
-        blanks: its inputs, in the order they are asked for.
+        blanks: its inputs, in the order they are asked for: the symbol of each, and a unit of its
+            dimension, the one usual for typed-in values.
     """
 
     id: str
-    title: str
     formula: str
     unit: str
-    blanks: tuple[Blank, ...]
+    blanks: Mapping[str, str]
 
 
-def _lengths(**labels: str) -> tuple[Blank, ...]:
-    return tuple(Blank(symbol, label, _LENGTH) for symbol, label in labels.items())
+def _lengths(symbols: str) -> dict[str, str]:
+    return dict.fromkeys(symbols, _LENGTH)
 
+
+_OF_A_GRATING = {"k": _NUMBER, "w": "nm", "theta": _ANGLE}
 
 BOARD = (
-    Recipe("difference", "Difference of two lengths", "a - b", "mm",
-           _lengths(a="the larger", b="the smaller")),
-    Recipe("wall", "Wall thickness of a tube", "(D - d)/2", "mm",
-           _lengths(D="outside diameter", d="inside diameter")),
-    Recipe("mean", "Mean of two places", "(a + b)/2", "mm",
-           _lengths(a="one place", b="the other place")),
-    Recipe("disc", "Area of a disc", "pi*d**2/4", "mm**2", _lengths(d="diameter")),
-    Recipe("tube", "Volume of a tube", "pi*(D**2 - d**2)*h/4", "mm**3",
-           _lengths(D="outside diameter", d="inside diameter", h="length")),
-    Recipe("sphere", "Volume of a sphere", "pi*d**3/6", "mm**3", _lengths(d="diameter")),
-    Recipe("slab", "Volume of a slab", "a*b*c", "mm**3",
-           _lengths(a="length", b="width", c="thickness")),
-    Recipe("density", "Density of a slab that was weighed", "m/(a*b*c)", "g/cm**3",
-           (Blank("m", "mass", _MASS), *_lengths(a="length", b="width", c="thickness"))),
-    Recipe("items", "How many lie in a stack", "h/t", "1",
-           _lengths(h="height of the stack", t="thickness of one")),
-    Recipe("grating", "Distance of grating lines from an angle", "k*w/sin(theta)", "um",
-           (Blank("k", "order", _NUMBER), Blank("w", "wavelength", "nm"),
-            Blank("theta", "angle of that order", _ANGLE))),
-    Recipe("lines", "Grating lines to the millimetre", "sin(theta)/(k*w)", "mm**-1",
-           (Blank("k", "order", _NUMBER), Blank("w", "wavelength", "nm"),
-            Blank("theta", "angle of that order", _ANGLE))),
-    Recipe("prism-angle", "Angle of a prism from its reflected images", "R/2", "deg",
-           (Blank("R", "angle between the two images", _ANGLE),)),
-    Recipe("prism", "Index of a prism from two angles", "sin((A + D)/2)/sin(A/2)", "1",
-           (Blank("A", "angle of the prism", _ANGLE), Blank("D", "least deviation", _ANGLE))),
-)  # fmt: skip
-"""The recipes, the simplest first."""
+    Recipe("difference", "a - b", "mm", _lengths("ab")),
+    Recipe("wall", "(D - d)/2", "mm", _lengths("Dd")),
+    Recipe("mean", "(a + b)/2", "mm", _lengths("ab")),
+    Recipe("disc", "pi*d**2/4", "mm**2", _lengths("d")),
+    Recipe("tube", "pi*(D**2 - d**2)*h/4", "mm**3", _lengths("Ddh")),
+    Recipe("sphere", "pi*d**3/6", "mm**3", _lengths("d")),
+    Recipe("slab", "a*b*c", "mm**3", _lengths("abc")),
+    Recipe("density", "m/(a*b*c)", "g/cm**3", {"m": _MASS, **_lengths("abc")}),
+    Recipe("items", "h/t", "1", _lengths("ht")),
+    Recipe("grating", "k*w/sin(theta)", "um", _OF_A_GRATING),
+    Recipe("lines", "sin(theta)/(k*w)", "mm**-1", _OF_A_GRATING),
+    Recipe("prism-angle", "R/2", "deg", {"R": _ANGLE}),
+    Recipe("prism", "sin((A + D)/2)/sin(A/2)", "1", {"A": _ANGLE, "D": _ANGLE}),
+)
+"""The recipes, the simplest first; what they and their blanks are called, the catalogue says."""

@@ -7,7 +7,7 @@ from fractions import Fraction
 
 from metrion.core.errors import UnitError
 from metrion.core.exact.units import Number, Unit, parse_unit
-from metrion.core.facts import Amount, Argument, Fact, Figure, fact
+from metrion.core.facts import Amount, Argument, Fact, Figure, Name, fact
 from metrion.core.formula import PI, Formula
 from metrion.core.formula.expression import name, replaced
 from metrion.core.quantity.derived import Derived, TypedValue, reduce_derived
@@ -54,7 +54,9 @@ def compare(own: Measurement | Derived, other: Comparand) -> Comparison | None:
     mine = _renamed(_derived(own, own.convention), "a")
     theirs = _renamed(_derived(other, own.convention), "b")
     if mine.unit.dimension != theirs.unit.dimension:
-        raise UnitError(f"{theirs.unit.text} cannot be compared with {mine.unit.text}")
+        raise UnitError(
+            "units-not-comparable", theirs=Name(theirs.unit.text), own=Name(mine.unit.text)
+        )
     inputs = {**mine.inputs, **theirs.inputs}
     formula = Formula("", mine.formula.tree - theirs.formula.tree)
     difference = reduce_derived(replace(mine, formula=formula, inputs=inputs))

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from metrion.core.facts import Name
 from metrion.core.uncertainty.conventions import BUILT_IN, Convention, Family
 from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.fields import Fields
@@ -14,7 +15,7 @@ def parse_convention(fields: Fields) -> Convention | None:
     """A convention, or None with its faults noted."""
     key = fields.key
     if key in BUILT_IN:
-        fields.fault("id", f'"{key}" is built in; a convention of your own needs another id')
+        fields.fault("id", "convention-built-in", key=Name(key or ""))
     family = fields.record.get("family")
     known = family if family in set(Family) else ""
     given = read_fields(Convention, fields, str(known))

@@ -33,6 +33,7 @@ from metrion.core.declared import (
     WrittenUnit,
     fields_of,
 )
+from metrion.core.facts import fact
 from metrion.core.instruments.instrument import SCALES, Kind
 from metrion.core.quantity.observations import PAIR_INDICATIONS
 from metrion.core.scales import Indication
@@ -224,7 +225,7 @@ def _bounds(_: Bounds, fields: Fields, name: str, required: bool) -> Any:
 
 @_reads(Codes)
 def _codes(_: Codes, fields: Fields, name: str, required: bool) -> Any:
-    found = fields.texts(name, "text")
+    found = fields.texts(name, fact("a-text"))
     each = Fields(
         {str(i): text for i, (_, text) in enumerate(found)},
         child(fields.pointer, name),

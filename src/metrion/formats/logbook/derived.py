@@ -5,9 +5,10 @@ from __future__ import annotations
 from collections.abc import Mapping
 
 from metrion.core.declared import Sign
-from metrion.core.errors import FormulaError, UnitError
+from metrion.core.errors import FormulaError, UnitError, shortened
 from metrion.core.exact.bounds import check_unit
 from metrion.core.exact.units import Number, Unit, parse_unit
+from metrion.core.facts import Name, fact
 from metrion.core.formula import (
     RESERVED,
     SYMBOL,
@@ -19,7 +20,7 @@ from metrion.core.formula import (
 from metrion.core.quantity.derived import Derived, TypedValue
 from metrion.core.quantity.measurements import Measurement
 from metrion.formats.logbook.declared import read_fields
-from metrion.formats.logbook.fields import Fields
+from metrion.formats.logbook.fields import A_NUMBER, Fields
 from metrion.formats.logbook.known import Known, look_up
 
 _Input = Measurement | TypedValue
@@ -30,7 +31,7 @@ def parse_derived(fields: Fields, known: Known) -> Derived | None:
     given = read_fields(Derived, fields)
     convention = known.convention(fields)
     unit = _unit(fields)
-    formula = fields.parsed("formula", parse_formula, "a formula", required=True)
+    formula = fields.parsed("formula", parse_formula, fact("a-formula"), required=True)
     if formula and not fields.faults.kept:
         sound = formula
         formula = sound if fields.checked("formula", lambda: check_bounds(sound)) else None
@@ -58,7 +59,7 @@ def _unit(fields: Fields) -> Unit | None:
             check_unit(text)
         return parse_unit(text)
 
-    return fields.parsed("unit", read, "a unit like mm or g/cm**3", required=True)
+    return fields.parsed("unit", read, fact("a-unit"), required=True)
 
 
 def _inputs(holder: Fields, known: Known) -> dict[str, _Input | None]:
@@ -66,18 +67,15 @@ def _inputs(holder: Fields, known: Known) -> dict[str, _Input | None]:
     found: dict[str, _Input | None] = {}
     for symbol, given in holder.record.items():
         if not SYMBOL.fullmatch(symbol) or symbol in RESERVED:
-            holder.fault(
-                symbol,
-                f'"{symbol}" cannot be a symbol: letters, digits and _, beginning with no digit, '
-                f"and none of {', '.join(RESERVED)}",
-            )
+            reserved = Name(", ".join(RESERVED))
+            holder.fault(symbol, "not-a-symbol", text=shortened(symbol), reserved=reserved)
         if isinstance(given, dict):
             typed = holder.object(symbol)
             found[symbol] = _typed(typed) if typed else None
         elif isinstance(given, str):
             found[symbol] = look_up(holder, symbol, known.measurements, "measurement")
         else:
-            holder.fault(symbol, "an input is the id of a measurement, or value, uncertainty, unit")
+            holder.fault(symbol, "not-an-input")
             found[symbol] = None
     return found
 
@@ -91,7 +89,7 @@ def _typed(fields: Fields) -> TypedValue | None:
             return fields.read_angle(text) / unit.factor
         return fields.read_number(text)
 
-    value = fields.parsed("value", parse, 'a number in quotes, like "12.35"', required=True)
+    value = fields.parsed("value", parse, A_NUMBER, required=True)
     if unit is None or uncertainty is None or value is None:
         return None
     return TypedValue(value, uncertainty, unit, fields.record["value"])
@@ -116,7 +114,7 @@ def _resolved(
     fields: Fields, formula: Formula, units: Mapping[str, Unit | None], unit: Unit | None
 ) -> Formula | None:
     if unknown := sorted(formula.names - units.keys()):
-        fields.fault("formula", f"the formula names {', '.join(unknown)}, which is no input")
+        fields.fault("formula", "formula-names-no-input", names=Name(", ".join(unknown)))
         return None
     used = {symbol: units[symbol] for symbol in formula.names}
     dimensions = {symbol: one.dimension for symbol, one in used.items() if one is not None}
@@ -125,8 +123,8 @@ def _resolved(
     try:
         resolved, dimension = resolve(formula, dimensions)
     except (FormulaError, UnitError) as error:
-        fields.fault("formula", str(error))
+        fields.note("formula", error.says)
         return None
     if unit and dimension != unit.dimension:
-        fields.fault("unit", f"what the formula gives cannot be expressed in {unit.text}")
+        fields.fault("unit", "formula-gives-other-unit", unit=Name(unit.text))
     return resolved

@@ -8,14 +8,18 @@ from fractions import Fraction
 from typing import Any, TypeVar
 
 from metrion.core.declared import NAME, Sign
-from metrion.core.errors import MetrionError, OutOfBounds
+from metrion.core.errors import MetrionError, OutOfBounds, shortened
 from metrion.core.exact.angles import parse_angle
 from metrion.core.exact.bounds import check_id, check_length, check_number, check_text
 from metrion.core.exact.numbers import parse_exact
+from metrion.core.facts import Argument, Fact, Name, fact
 from metrion.formats.faults import BoundFault, Fault, Faults, child
 
 _Enum = TypeVar("_Enum", bound=StrEnum)
 _Value = TypeVar("_Value")
+
+_TEXT = fact("a-text")
+A_NUMBER = fact("a-number-in-quotes")
 
 
 class Fields:
@@ -35,64 +39,73 @@ class Fields:
     def __contains__(self, name: str) -> bool:
         return name in self.record
 
-    def fault(self, name: str, message: str) -> None:
+    def fault(self, name: str, code: str, **about: Argument) -> None:
         """Note a fault at a field (also one that is missing)."""
-        self.faults.append(Fault(child(self.pointer, name), message))
+        self.note(name, Fact(code, about))
 
-    def _given(self, name: str, kind: type | tuple[type, ...], what: str, required: bool) -> Any:
+    def note(self, name: str, says: Fact) -> None:
+        """Note what is wrong with a field."""
+        self.faults.append(Fault(child(self.pointer, name), says))
+
+    def _given(self, name: str, kind: type | tuple[type, ...], what: Fact, required: bool) -> Any:
         if name not in self.record:
             if required:
-                self.fault(name, f"{name} is missing; it must be {what}")
+                self.fault(name, "field-missing", field=Name(name), what=what)
             return None
         value = self.record[name]
         # In Python, but not in JSON, true and false are whole numbers.
         if not isinstance(value, kind) or (isinstance(value, bool) and kind is not bool):
-            self.fault(name, f"{name} is {_shown(value)}, but must be {what}")
+            self.fault(
+                name, "field-of-other-sort", field=Name(name), value=_shown(value), what=what
+            )
             return None
         return value
 
+    def _is_other(self, name: str, value: Any, what: Fact) -> None:
+        self.fault(name, "field-of-other-sort", field=Name(name), value=_shown(value), what=what)
+
     def text(self, name: str, most: int = NAME, *, required: bool = False) -> str | None:
         """A text of at most so many characters; a required one may not be empty."""
-        value: str | None = self._given(name, str, "text", required)
+        value: str | None = self._given(name, str, _TEXT, required)
         if value is None:
             return None
         if required and value == "":
-            self.fault(name, f"{name} is empty; it must be text that is not")
+            self.fault(name, "field-empty", field=Name(name))
             return None
         if not self.faults.kept:
             try:
                 check_text(value, most)
             except OutOfBounds as error:
-                self.faults.append(BoundFault(child(self.pointer, name), str(error)))
+                self.faults.append(BoundFault(child(self.pointer, name), error.says))
                 return None
         return value
 
     def flag(self, name: str, *, required: bool = False) -> bool | None:
         """true or false."""
-        value: bool | None = self._given(name, bool, "true or false", required)
+        value: bool | None = self._given(name, bool, fact("a-flag"), required)
         return value
 
     def integer(self, name: str, *, required: bool = False) -> int | None:
         """A JSON integer."""
-        value: int | None = self._given(name, int, "a whole number, not quoted", required)
+        value: int | None = self._given(name, int, fact("a-whole-number"), required)
         return value
 
     def count(self, name: str, most: int, *, required: bool = False) -> int | None:
         """A JSON integer of 1 or more, and of ``most`` or less."""
         value = self.integer(name, required=required)
         if value is not None and value < 1:
-            self.fault(name, f"{name} is {value}, but must be 1 or more")
+            self.fault(name, "field-below-one", field=Name(name), value=_shown(value))
             return None
         if value is not None and value > most and not self.faults.kept:
-            self.fault(name, f"{name} is {_shown(value)}, but must be at most {most}")
+            self.fault(name, "field-above", field=Name(name), value=_shown(value), most=most)
             return None
         return value
 
     def id(self) -> str | None:
         """The required id of an entry."""
-        key: str | None = self._given("id", str, "text", required=True)
+        key: str | None = self._given("id", str, _TEXT, required=True)
         if key == "":
-            self.fault("id", "id is empty; it must be text that is not")
+            self.fault("id", "field-empty", field=Name("id"))
             return None
         if key is not None and not self.faults.kept:
             self.checked("id", lambda: check_id(key))
@@ -109,51 +122,53 @@ class Fields:
         try:
             check()
         except MetrionError as error:
-            self.fault(name, str(error))
+            self.note(name, error.says)
             return False
         return True
 
     def objects(self, name: str, *, required: bool = False) -> Iterator[Fields]:
         """The objects of a list; members that are none are noted and left out."""
-        members = self._given(name, list, "a list", required) or []
+        members = self._given(name, list, fact("a-list"), required) or []
         pointer = child(self.pointer, name)
         for index, member in enumerate(members):
             if isinstance(member, dict):
                 yield Fields(member, child(pointer, index), self.faults)
             else:
-                place = Fault(child(pointer, index), f"{_shown(member)} must be an object")
-                self.faults.append(place)
+                says = fact("must-be", value=_shown(member), what=fact("an-object"))
+                self.faults.append(Fault(child(pointer, index), says))
 
     def object(self, name: str) -> Fields | None:
         """A required object."""
-        record = self._given(name, dict, "an object", required=True)
+        record = self._given(name, dict, fact("an-object"), required=True)
         return None if record is None else Fields(record, child(self.pointer, name), self.faults)
 
-    def texts(self, name: str, what: str) -> list[tuple[str, str]]:
+    def texts(self, name: str, what: Fact) -> list[tuple[str, str]]:
         """An optional list of texts, each with its own pointer's last part."""
-        members = self._given(name, list, "a list", required=False) or []
+        members = self._given(name, list, fact("a-list"), required=False) or []
         found = []
         for index, member in enumerate(members):
             if isinstance(member, str):
                 found.append((f"{name}/{index}", member))
             else:
                 place = f"{self.pointer}/{name}/{index}"
-                self.faults.append(Fault(place, f"{_shown(member)} must be {what}"))
+                self.faults.append(Fault(place, fact("must-be", value=_shown(member), what=what)))
         return found
 
     def choice(self, name: str, options: type[_Enum], *, required: bool = False) -> _Enum | None:
         """One of the words of an enumeration."""
-        words = " or ".join(f'"{option}"' for option in options)
+        words = fact("one-of", options=tuple(Name(f'"{option}"') for option in options))
         value = self._given(name, str, words, required)
         if value is None:
             return None
         if value not in set(options):
-            self.fault(name, f"{name} is {_shown(value)}, but must be {words}")
+            self.fault(
+                name, "field-of-other-sort", field=Name(name), value=_shown(value), what=words
+            )
             return None
         return options(value)
 
     def parsed(
-        self, name: str, parse: Callable[[str], _Value], what: str, *, required: bool = False
+        self, name: str, parse: Callable[[str], _Value], what: Fact, *, required: bool = False
     ) -> _Value | None:
         """A text that a core function reads, its error noted as the fault."""
         text = self._given(name, str, what, required)
@@ -162,18 +177,19 @@ class Fields:
         try:
             return parse(text)
         except MetrionError as error:
-            self.fault(name, str(error))
+            self.note(name, error.says)
             return None
 
     def exact(self, name: str, sign: Sign = Sign.ANY, *, required: bool = False) -> Fraction | None:
         """An exact number, written as a text."""
-        what = 'a number in quotes, like "12.35"'
-        value = self.parsed(name, self.read_number, what, required=required)
+        value = self.parsed(name, self.read_number, A_NUMBER, required=required)
         if value is not None and sign is Sign.POSITIVE and value <= 0:
-            self.fault(name, f"{name} is {self.record[name]}, but must be above 0")
+            self.fault(
+                name, "field-not-above-0", field=Name(name), value=shortened(self.record[name])
+            )
             return None
         if value is not None and sign is Sign.NOT_NEGATIVE and value < 0:
-            self.fault(name, f"{name} is {self.record[name]}, but must not be negative")
+            self.fault(name, "field-negative", field=Name(name), value=shortened(self.record[name]))
             return None
         return value
 
@@ -194,13 +210,20 @@ class Fields:
         return value
 
 
-def _shown(value: Any) -> str:
+def _beyond(value: Fraction, sign: Sign) -> str:
+    """What is wrong with the sign of a number; empty if nothing."""
+    if sign is Sign.POSITIVE and value <= 0:
+        return "field-not-above-0"
+    return "field-negative" if sign is Sign.NOT_NEGATIVE and value < 0 else ""
+
+
+def _shown(value: Any) -> Name | Fact:
     if isinstance(value, dict):
-        return "an object"
+        return fact("an-object")
     if isinstance(value, list):
-        return "a list"
+        return fact("a-list")
     if isinstance(value, str):
-        return f'"{value}"' if len(value) <= 40 else f'"{value[:40]}…"'
+        return fact("quoted", text=shortened(value))
     if value is None or isinstance(value, bool):
-        return {None: "null", True: "true", False: "false"}[value]
-    return str(value)[:40]
+        return Name({None: "null", True: "true", False: "false"}[value])
+    return Name(str(value)[:40])

@@ -9,6 +9,7 @@ from typing import Any
 
 from metrion.core.errors import ScaleError
 from metrion.core.exact.numbers import to_text
+from metrion.core.facts import fact
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.observations import PAIR_INDICATIONS
 from metrion.core.scales import Indication, Line, ScrewScale
@@ -67,15 +68,14 @@ def _main(
         fields.text("main", required=True)
         return None
     if sketch.kind is Kind.ANGULAR:
-        what = 'an angle in quotes, like "214:30"'
-        main = fields.parsed("main", fields.read_angle, what, required=True)
+        main = fields.parsed("main", fields.read_angle, fact("an-angle-in-quotes"), required=True)
     else:
         main = fields.exact("main", required=True)
     try:
         if main is not None and instrument is not None:
             instrument.check_main(main, estimates=estimates)
-    except (ScaleError, ValueError) as error:
-        fields.fault("main", str(error))
+    except ScaleError as error:
+        fields.note("main", error.says)
         return None
     return main
 
@@ -92,13 +92,13 @@ def _line(fields: Fields, instrument: Instrument | None, estimates: bool) -> Lin
     try:
         instrument.check_line(line, estimates=estimates)
     except ScaleError as error:
-        fields.fault("fine", str(error))
+        fields.note("fine", error.says)
         return None
     return line
 
 
 def _estimate(fields: Fields, given: Any) -> Fraction | None:
     if not _DECIMAL.fullmatch(given):
-        fields.fault("fine", 'fine must be a whole line like 26, or an estimate like "26.4"')
+        fields.fault("fine", "not-a-line")
         return None
-    return fields.parsed("fine", fields.read_number, "an estimate")
+    return fields.parsed("fine", fields.read_number, fact("an-estimate"))

@@ -49,7 +49,7 @@ def _vernier(fields: Fields, found: dict[str, Any], drawn: bool) -> Scale | None
         if not drawn:
             scale.refuse_useless()
     except UselessScale as error:
-        fields.fault("span", str(error))
+        fields.note("span", error.says)
         return None
     return scale if "main_division" in found else None
 
@@ -61,6 +61,6 @@ def _screw(fields: Fields, found: dict[str, Any]) -> Scale | None:
         # Whether the sleeve fits the pitch does not hang on the thimble.
         scale = ScrewScale(**{"fine_divisions": 1, **found})
     except UnreadableSleeve as error:
-        fields.fault("main_division", str(error))
+        fields.note("main_division", error.says)
         return None
     return scale if "fine_divisions" in found else None

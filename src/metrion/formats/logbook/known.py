@@ -5,6 +5,8 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 from typing import TypeVar
 
+from metrion.core.errors import shortened
+from metrion.core.facts import Name
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.zero import ZeroCheck
@@ -65,15 +67,16 @@ class Known:
 
 
 def look_up(fields: Fields, name: str, known: dict[str, _Value | None], what: str) -> _Value | None:
-    """What a required reference leads to; a reference to nothing is noted."""
+    """What a required reference leads to; a reference to nothing is noted.
+
+    Args:
+        what: the code of what it should be, as the catalogue has it.
+    """
     key = fields.text(name, required=True)
     if key is None:
         return None
     if key not in known:
-        fields.fault(name, f'there is no {what} "{key}"{_choices(known)}')
+        some = ", ".join(f'"{one}"' for one in list(known)[:6])
+        code = "no-such-entry-but" if some else "no-such-entry"
+        fields.fault(name, code, what=what, key=shortened(key), known=Name(some))
     return known.get(key)
-
-
-def _choices(known: dict[str, _Value | None]) -> str:
-    some = ", ".join(f'"{key}"' for key in list(known)[:6])
-    return f"; there are {some}" if some else " in this file"

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from metrion.core.errors import shortened
+from metrion.core.facts import Fact, fact
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import INDICATIONS, Observation, Sort
@@ -58,21 +60,19 @@ def _checks(fields: Fields, known: Known) -> tuple[ZeroCheck, ...]:
     instrument = named if isinstance(named, str) else ""
     found: dict[str, ZeroCheck] = {}
     seen: set[str] = set()
-    for place, key in fields.texts("zero", "the id of a zero check"):
+    for place, key in fields.texts("zero", fact("id-of-a-zero-check")):
         check = known.zero_checks.get(key)
         pointer = Fields(fields.record, f"{fields.pointer}/zero", fields.faults)
         index = place.partition("/")[2]
         if key not in known.zero_checks:
-            pointer.fault(index, f'there is no zero check "{key}"')
+            pointer.fault(index, "no-such-entry", what="zero_check", key=shortened(key))
         elif key in seen:
-            pointer.fault(index, f'the zero check "{key}" is named twice; each counts once')
+            pointer.fault(index, "zero-check-twice", key=shortened(key))
         elif instrument in known.instruments and known.made_on.get(key) != instrument:
             made_on = known.made_on.get(key)
             if made_on in known.instruments:
-                pointer.fault(
-                    index,
-                    f'the zero check "{key}" was made on "{made_on}", not on "{instrument}"',
-                )
+                about = {"key": shortened(key), "tool": shortened(made_on or "")}
+                pointer.fault(index, "zero-check-elsewhere", **about, own=shortened(instrument))
         elif check:
             found[key] = check
         seen.add(key)
@@ -123,23 +123,22 @@ def _checked_sort(
     first = observations[0][1]
     for index, sort, _ in observations:
         if angular and sort is Sort.SINGLE:
-            _note(measurement, index, "a divided circle takes pairs: two positions, a and b")
+            _note(measurement, index, fact("circle-takes-pairs"))
     for index, sort, _ in observations[1:]:
         if sort is not first and not (angular and sort is Sort.SINGLE):
-            _note(
-                measurement, index, f"this observation is a {sort}, the ones before it are {first}s"
-            )
+            kinds = {"sort": sort.name.lower(), "first": first.name.lower()}
+            _note(measurement, index, fact("observation-of-other-sort", **kinds))
             break
     return first
 
 
-def _note(measurement: Fields, index: int, message: str) -> None:
+def _note(measurement: Fields, index: int, says: Fact) -> None:
     pointer = f"{measurement.pointer}/observations"
-    Fields({}, pointer, measurement.faults).fault(str(index), message)
+    Fields({}, pointer, measurement.faults).note(str(index), says)
 
 
 def _may_divide(fields: Fields, sort: Sort | None) -> bool:
     if "divide_by" in fields and sort is Sort.SINGLE:
-        fields.fault("divide_by", "divide_by goes with pairs only; a stack has items")
+        fields.fault("divide_by", "divide-by-of-single")
         return False
     return True

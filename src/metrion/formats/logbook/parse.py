@@ -7,10 +7,12 @@ from functools import partial
 from typing import Any
 
 from metrion.core.declared import NOTHING
+from metrion.core.errors import shortened
+from metrion.core.facts import Name
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.logbook import Logbook
 from metrion.core.uncertainty.conventions import Convention
-from metrion.formats.faults import Fault, Faults, Refused
+from metrion.formats.faults import Faults, Refused, refusal
 from metrion.formats.logbook.conventions import parse_convention
 from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.derived import parse_derived
@@ -45,7 +47,7 @@ def parse_logbook(document: Any, *, kept: bool = False, earlier: Earlier | None 
         Refused: with every fault of the document.
     """
     if not isinstance(document, dict):
-        raise Refused([Fault("", "a logbook is a JSON object, and this is none")])
+        raise refusal("logbook-no-object")
     faults = Faults(kept=kept)
     fields = Fields(document, "", faults)
     _check_head(fields)
@@ -112,10 +114,10 @@ def parse_own_convention(record: dict[str, Any], *, kept: bool = False) -> Conve
 def _check_head(fields: Fields) -> None:
     name = fields.text("format", required=True)
     if name not in (None, "metrion-logbook"):
-        fields.fault("format", f'format is "{name}", but must be "metrion-logbook"')
+        fields.fault("format", "other-format", format=shortened(name or ""))
     version = fields.integer("version", required=True)
     if version not in (None, 1):
-        fields.fault("version", f"version is {version}, but only version 1 is known here")
+        fields.fault("version", "other-version", version=Name(str(version)[:40]))
 
 
 def _section(
@@ -134,7 +136,7 @@ def _section(
         value = (earlier and earlier.entry(item.record, known)) or parse(item, known)
         key = item.key
         if key is not None and key in by_id:
-            item.fault("id", f'the id "{key}" is used twice; every id stands once in its list')
+            item.fault("id", "id-twice", key=shortened(key))
         elif key is not None:
             by_id[key] = value
         if value is not None:

@@ -6,6 +6,7 @@ import re
 from fractions import Fraction
 
 from metrion.core.errors import NotExact, OutOfBounds
+from metrion.core.facts import Name, fact
 from metrion.core.uncertainty.conventions import Coverage, Digits
 from metrion.formats.logbook.fields import Fields
 
@@ -19,14 +20,14 @@ def read_figures(fields: Fields, name: str) -> Digits | None:
     for digits in _DIGITS:
         if type(given) is type(digits) and given == digits:
             return digits
-    state = "is missing; it" if name not in fields else ""
-    fields.fault(name, f'{name} {state} must be 1, 2 or "1-or-2"')
+    code = "figures-missing" if name not in fields else "figures-other"
+    fields.fault(name, code, field=Name(name))
     return None
 
 
 def read_coverage(fields: Fields, name: str) -> Coverage | None:
     """A coverage factor or percentage."""
-    what = 'a factor like "2" or a percentage like "95%"'
+    what = fact("a-coverage")
     text = fields.parsed(name, str, what, required=True)
     if text is None:
         return None
@@ -37,7 +38,7 @@ def read_coverage(fields: Fields, name: str) -> Coverage | None:
         percentage = bool(match[2])
         if number > 0 and (number < 100 or not percentage):
             return Coverage(number, percentage)
-    fields.fault(name, f"{name} must be {what}, above 0 (a percentage below 100)")
+    fields.fault(name, "coverage-out-of-bounds", field=Name(name), what=what)
     return None
 
 
@@ -50,9 +51,9 @@ def read_bounds(fields: Fields, name: str) -> tuple[Fraction, Fraction] | None:
             if low < high:
                 return low, high
     except OutOfBounds as error:
-        fields.fault(name, str(error))
+        fields.note(name, error.says)
         return None
     except NotExact:
         pass
-    fields.fault(name, f'{name} must be two numbers, the lower first, like ["0", "150"]')
+    fields.fault(name, "not-two-numbers", field=Name(name))
     return None

@@ -20,10 +20,7 @@ from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.observations import Arc, Sort
 from metrion.core.quantity.zero import WrappedZero, ZeroCheck
 from metrion.core.scales import Indication
-from metrion.voice import plainly
-from metrion.web.present.instruments import shown
-
-say = plainly().say
+from metrion.web.speaking import say, shown
 
 _FINEST = 1_000_000
 """Denominator to which a slider's place is taken: far finer than any line, and exact to add."""
@@ -44,7 +41,7 @@ def answer_view(
         "seq": body["seq"],
         "main": {
             "value": None if answer.main is None else instrument.main_text(answer.main),
-            "fault": answer.main_fault,
+            "fault": say(answer.main_fault),
         },
         "fine": _fine_view(instrument, answer),
         "read": _text(instrument, answer.read),
@@ -129,12 +126,12 @@ def _typed(
 def _fine_view(instrument: Instrument, answer: Answer) -> dict[str, Any]:
     line = answer.line
     if line is None:
-        return {"value": None, "fault": answer.line_fault, "numeral": None, "worth": None}
+        return {"value": None, "fault": say(answer.line_fault), "numeral": None, "worth": None}
     return {
         "value": to_text(Fraction(line)),
-        "fault": answer.line_fault,
+        "fault": say(answer.line_fault),
         "numeral": fine_numerals(instrument).text(line),
-        "worth": instrument.value_text(instrument.reading(Indication(Fraction(0), line))),
+        "worth": shown(instrument.value_text(instrument.reading(Indication(Fraction(0), line)))),
     }
 
 
@@ -151,9 +148,9 @@ def _finding(
     try:
         reference = typed_number(typed or "0")
     except MetrionError as error:
-        return None, f"{error}."
+        return None, say(fact("sentence", phrase=error.says))
     if reference < 0:
-        return None, "the size of a setting piece is not negative."
+        return None, say(fact("sentence", phrase=fact("setting-piece-negative")))
     if answer.indication is None:
         return None, ""
     found = zero_finding(instrument, answer.indication, reference)
@@ -161,7 +158,7 @@ def _finding(
         "error": float(found.error),
         "words": say(found.says),
         "ways": [say(way) for way in found.ways],
-        "advice": say(found.advice) if found.advice else "",
+        "advice": say(found.advice),
         "wrapped": found.wrapped and _wrapped_view(instrument, found.wrapped),
     }
     return view, ""

@@ -11,31 +11,29 @@ from metrion.core.quantity.derived import Derived
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.uncertainty.budget import Budget
 from metrion.report import compared, unit_of
-from metrion.voice import plainly
-from metrion.web.present.instruments import shown
+from metrion.web.speaking import say, shown, speaker
 
 
 def budget_view(budget: Budget, unit: str) -> dict[str, Any]:
     """The bars of a budget and what they mean."""
-    say = plainly().say
     return {
         "shares": [
             {
                 "label": say(share.label),
-                "size": two_figures(share.size, unit),
+                "size": shown(two_figures(share.size, unit)),
                 "percent": float(share.percent),
                 "percent_words": say(share.whole_percent),
                 "lost": share.lost,
             }
             for share in budget.shares
         ],
-        "sentences": [plainly().say(fact) for fact in budget.sentences],
+        "sentences": [say(fact) for fact in budget.sentences],
     }
 
 
 def comparison_view(own: Measurement | Derived, logbook: Logbook) -> dict[str, Any] | None:
     """A result beside what it was to be compared with; None where nothing was."""
-    found = compared(own, logbook, plainly())
+    found = compared(own, logbook, speaker())
     beside = own.compare
     if found is None or beside is None:
         return None
@@ -45,8 +43,8 @@ def comparison_view(own: Measurement | Derived, logbook: Logbook) -> dict[str, A
         "value": beside.value,
         "uncertainty": beside.uncertainty,
         "unit": printed_unit(beside.unit),
-        "with": shown(found.beside),
-        "sentences": [shown(words) for words in found.sentences],
+        "with": found.beside,
+        "sentences": list(found.sentences),
     }
 
 

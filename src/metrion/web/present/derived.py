@@ -12,9 +12,9 @@ from metrion.core.quantity.measurements import Measurement
 from metrion.core.uncertainty.budget import derived_budget
 from metrion.report import derived_working
 from metrion.store.records import Kept
-from metrion.voice import plainly
 from metrion.web.present.budget import budget_view, comparison_view, dimension_of
-from metrion.web.present.instruments import shown, steps_view
+from metrion.web.present.instruments import steps_view
+from metrion.web.speaking import say, shown, speaker
 
 
 def derived_view(found: DerivedResult, entry: Kept, logbook: Logbook) -> dict[str, Any]:
@@ -22,23 +22,23 @@ def derived_view(found: DerivedResult, entry: Kept, logbook: Logbook) -> dict[st
     derived = found.derived
     percent = None
     if found.value and found.uncertainty:
-        percent = f"{100 * float(found.uncertainty.size) / abs(float(found.value)):.2g}"
+        percent = shown(f"{100 * float(found.uncertainty.size) / abs(float(found.value)):.2g}")
     return {
         "id": derived.id,
         "version": entry.version,
         "name": derived.name,
-        "formula": printed_formula(derived.formula.text),
+        "formula": shown(printed_formula(derived.formula.text)),
         "unit": printed_unit(derived.unit.text),
         "convention": derived.convention.id,
         "convention_name": derived.convention.name,
         "inputs": [_input_view(symbol, given) for symbol, given in derived.inputs.items()],
         "sentence": shown(found.rounded.printed) if found.rounded else None,
         "relative_percent": percent,
-        "working": steps_view(derived_working(found, plainly())),
+        "working": steps_view(derived_working(found, speaker())),
         "budget": budget_view(derived_budget(found), derived.unit.text),
         "compared": comparison_view(derived, logbook),
         "dimension": dimension_of(derived),
-        "shared_zeros": [plainly().say(shared.says) for shared in found.shared_zeros],
+        "shared_zeros": [say(shared.says) for shared in found.shared_zeros],
     }
 
 

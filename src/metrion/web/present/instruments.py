@@ -22,12 +22,7 @@ from metrion.core.scales.notes import notes, slide
 from metrion.formats.results import instrument_document
 from metrion.report import Span, Written, least_count_lines
 from metrion.store.records import Kept
-from metrion.voice import plainly
-
-
-def shown(text: str) -> str:
-    """A text with true minus signs."""
-    return text.replace("-", "−")
+from metrion.web.speaking import say, shown, speaker
 
 
 def span_view(span: Span) -> dict[str, Any]:
@@ -81,9 +76,9 @@ def instrument_view(instrument: Instrument, entry: Kept) -> dict[str, Any]:
         "fine_as": str(appearance.fine_as),
         "appearance": asdict(appearance),
         "least_count": document["least_count"],
-        "least_count_text": instrument.with_unit(instrument.least_count),
+        "least_count_text": shown(instrument.with_unit(instrument.least_count)),
         "pattern": document["pattern"],
-        "derivation": steps_view(least_count_lines(instrument, plainly())),
+        "derivation": steps_view(least_count_lines(instrument, speaker())),
         "notes": notes_view(instrument),
         "lines": lines_view(instrument),
         "below_main": instrument.main_text(below.main),
@@ -95,7 +90,7 @@ def notes_view(instrument: Instrument) -> list[dict[str, Any]]:
     """What to know about its scale."""
     return [
         {
-            "text": plainly().say(note.says),
+            "text": say(note.says),
             "warning": note.warning,
             "position": None
             if note.indication is None
@@ -111,7 +106,7 @@ def slide_view(instrument: Instrument) -> list[dict[str, Any]]:
         {
             "position": float(step.position),
             "lines": list(step.lines),
-            "words": plainly().say(step.says),
+            "words": say(step.says),
         }
         for step in slide(instrument)
     ]

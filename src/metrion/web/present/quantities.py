@@ -11,7 +11,6 @@ from typing import Any, NamedTuple
 from metrion.core.desk.desk import zero_says
 from metrion.core.exact.numbers import to_text
 from metrion.core.exact.rounding import round_result
-from metrion.core.facts import Fact
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.logbook import Logbook, Reviewed
 from metrion.core.quantity.measurements import Measurement, MeasurementResult, reduce_measurement
@@ -26,10 +25,11 @@ from metrion.core.scales import Indication
 from metrion.core.uncertainty.budget import measurement_budget
 from metrion.report import result_lines
 from metrion.report.second_looks import main_words
-from metrion.voice import plainly
+from metrion.voice import Speaker
 from metrion.web.present.budget import budget_view, comparison_view, dimension_of
-from metrion.web.present.instruments import shown, steps_view
+from metrion.web.present.instruments import steps_view
 from metrion.web.remembered import Hashed
+from metrion.web.speaking import say, shown, speaker
 
 
 class Version(NamedTuple):
@@ -43,13 +43,15 @@ def quantity_view(
     reviewed: Hashed[Reviewed], version: int, readings: tuple[Version, ...], logbook: Logbook
 ) -> dict[str, Any]:
     """A quantity with its readings and its result, and beside another of the sheet."""
-    view = _by_itself(reviewed, version, readings)
+    view = _by_itself(reviewed, version, readings, speaker())
     return {**view, "compared": comparison_view(reviewed.value.result.measurement, logbook)}
 
 
 @lru_cache(maxsize=2048)
-def _by_itself(of: Hashed[Reviewed], version: int, readings: tuple[Version, ...]) -> dict[str, Any]:
-    """What hangs on nothing else of the sheet."""
+def _by_itself(
+    of: Hashed[Reviewed], version: int, readings: tuple[Version, ...], speaker: Speaker
+) -> dict[str, Any]:
+    """What hangs on nothing else of the sheet, for one reader."""
     reviewed = of.value
     result, measurement = reviewed.result, reviewed.result.measurement
     instrument = measurement.instrument
@@ -69,27 +71,22 @@ def _by_itself(of: Hashed[Reviewed], version: int, readings: tuple[Version, ...]
         "zero_exact": measurement.zero_exact,
         "zero_error": float(measurement.zero_error),
         "zero_text": shown(instrument.value_text(measurement.zero_error)),
-        "zero_words": plainly().say(zero_says(instrument, measurement.effective_checks)),
+        "zero_words": say(zero_says(instrument, measurement.effective_checks)),
         "estimates": measurement.convention.estimate,
         "convention": measurement.convention.id,
         "convention_name": measurement.convention.name,
         "reading_count": len(readings),
         "readings": readings_view(measurement, readings),
         "result": result_view(result),
-        "working": steps_view(result_lines(result, plainly())),
+        "working": steps_view(result_lines(result, speaker)),
         "budget": budget_view(measurement_budget(result), instrument.unit),
         "dimension": dimension_of(measurement),
         "flags": flags_view(reviewed),
         "places": places_view(measurement),
         "places_apart": measurement.places_apart,
         "hints": hints_view(measurement),
-        "advice": _said(advice(result)),
+        "advice": say(advice(result)),
     }
-
-
-def _said(fact: Fact | None) -> str:
-    """A fact in words; empty without one."""
-    return plainly().say(fact) if fact else ""
 
 
 def places_view(measurement: Measurement) -> list[dict[str, Any]]:
@@ -99,7 +96,7 @@ def places_view(measurement: Measurement) -> list[dict[str, Any]]:
         return []
     return [
         {
-            "place": shown(one.place),
+            "place": one.place,
             "count": len(one.result.measurement.counting),
             "sentence": shown(one.result.rounded.printed) if one.result.rounded else None,
         }
@@ -109,7 +106,7 @@ def places_view(measurement: Measurement) -> list[dict[str, Any]]:
 
 def hints_view(measurement: Measurement) -> list[dict[str, str]]:
     """Remarks that use how a reading was approached and who read it."""
-    return [{"code": hint.code, "message": plainly().say(hint.says)} for hint in hints(measurement)]
+    return [{"code": hint.code, "message": say(hint.says)} for hint in hints(measurement)]
 
 
 def readings_view(measurement: Measurement, entries: Sequence[Version]) -> list[dict[str, Any]]:
@@ -151,7 +148,7 @@ def _figures(measurement: Measurement, index: int) -> dict[str, Any]:
         "main": " / ".join(
             shown(instrument.mark_text(indication.main)) for indication in observation.indications
         ),
-        "line": _lines(instrument, observation),
+        "line": shown(_lines(instrument, observation)),
         "position": float(measurement.observed[index]),
         "positions": [
             float(instrument.reading(indication)) for indication in observation.indications
@@ -177,7 +174,7 @@ def _earlier_view(instrument: Instrument, earlier: Earlier) -> dict[str, str]:
     """Figures a reading had before, those of a pair as the rows show them: ``6 / 12``."""
     return {
         "main": shown(" / ".join(main_words(instrument, main) for main, _ in earlier.indications)),
-        "line": " / ".join(line for _, line in earlier.indications),
+        "line": shown(" / ".join(line for _, line in earlier.indications)),
         "at": earlier.at,
         "why": earlier.why,
     }
@@ -209,7 +206,7 @@ def result_view(result: MeasurementResult) -> dict[str, Any]:
         "mean": middle,
         "low": middle - half,
         "high": middle + half,
-        "relative_percent": None if percent is None else f"{float(percent):.2g}",
+        "relative_percent": None if percent is None else shown(f"{float(percent):.2g}"),
     }
 
 
@@ -231,7 +228,7 @@ def flags_view(reviewed: Reviewed) -> list[dict[str, Any]]:
         {
             "code": flag.code,
             "level": str(flag.level),
-            "message": plainly().say(flag.says),
+            "message": say(flag.says),
             "observation": flag.observation,
             "suggestion": dict(flag.suggestion),
             "suggested": _suggested(measurement, flag),

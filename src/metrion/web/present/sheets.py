@@ -15,6 +15,7 @@ from metrion.web.present.derived import derived_view
 from metrion.web.present.instruments import instrument_view, zero_check_view
 from metrion.web.present.quantities import Version, open_looks, quantity_view, result_view
 from metrion.web.remembered import Hashed
+from metrion.web.speaking import speaker
 
 SECTIONS = {
     "instruments": "instruments",
@@ -57,9 +58,15 @@ def _about(worked: Worked) -> dict[str, Any]:
         "authors": logbook.authors,
         "date": logbook.date,
         "aim": logbook.aim,
-        "undo": worked.undo,
-        "redo": worked.redo,
+        "undo": _command(worked.undo),
+        "redo": _command(worked.redo),
     }
+
+
+def _command(title: str | None) -> str | None:
+    """What a command does; one of an earlier version has its own words."""
+    code = f"command-{title}"
+    return speaker().text(code) if title and speaker().knows(code) else title
 
 
 def _entries(worked: Worked, before: Worked | None) -> dict[str, Any]:

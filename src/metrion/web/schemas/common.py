@@ -9,6 +9,7 @@ from marshmallow import Schema, ValidationError, fields, validate
 
 from metrion.core.errors import OutOfBounds
 from metrion.core.exact.bounds import check_id
+from metrion.web.speaking import say
 
 NAME = validate.Length(min=1, max=200)
 
@@ -17,7 +18,7 @@ def ID(key: str) -> None:  # noqa: N802 - a validator like NAME
     try:
         check_id(key)
     except OutOfBounds as error:
-        raise ValidationError(str(error)) from None
+        raise ValidationError(say(error.says)) from None
 
 
 def string(**more: Any) -> fields.String:

@@ -1,0 +1,47 @@
+"""The catalogues of messages: one file for each language, in the format of Project Fluent.
+
+Those in the folder that ``METRION_CATALOGUES`` names come beside the ones that ship: adding a
+language is adding a file.
+"""
+
+from __future__ import annotations
+
+import os
+from functools import cache
+from importlib import resources
+from importlib.resources.abc import Traversable
+from pathlib import Path
+
+DEFAULT = "en"
+"""The language that every message is there for."""
+
+_SUFFIX = ".ftl"
+
+
+def usual() -> str:
+    """The language where nothing was chosen: that of ``METRION_LANGUAGE``, else the default one."""
+    return os.environ.get("METRION_LANGUAGE", DEFAULT)
+
+
+def languages() -> tuple[str, ...]:
+    """The languages that there are catalogues for, the usual one first."""
+    return tuple(sorted(_files(), key=lambda name: (name != DEFAULT, name)))
+
+
+@cache
+def catalogue(language: str) -> str:
+    """The catalogue of a language as text; the usual one where there is none."""
+    files = _files()
+    return files.get(language, files[DEFAULT]).read_text("utf-8")
+
+
+def _files() -> dict[str, Traversable]:
+    folders: list[Traversable] = [resources.files(__package__)]
+    if named := os.environ.get("METRION_CATALOGUES"):
+        folders.append(Path(named))
+    return {
+        one.name.removesuffix(_SUFFIX): one
+        for folder in folders
+        for one in folder.iterdir()
+        if one.name.endswith(_SUFFIX)
+    }

@@ -1,0 +1,45 @@
+"""Who writes for the reader of the notebook: in the language, words and numbers chosen there."""
+
+from __future__ import annotations
+
+from typing import NoReturn, cast
+
+from flask import current_app, g
+
+from metrion.core.errors import MetrionError
+from metrion.core.facts import Argument, Fact
+from metrion.voice import Speaker
+
+
+class Problem(MetrionError):
+    """A request that cannot be answered.
+
+    Attributes:
+        status: of the answer.
+    """
+
+    def __init__(self, status: int, code: str, **about: Argument) -> None:
+        self.status = status
+        super().__init__(code, **about)
+
+
+def refuse(status: int, code: str, **about: Argument) -> NoReturn:
+    """Answer with a status and what the catalogue says under a code."""
+    raise Problem(status, code, **about)
+
+
+def speaker() -> Speaker:
+    """The speaker of the request at work."""
+    if "speaker" not in g:
+        g.speaker = current_app.extensions["notebook"].speaker()
+    return cast(Speaker, g.speaker)
+
+
+def say(fact: Fact | None) -> str:
+    """A fact in words; empty without one."""
+    return speaker().say(fact) if fact else ""
+
+
+def shown(figure: str) -> str:
+    """A figure, alone or with its unit, with the signs that the reader has for it."""
+    return speaker().numbers.figure(figure)
