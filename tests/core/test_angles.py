@@ -88,7 +88,9 @@ def test_two_windows_are_free_of_a_circle_that_turns_off_its_middle(
 def test_minutes_as_decimals_are_named(text: str, meant: str) -> None:
     with pytest.raises(DecimalDegrees, check=saying(meant)):
         typed_main(HALF_DEGREES, text)
-    assert meant in consider(HALF_DEGREES, text, "").main_fault
+    fault = consider(HALF_DEGREES, text, "").main_fault
+    assert fault is not None
+    assert meant in plainly().say(fault)
 
 
 @pytest.mark.parametrize("text", ["57:30", "57 30", "57°30′", "57° 30'", "57:30 "])

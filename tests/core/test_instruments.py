@@ -13,6 +13,7 @@ from metrion.core.errors import (
     UnreadableSleeve,
     UselessScale,
 )
+from metrion.core.facts import Figure, Name, fact
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.zero import ZeroCheck, zero_error, zero_errors
 from metrion.core.scales import Indication, Scale, ScrewScale, VernierScale
@@ -131,14 +132,12 @@ def test_lines_that_are_there_and_lines_that_are_not(
 def test_errors_carry_their_facts() -> None:
     with pytest.raises(NotAMark) as mark:
         CALIPER.check_main(Fraction("6.4"))
-    assert (mark.value.value, mark.value.instrument, mark.value.division) == (
-        "6.4",
-        "Caliper A",
-        "1 mm",
-    )
+    about = {"value": Figure("6.4"), "tool": Name("Caliper A"), "division": Figure("1 mm")}
+    assert mark.value.says.about == about
     with pytest.raises(NoSuchLine) as line:
         CALIPER.check_line(33, estimates=False)
-    assert (line.value.line, line.value.last) == ("33", "20")
+    about = {"line": Figure("33"), "tool": Name("Caliper A"), "last": Figure("20")}
+    assert line.value.says.about == about
 
 
 @pytest.mark.parametrize(
@@ -148,7 +147,7 @@ def test_errors_carry_their_facts() -> None:
         (UselessScale(10, 20), "10 fine divisions over 20 main divisions all coincide at once"),
         (UselessScale(1, 3), "one fine division tells nothing"),
         (UnreadableSleeve("0.3", "0.5"), "sleeve marks 0.3 apart do not fit a pitch of 0.5"),
-        (NotEstimable("3.5", "no line lies there"), "give a whole line as integer"),
+        (NotEstimable("3.5", fact("convention-without-estimates")), "give a whole line as integer"),
     ],
 )
 def test_every_error_says_what_is_wrong(error: MetrionError, says: str) -> None:

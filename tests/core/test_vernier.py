@@ -45,7 +45,9 @@ def test_a_scale_whose_lines_all_coincide_is_refused(lines: int, span: int) -> N
     assert scale.pattern is Pattern.USELESS
     with pytest.raises(UselessScale) as refused:
         scale.refuse_useless()
-    assert (refused.value.fine_divisions, refused.value.span) == (lines, span)
+    told = refused.value.says
+    assert told.code == ("useless-scale" if lines > 1 else "useless-scale-of-one")
+    assert lines == 1 or (told.about["lines"], told.about["marks"]) == (lines, span)
 
 
 @pytest.mark.parametrize(

@@ -11,6 +11,7 @@ from hypothesis import strategies as st
 
 from metrion.formats.archive import Filed, file_name, is_archive, read_archive, write_archive
 from metrion.formats.faults import Refused
+from tests.said import said
 
 MANIFEST = {"format": "metrion-manifest", "version": 1}
 
@@ -49,7 +50,7 @@ def test_a_title_gives_a_name_that_every_system_takes(title: str, name: str) -> 
 
 
 @pytest.mark.parametrize(
-    ("content", "pointer", "said"),
+    ("content", "pointer", "says"),
     [
         (zipped(other={}), "", "has no manifest.json"),
         (zipped(manifest=[]), "", "must have format"),
@@ -60,9 +61,9 @@ def test_a_title_gives_a_name_that_every_system_takes(title: str, name: str) -> 
         (b"PK\x03\x04 and then nothing", "", "cannot be read"),
     ],
 )
-def test_what_is_no_archive_of_ours_is_refused(content: bytes, pointer: str, said: str) -> None:
+def test_what_is_no_archive_of_ours_is_refused(content: bytes, pointer: str, says: str) -> None:
     with pytest.raises(Refused) as refused:
         read_archive(content)
     (fault,) = refused.value.faults
     assert fault.pointer == pointer
-    assert said in said(fault)
+    assert says in said(fault)

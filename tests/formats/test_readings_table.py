@@ -155,10 +155,10 @@ def test_pairs_of_angles_have_four_columns() -> None:
 
 
 @pytest.mark.parametrize(
-    ("content", "said"),
+    ("content", "says"),
     [(b"", "empty"), (b" ;\n;\n", "empty"), (b"PK\x03\x04\0\0", "is no text")],
 )
-def test_what_is_no_table_is_refused(content: bytes, said: str) -> None:
+def test_what_is_no_table_is_refused(content: bytes, says: str) -> None:
     with pytest.raises(Refused, check=saying(says)):
         read_table(content)
 

@@ -4,7 +4,7 @@ from typing import Any
 
 import pytest
 
-from metrion.formats.faults import Fault, Refused, child
+from metrion.formats.faults import Refused, child
 from metrion.formats.logbook import parse_logbook, read_drawn_instrument
 from tests.formats.test_faults import GONE, changed
 from tests.said import said
@@ -64,7 +64,6 @@ def test_a_very_long_value_is_shortened() -> None:
 
 def test_pointers_are_escaped() -> None:
     assert child("/a", "b/c~d") == "/a/b~1c~0d"
-    assert str(Fault("/a/0", "is wrong")) == "/a/0: is wrong"
 
 
 def test_a_faulty_instrument_does_not_hide_the_faults_of_what_uses_it() -> None:

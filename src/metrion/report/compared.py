@@ -49,7 +49,7 @@ def compared(own: Measurement | Derived, logbook: Logbook, speaker: Speaker) -> 
     try:
         comparison = compare(own, found or _typed(beside))
     except MetrionError as error:
-        return Compared(words, (f"{error}.",))
+        return Compared(words, (speaker.text("sentence", phrase=error.says),))
     if comparison is None:
         return Compared(words, (speaker.text("compared-without-value"),))
     return Compared(words, tuple(map(speaker.say, comparison.sentences)))

@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterator, Sequence
 from enum import StrEnum
 from fractions import Fraction
+from functools import reduce
 from typing import Any, TypeVar
 
 from metrion.core.declared import NAME, Sign
@@ -156,7 +157,7 @@ class Fields:
 
     def choice(self, name: str, options: type[_Enum], *, required: bool = False) -> _Enum | None:
         """One of the words of an enumeration."""
-        words = fact("one-of", options=tuple(Name(f'"{option}"') for option in options))
+        words = _either([fact("quoted", text=Name(option)) for option in options])
         value = self._given(name, str, words, required)
         if value is None:
             return None
@@ -208,6 +209,10 @@ class Fields:
         value = parse(text)
         check_number(text, value)
         return value
+
+
+def _either(options: Sequence[Fact]) -> Fact:
+    return reduce(lambda first, second: fact("or", first=first, second=second), options)
 
 
 def _beyond(value: Fraction, sign: Sign) -> str:
