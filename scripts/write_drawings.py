@@ -16,6 +16,7 @@ from metrion.core.scales import ScrewScale, VernierScale
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_logbook
 from metrion.store.records import Kept
+from metrion.voice import plainly
 from metrion.web.present import instrument_view
 
 COUNT = 1000
@@ -60,7 +61,7 @@ def _drawing(draw: random.Random) -> dict[str, Any] | None:
 
 
 def main(target: Path) -> None:
-    """Write the drawings to ``target``; the same every time."""
+    """Write the drawings to ``target``, the usual words beside them; the same every time."""
     draw = random.Random(1862)
     drawings: list[dict[str, Any]] = []
     while len(drawings) < COUNT:
@@ -68,6 +69,7 @@ def main(target: Path) -> None:
             drawings.append(found)
     target.parent.mkdir(parents=True, exist_ok=True)
     target.write_text(json.dumps(drawings))
+    target.with_name("words.json").write_text(json.dumps(plainly().words))
 
 
 if __name__ == "__main__":

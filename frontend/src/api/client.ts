@@ -1,5 +1,6 @@
 import createClient from "openapi-fetch";
 
+import { say } from "../voice";
 import type { components, paths } from "./schema";
 
 export type Schemas = components["schemas"];
@@ -32,6 +33,7 @@ export type Tool = Schemas["Tool"];
 export type Description = Schemas["Description"];
 export type Hint = Schemas["Hint"];
 export type Settings = Schemas["Settings"];
+export type Voice = Schemas["Voice"];
 export type FineAs = Instrument["fine_as"];
 
 export const client = createClient<paths>({
@@ -93,13 +95,13 @@ export async function fetched(address: string): Promise<{ name: string; content:
   return { name: name?.[1] ?? "", content: await response.blob() };
 }
 
-const away = () => new ApiError("Metrion does not answer; nothing typed is lost.", [], 0);
+const away = () => new ApiError(say("api-away"), [], 0);
 
 /** The `ApiError` for what a server sent instead of an answer. */
 export function asError(sent: unknown, status: number): ApiError {
   const error = (typeof sent === "object" && sent !== null ? sent : {}) as Partial<ApiError>;
   return new ApiError(
-    error.message ?? `The server answered ${status}.`,
+    error.message ?? say("api-answered", { status: String(status) }),
     error.faults ?? [],
     status,
   );

@@ -5,6 +5,7 @@ import { sheetKey, SHEETS } from "./keys";
 import { keepAnswer, type SheetChange } from "./merged";
 
 const SETTINGS = ["settings"] as const;
+const VOICE = ["voice"] as const;
 const TOOLS = ["tools"] as const;
 const CONVENTIONS = ["conventions"] as const;
 /** What hangs on readings that change is not remembered. */
@@ -101,6 +102,14 @@ export function useSettingsQuery() {
   return useQuery({ queryKey: SETTINGS, queryFn: () => body(client.GET("/api/settings")) });
 }
 
+export function useVoice() {
+  return useQuery({
+    queryKey: VOICE,
+    queryFn: () => body(client.GET("/api/voice")),
+    staleTime: Infinity,
+  });
+}
+
 export function useChangeSettings() {
   const queries = useQueryClient();
   return useMutation({
@@ -116,8 +125,10 @@ export function useChangeSettings() {
     },
     onSuccess: (settings) => {
       // A later choice that is still on its way has been shown already: it is not taken back.
-      if (queries.isMutating({ mutationKey: SETTINGS }) === 1)
-        queries.setQueryData(SETTINGS, settings);
+      if (queries.isMutating({ mutationKey: SETTINGS }) > 1) return;
+      queries.setQueryData(SETTINGS, settings);
+      // What the server says of anything, it says otherwise now.
+      void queries.invalidateQueries({ predicate: ({ queryKey }) => queryKey[0] !== SETTINGS[0] });
     },
     onError: (_problem, _some, before) => queries.setQueryData(SETTINGS, before),
   });

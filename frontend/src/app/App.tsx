@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { BrowserRouter, Route, Routes } from "react-router";
 
-import { useSettingsQuery, useWords } from "../api";
+import { useSettingsQuery, useVoice } from "../api";
 import { QuantityPage } from "../desk/QuantityPage";
 import { WorkshopPage } from "../instruments/WorkshopPage";
 import { NotebookPage } from "../notebook/NotebookPage";
@@ -11,6 +11,7 @@ import { ReportPage } from "../report/ReportPage";
 import { SettingsPage } from "../settings/SettingsPage";
 import { SheetPage } from "../sheet/SheetPage";
 import "./app.css";
+import { speakAs } from "../voice";
 import { WordsPage } from "../words/WordsPage";
 import { Header } from "./Header";
 import { KeysHelp } from "./KeysHelp";
@@ -37,9 +38,12 @@ export function App() {
 
 function House() {
   const { data } = useSettingsQuery();
-  const { data: words } = useWords();
-  const settings = chosen(data, words?.concepts);
+  const { data: voice, isPending } = useVoice();
+  const settings = chosen(data);
   useOutboxSender();
+  if (voice) speakAs(voice);
+  // Nothing is shown in words that would change in the next moment.
+  if (isPending) return null;
   return (
     <SettingsContext value={settings}>
       <Theme choice={data ? settings.theme : rememberedTheme()}>

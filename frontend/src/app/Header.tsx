@@ -2,19 +2,20 @@ import { Popover } from "antd";
 import { Link, useLocation } from "react-router";
 
 import { useConventions, useSettingsQuery } from "../api";
-import { useShow } from "./settings";
+import { say } from "../voice";
 
-const PLACES = [
-  ["/", "Notebook"],
-  ["/instruments", "Instruments"],
-  ["/planner", "Planner"],
-  ["/words", "Words & care"],
-  ["/settings", "Settings"],
-] as const;
+const PLACES = () =>
+  [
+    ["/", say("app-notebook")],
+    ["/instruments", say("app-instruments")],
+    ["/planner", say("planner-planner")],
+    ["/words", say("app-words-care")],
+    ["/settings", say("app-settings")],
+  ] as const;
 
 /** The place that an address belongs to: sheets lie in the notebook. */
 function placeOf(path: string): string {
-  return PLACES.find(([to]) => to !== "/" && path.startsWith(to))?.[0] ?? "/";
+  return PLACES().find(([to]) => to !== "/" && path.startsWith(to))?.[0] ?? "/";
 }
 
 /** The places as marks on a rule. */
@@ -23,10 +24,10 @@ export function Header() {
   return (
     <header className="header">
       <Link to="/" className="brand">
-        Metrion
+        {say("app-metrion")}
       </Link>
-      <nav aria-label="places">
-        {PLACES.map(([to, name]) => (
+      <nav aria-label={say("app-places")}>
+        {PLACES().map(([to, name]) => (
           <Link
             key={to}
             to={to}
@@ -44,22 +45,21 @@ export function Header() {
 
 /** The convention of the notebook, and what it does. */
 function ConventionChip() {
-  const show = useShow();
   const { data: settings } = useSettingsQuery();
   const { data: conventions } = useConventions();
   const own = conventions?.find(({ id }) => id === settings?.convention);
   const words = (
     <div className="convention-words">
       {own?.words.map((sentence) => (
-        <p key={sentence}>{show(sentence)}</p>
+        <p key={sentence}>{sentence}</p>
       ))}
-      <Link to="/settings">Choose another</Link>
+      <Link to="/settings">{say("app-choose-another")}</Link>
     </div>
   );
   return (
     <Popover trigger="click" placement="bottomRight" content={words}>
       <button type="button" className="convention-chip">
-        convention <b>{own?.name.toLowerCase() ?? "…"}</b>
+        {say("app-convention")} <b>{own?.name.toLowerCase() ?? "…"}</b>
       </button>
     </Popover>
   );

@@ -2,15 +2,17 @@ import { Modal } from "antd";
 import { useEffect, useState } from "react";
 
 import { isTaken } from "../desk/useBenchKeys";
+import { say } from "../voice";
 
-const KEYS = [
-  ["6 space 3 Enter", "records a reading: main 6, line 3; type it anywhere on a quantity"],
-  ["12-14", "several lines seem to meet: takes the middle one"],
-  ["↑ ↓", "in a blank or on the scales: one mark or one line; with Shift, ten"],
-  ["Esc", "empties the equation"],
-  ["Ctrl+Z, Ctrl+Y", "undo, redo"],
-  ["?", "shows these keys"],
-] as const;
+const KEYS = () =>
+  [
+    ["6 space 3 Enter", say("app-records-a-reading-main-6-line")],
+    ["12-14", say("app-several-lines-seem-to-meet-takes")],
+    ["↑ ↓", say("app-in-a-blank-or-on-the")],
+    ["Esc", say("app-empties-the-equation")],
+    [say("app-ctrl-z-ctrl-y"), say("app-undo-redo")],
+    ["?", say("app-shows-these-keys")],
+  ] as const;
 
 /** The keys, on `?`. */
 export function KeysHelp() {
@@ -29,9 +31,9 @@ export function KeysHelp() {
     };
   }, []);
   return (
-    <Modal title="Keys" open={open} onCancel={() => setOpen(false)} footer={null}>
+    <Modal title={say("app-keys")} open={open} onCancel={() => setOpen(false)} footer={null}>
       <dl className="keys">
-        {KEYS.map(([key, meaning]) => (
+        {KEYS().map(([key, meaning]) => (
           <div key={key}>
             <dt>
               <kbd>{key}</kbd>

@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 
 import { isTaken } from "../desk/useBenchKeys";
-import { chosen, withSign } from "./settings";
+import { speak } from "../setup";
+import { figure } from "../voice";
 import { cssVariables, DARK, LIGHT, type Palette } from "./tokens";
 
 /** Relative luminance, WCAG 2.2. */
@@ -44,13 +45,10 @@ describe.each([
 
 describe("the decimal sign", () => {
   it("is written as chosen, in numbers only", () => {
-    expect(withSign("(6.33 ± 0.06) mm. Look.", "comma")).toBe("(6,33 ± 0,06) mm. Look.");
-    expect(withSign("(6.33 ± 0.06) mm", "point")).toBe("(6.33 ± 0.06) mm");
-  });
-
-  it("is a point until something else is known", () => {
-    expect(chosen(undefined).decimalSign).toBe("point");
-    expect(chosen({ decimal_sign: "comma" }).decimalSign).toBe("comma");
+    speak({}, true);
+    expect(["6.33", "-0.5", "12-14", "6."].map(figure)).toEqual(["6,33", "−0,5", "12-14", "6."]);
+    speak();
+    expect(figure("-6.33")).toBe("−6.33");
   });
 });
 

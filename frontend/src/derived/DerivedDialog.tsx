@@ -12,6 +12,7 @@ import {
 } from "../api";
 import { InputBlank } from "./InputBlank";
 import { asRecord, begun, draftOf, fitting, inputsFor, type Draft, type Input } from "./recipe";
+import { say } from "../voice";
 
 interface Props {
   sheet: Sheet;
@@ -22,7 +23,9 @@ interface Props {
 
 /** Puts a derived quantity together from a usual recipe or a formula of one's own. */
 export function DerivedDialog(props: Props) {
-  const title = props.derived ? "Change the derived quantity" : "New derived quantity";
+  const title = props.derived
+    ? say("derived-change-the-derived-quantity")
+    : say("derived-new-derived-quantity");
   return (
     <Modal open title={title} width={720} footer={null} onCancel={props.onClose}>
       <DerivedForm {...props} />
@@ -64,7 +67,7 @@ function DerivedForm({ sheet, derived, onClose }: Props) {
       }}
     >
       <label>
-        Name
+        {say("derived-name")}
         <Field
           value={draft.name}
           maxLength={200}
@@ -72,7 +75,7 @@ function DerivedForm({ sheet, derived, onClose }: Props) {
         />
       </label>
       <label>
-        Formula
+        {say("derived-formula")}
         <Field
           className="derived-formula"
           value={draft.formula}
@@ -92,7 +95,7 @@ function DerivedForm({ sheet, derived, onClose }: Props) {
         />
       ))}
       <label>
-        Given in
+        {say("derived-given-in")}
         <Field
           className="derived-unit"
           value={draft.unit}
@@ -102,14 +105,14 @@ function DerivedForm({ sheet, derived, onClose }: Props) {
       </label>
       {keep.error && <Alert type="error" showIcon title={<Faults problem={keep.error} />} />}
       <div className="page-acts">
-        {!derived && <Button onClick={() => setPicked(null)}>Another one</Button>}
+        {!derived && <Button onClick={() => setPicked(null)}>{say("derived-another-one")}</Button>}
         <Button
           type="primary"
           htmlType="submit"
           loading={keep.isPending}
           disabled={draft.name.trim() === "" || draft.formula.trim() === ""}
         >
-          {derived ? "Change it" : "Work it out"}
+          {derived ? say("derived-change-it") : say("derived-work-it-out")}
         </Button>
       </div>
     </form>
@@ -119,7 +122,7 @@ function DerivedForm({ sheet, derived, onClose }: Props) {
 /** The usual ones, each with its formula. */
 function Board({ recipes, onPick }: { recipes: Recipe[]; onPick: (id: string) => void }) {
   return (
-    <div className="board" role="group" aria-label="What do you want to know?">
+    <div className="board" role="group" aria-label={say("derived-what-do-you-want-to-know")}>
       {recipes.map(({ id, title, formula }) => (
         <button key={id} type="button" onClick={() => onPick(id)}>
           {title}
@@ -127,8 +130,8 @@ function Board({ recipes, onPick }: { recipes: Recipe[]; onPick: (id: string) =>
         </button>
       ))}
       <button type="button" onClick={() => onPick(OWN)}>
-        A formula of your own
-        <code>+ − · / ^, sqrt, sin …</code>
+        {say("derived-a-formula-of-your-own")}
+        <code>{say("derived-sqrt-sin")}</code>
       </button>
     </div>
   );

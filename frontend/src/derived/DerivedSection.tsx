@@ -2,7 +2,6 @@ import { App, Button } from "antd";
 import { useState } from "react";
 
 import { useKeepDerived, type Derived, type Sheet } from "../api";
-import { useShow } from "../app/settings";
 import { BudgetBars } from "../results/Budget";
 import { Compare, ComparedWords } from "../results/Compare";
 import { Pieces } from "../results/Pieces";
@@ -11,22 +10,20 @@ import { WholeWorking } from "../results/WholeWorking";
 import { useRemoval } from "../sheet/useRemoval";
 import "./derived.css";
 import { DerivedDialog } from "./DerivedDialog";
+import { say } from "../voice";
 
 /** What is worked out from the quantities of a sheet. */
 export function DerivedSection({ sheet }: { sheet: Sheet }) {
   const [open, setOpen] = useState<"new" | Derived | null>(null);
   const remove = useRemoval(sheet);
   return (
-    <section aria-label="derived quantities" className="sheet-derived">
+    <section aria-label={say("derived-derived-quantities")} className="sheet-derived">
       <div className="page-head">
-        <h2>Worked out from these</h2>
-        <Button onClick={() => setOpen("new")}>New derived quantity</Button>
+        <h2>{say("derived-worked-out-from-these")}</h2>
+        <Button onClick={() => setOpen("new")}>{say("derived-new-derived-quantity")}</Button>
       </div>
       {sheet.derived.length === 0 ? (
-        <p className="quiet">
-          A difference, a volume, a density: the uncertainty is carried along, and a zero that two
-          quantities share enters once.
-        </p>
+        <p className="quiet">{say("derived-a-difference-a-volume-a-density")}</p>
       ) : (
         <div className="card">
           {sheet.derived.map((derived) => (
@@ -59,7 +56,6 @@ interface RowProps {
 }
 
 function DerivedRow({ derived, sheet, onChange, onRemove }: RowProps) {
-  const show = useShow();
   const { message } = App.useApp();
   const keep = useKeepDerived(sheet);
   const [whole, setWhole] = useState(false);
@@ -68,23 +64,23 @@ function DerivedRow({ derived, sheet, onChange, onRemove }: RowProps) {
     <article className="derived-row">
       <h3>{derived.name}</h3>
       <span className="sheet-sentence">
-        {derived.sentence ? show(derived.sentence) : "no value yet"}
+        {derived.sentence ? derived.sentence : say("derived-no-value-yet")}
       </span>
       <span className="quiet">
-        {derived.relative_percent && show(`${derived.relative_percent} %, `)}
+        {derived.relative_percent && `${derived.relative_percent} %, `}
         {derived.convention_name}
       </span>
       <span>
         <Button type="text" className="quiet" onClick={onChange}>
-          Change
+          {say("derived-change")}
         </Button>
         <Button type="text" className="quiet" onClick={onRemove}>
-          Remove
+          {say("sheet-remove")}
         </Button>
       </span>
       <p className="derived-how">
-        <Pieces line={derived.working[0]?.spans ?? []} /> with{" "}
-        {derived.inputs.map(({ symbol, words }) => show(`${symbol} = ${words}`)).join(", ")}
+        <Pieces line={derived.working[0]?.spans ?? []} /> {say("derived-with")}{" "}
+        {derived.inputs.map(({ symbol, words }) => `${symbol} = ${words}`).join(", ")}
       </p>
       {derived.shared_zeros.map((words) => (
         <p key={words} className="derived-shared">
@@ -95,7 +91,7 @@ function DerivedRow({ derived, sheet, onChange, onRemove }: RowProps) {
         <BudgetBars budget={derived.budget} />
         <ComparedWords compared={derived.compared} />
         <Button type="link" onClick={() => setWhole(true)}>
-          Whole working
+          {say("derived-whole-working")}
         </Button>
         <Compare
           compared={derived.compared}

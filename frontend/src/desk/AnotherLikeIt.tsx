@@ -3,6 +3,7 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 
 import { newId, useAddQuantity, type Quantity, type Sheet } from "../api";
+import { say } from "../voice";
 
 interface Props {
   sheet: Sheet;
@@ -15,12 +16,12 @@ export function AnotherLikeIt({ sheet, quantity }: Props) {
   return (
     <>
       <Button type="link" onClick={() => setOpen(true)}>
-        Another like it
+        {say("desk-another-like-it")}
       </Button>
       {open && (
         <Modal
           open
-          title={`Another like “${quantity.name}”`}
+          title={say("desk-another-like", { name: quantity.name })}
           footer={null}
           onCancel={() => setOpen(false)}
         >
@@ -61,10 +62,14 @@ function NameForm({ sheet, quantity }: Props) {
       }}
     >
       <Input
-        aria-label="What is measured"
+        aria-label={say("sheet-what-is-measured")}
         autoFocus
         maxLength={200}
-        placeholder={quantity.unit === "arcmin" ? "Blue, second order" : "Upper spreader, outside"}
+        placeholder={
+          quantity.unit === "arcmin"
+            ? say("desk-blue-second-order")
+            : say("desk-upper-spreader-outside")
+        }
         value={name}
         onChange={(event) => setName(event.target.value)}
       />
@@ -76,7 +81,7 @@ function NameForm({ sheet, quantity }: Props) {
           loading={add.isPending}
           disabled={name.trim() === ""}
         >
-          Measure it
+          {say("sheet-measure-it")}
         </Button>
       </div>
     </form>

@@ -2,8 +2,8 @@ import { Button, Checkbox, Input, Segmented } from "antd";
 import { memo } from "react";
 
 import type { Instrument, Quantity } from "../api";
-import { useShow } from "../app/settings";
 import type { Circumstances } from "./circumstances";
+import { say } from "../voice";
 
 interface Props {
   given: Circumstances;
@@ -18,34 +18,33 @@ interface Props {
   onArc: (arc: Quantity["arc"]) => void;
 }
 
-const APPROACHES = [
-  { value: "", label: "not noted" },
-  { value: "opening", label: "opening" },
-  { value: "closing", label: "closing" },
+const APPROACHES = () => [
+  { value: "", label: say("desk-not-noted") },
+  { value: "opening", label: say("desk-opening") },
+  { value: "closing", label: say("desk-closing") },
 ];
 
 /** What else can be noted of a reading: none of it is needed to record one. */
 export const MoreBlanks = memo(function MoreBlanks(props: Props) {
   const { given, instrument, blind, quantity, onGiven, onBlind, onTable, onArc } = props;
-  const show = useShow();
   return (
     <div className="more-blanks">
       <label>
-        approached
+        {say("desk-approached")}
         <Segmented
           value={given.approach}
-          options={APPROACHES}
+          options={APPROACHES()}
           onChange={(approach) => onGiven({ approach: approach as Circumstances["approach"] })}
         />
       </label>
       {instrument.kind === "angular" && (
         <label>
-          the arc that counts
+          {say("desk-the-arc-that-counts")}
           <Segmented<Quantity["arc"]>
             value={quantity.arc}
             options={[
-              { value: "shorter", label: "the shorter one" },
-              { value: "forward", label: "onward, as the figures grow" },
+              { value: "shorter", label: say("desk-the-shorter-one") },
+              { value: "forward", label: say("desk-onward-as-the-figures-grow") },
             ]}
             onChange={onArc}
           />
@@ -53,7 +52,7 @@ export const MoreBlanks = memo(function MoreBlanks(props: Props) {
       )}
       {instrument.kind === "vernier" && quantity.sort === "single" && (
         <label>
-          {show("the line meets the mark")}
+          {say("desk-the-line-meets-the-mark")}
           <Input
             className="more-short"
             inputMode="decimal"
@@ -63,7 +62,7 @@ export const MoreBlanks = memo(function MoreBlanks(props: Props) {
         </label>
       )}
       <label>
-        read by
+        {say("desk-read-by")}
         <Input
           className="more-short"
           value={given.reader}
@@ -72,7 +71,7 @@ export const MoreBlanks = memo(function MoreBlanks(props: Props) {
         />
       </label>
       <label className="more-note">
-        note
+        {say("desk-note")}
         <Input
           value={given.note}
           maxLength={1000}
@@ -80,10 +79,10 @@ export const MoreBlanks = memo(function MoreBlanks(props: Props) {
         />
       </label>
       <Checkbox checked={blind} onChange={(event) => onBlind(event.target.checked)}>
-        hide earlier figures
+        {say("desk-hide-earlier-figures")}
       </Checkbox>
       <Button type="text" onClick={onTable}>
-        Readings from a table…
+        {say("desk-readings-from-a-table")}
       </Button>
     </div>
   );

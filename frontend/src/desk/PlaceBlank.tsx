@@ -2,6 +2,7 @@ import { AutoComplete } from "antd";
 import { memo } from "react";
 
 import type { Reading } from "../api";
+import { say } from "../voice";
 
 interface Props {
   place: string;
@@ -15,13 +16,13 @@ export const PlaceBlank = memo(function PlaceBlank({ place, readings, onPlace, o
   const places = [...new Set(readings.map((reading) => reading.place))].filter(Boolean);
   return (
     <label className="place">
-      place
+      {say("desk-place")}
       <AutoComplete
         value={place}
         options={places.map((value) => ({ value }))}
         onChange={onPlace}
         onSelect={onPicked}
-        placeholder="end A"
+        placeholder={say("desk-end-a")}
         maxLength={100}
       />
     </label>

@@ -19,6 +19,7 @@ import { AnotherLikeIt } from "./AnotherLikeIt";
 import "./desk.css";
 import { Ribbon } from "./Ribbon";
 import { Stage } from "./Stage";
+import { say } from "../voice";
 
 export function QuantityPage() {
   const { sheetId = "", quantityId = "" } = useParams();
@@ -27,8 +28,10 @@ export function QuantityPage() {
   const quantity = sheet?.quantities.find(({ id }) => id === quantityId);
   const instrument = sheet?.instruments.find(({ id }) => id === quantity?.instrument);
   if (!sheet || !quantity || !instrument) {
-    const back = <Link to="/">Back to the notebook</Link>;
-    return <Result title={error?.message ?? "There is no such quantity here."} extra={back} />;
+    const back = <Link to="/">{say("sheet-back-to-the-notebook")}</Link>;
+    return (
+      <Result title={error?.message ?? say("desk-there-is-no-such-quantity-here")} extra={back} />
+    );
   }
   return <QuantityDesk key={quantity.id} {...{ sheet, quantity, instrument }} />;
 }
@@ -61,7 +64,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
   const actions: LookActions = {
     lookAgain: (reading) => setTakenUp({ reading, to: "look" }),
     change: (reading) => setTakenUp({ reading, to: "change" }),
-    misread: (reading, figures) => alter(reading, { ...figures, why: "misread" }),
+    misread: (reading, figures) => alter(reading, { ...figures, why: say("desk-misread") }),
     setAside: (reading, reason) => alter(reading, { excluded: reason }),
     countAgain: (reading) => alter(reading, { excluded: null }),
     stands: (reading, code) => alter(reading, { looked_again: [code] }),
@@ -98,7 +101,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
           onClose={() => setTable(false)}
         />
       )}
-      <section className="tally-panel" aria-label="readings">
+      <section className="tally-panel" aria-label={say("desk-readings")}>
         <Tally
           quantity={quantity}
           instrument={instrument}
@@ -109,8 +112,8 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
         />
       </section>
       {blind ? (
-        <section className="result-panel" aria-label="result">
-          <p className="result-head">hidden while you read blind</p>
+        <section className="result-panel" aria-label={say("desk-result")}>
+          <p className="result-head">{say("desk-hidden-while-you-read-blind")}</p>
         </section>
       ) : (
         <ResultPanel

@@ -1,8 +1,8 @@
 import { useIsMutating } from "@tanstack/react-query";
 
 import type { Instrument, Quantity, Sheet } from "../api";
-import { useShow } from "../app/settings";
 import { UndoButtons } from "../sheet/UndoButtons";
+import { say } from "../voice";
 
 interface Props {
   sheet: Sheet;
@@ -12,17 +12,16 @@ interface Props {
 
 /** Where the work stands: instrument, zero, readings, result. */
 export function Ribbon({ sheet, quantity, instrument }: Props) {
-  const show = useShow();
   const saving = useIsMutating() > 0;
   const open = quantity.flags.filter((flag) => flag.level === "warning" && !flag.settled);
   const paired = quantity.sort !== "single";
   const zero = paired
-    ? "cancels"
+    ? say("desk-cancels")
     : quantity.zero_exact
-      ? "exact"
+      ? say("desk-exact")
       : quantity.zero.length > 0
         ? `${quantity.zero_text} ${instrument.unit}`
-        : "not looked at";
+        : say("zero-not-looked-at-2");
   const stage = !paired && quantity.zero.length === 0 && !quantity.zero_exact ? "zero" : "readings";
   const stages = [
     ["instrument", `${instrument.name}, ${instrument.least_count_text}`],
@@ -30,7 +29,11 @@ export function Ribbon({ sheet, quantity, instrument }: Props) {
     ["readings", String(quantity.readings.length)],
     [
       "result",
-      quantity.result.sentence ? (open.length > 0 ? "second look open" : "stands") : "none yet",
+      quantity.result.sentence
+        ? open.length > 0
+          ? say("desk-second-look-open")
+          : say("desk-stands")
+        : say("desk-none-yet"),
     ],
   ] as const;
   return (
@@ -38,12 +41,12 @@ export function Ribbon({ sheet, quantity, instrument }: Props) {
       <ol>
         {stages.map(([name, state]) => (
           <li key={name} aria-current={name === stage ? "step" : undefined}>
-            {name} <b>{show(state)}</b>
+            {say(`desk-stage-${name}`)} <b>{state}</b>
           </li>
         ))}
       </ol>
       <span className="saved" role="status">
-        {saving ? "saving" : "saved"}
+        {say(saving ? "desk-saving" : "desk-saved")}
       </span>
       <UndoButtons sheet={sheet} />
     </div>

@@ -2,7 +2,7 @@ import { App, Button } from "antd";
 import { useCallback, useRef, useState } from "react";
 
 import type { Instrument, Quantity, Reading, Sheet } from "../api";
-import { useChosen, useShow } from "../app/settings";
+import { useChosen } from "../app/settings";
 import { Equation, type Ending, type EquationHandle } from "../equation/Equation";
 import { Keypad } from "../equation/Keypad";
 import { useNarrow } from "../equation/useNarrow";
@@ -15,6 +15,7 @@ import { useBenchKeys } from "./useBenchKeys";
 import { recordable, useRecording } from "./useRecording";
 import { useWakeLock } from "./useWakeLock";
 import { useWhole } from "./useWhole";
+import { say } from "../voice";
 
 interface Props {
   sheet: Sheet;
@@ -38,7 +39,6 @@ interface Props {
 /** Strip and equation: where a reading is made. */
 export function Stage(props: Props) {
   const { sheet, quantity, instrument, changing, looked, blind, onBlind, onTable, onArc } = props;
-  const show = useShow();
   const { message } = App.useApp();
   const { singleKeys } = useChosen();
   const narrow = useNarrow();
@@ -47,7 +47,9 @@ export function Stage(props: Props) {
   const equation = useRef<EquationHandle>(null);
   const begin = useCallback(() => equation.current?.begin(), []);
   const fail = (problem: unknown) =>
-    void message.error(problem instanceof Error ? problem.message : "This could not be saved.");
+    void message.error(
+      problem instanceof Error ? problem.message : say("zero-this-could-not-be-saved"),
+    );
   const recording = useRecording({ ...props, begin, fail });
   const { desk, positions, given, give } = recording;
   const { answer, entry } = desk;
@@ -66,19 +68,19 @@ export function Stage(props: Props) {
   const rest = paired ? (before?.position.position ?? last?.positions[1]) : last?.position;
   const ending: Ending = !paired
     ? {
-        readAs: "read",
+        readAs: say("desk-read"),
         less: {
-          label: "zero error",
+          label: say("desk-zero-error"),
           part: "zero",
           as: "minus",
           node: <ZeroTerm {...{ sheet, quantity, instrument }} />,
         },
-        outcome: { label: "corrected", text: answer?.corrected },
+        outcome: { label: say("desk-corrected"), text: answer?.corrected },
       }
-    : pairEnding(positions, instrument, answer, show, recording.takeBack);
+    : pairEnding(positions, instrument, answer, recording.takeBack);
   const { record } = recording;
   return (
-    <section ref={whole} className="stage" aria-label="scales">
+    <section ref={whole} className="stage" aria-label={say("desk-scales")}>
       <Strip
         instrument={instrument}
         face={quantity.face || "outside"}
@@ -87,8 +89,8 @@ export function Stage(props: Props) {
         answer={answer}
         zeroError={quantity.zero_error}
         swept={sweptFrom(positions.sweptFrom, looked, quantity)}
-        label={`scales of ${instrument.name}`}
-        readOut={show(answer?.read ?? "nothing entered")}
+        label={say("desk-scales-of", { name: instrument.name })}
+        readOut={answer?.read ?? say("desk-nothing-entered")}
         onMove={desk.move}
         onRelease={desk.release}
         onTurn={({ main, second_turn: secondTurn }) => {
@@ -113,11 +115,11 @@ export function Stage(props: Props) {
           onPicked={begin}
         />
         <Button type="text" aria-expanded={more} onClick={() => setMore(!more)}>
-          {more ? "Less" : "More"}
+          {more ? say("desk-less") : say("desk-more")}
         </Button>
         {changing && (
           <Button size="large" onClick={props.onDone}>
-            Leave it
+            {say("desk-leave-it")}
           </Button>
         )}
         <Button
@@ -128,21 +130,23 @@ export function Stage(props: Props) {
           onClick={record}
         >
           {others
-            ? "Keep it, next ⏎"
+            ? say("desk-keep-it-next")
             : changing
-              ? `Change reading ${quantity.readings.findIndex(({ id }) => id === changing.id) + 1}`
-              : "Record ⏎"}
+              ? say("desk-change-reading", {
+                  at: quantity.readings.findIndex(({ id }) => id === changing.id) + 1,
+                })
+              : say("desk-record")}
         </Button>
       </Equation>
       {narrow && (
         <Keypad
-          corrected={show(recording.outcome)}
-          kept={show(recording.confirmed)}
+          corrected={recording.outcome}
+          kept={recording.confirmed}
           recordable={recordable(desk)}
           angular={instrument.kind === "angular"}
           onKey={(key) => equation.current?.press(key)}
           onRecord={record}
-          act={others ? "Keep" : "Record"}
+          act={others ? say("desk-keep") : say("desk-record-2")}
         />
       )}
       {more && (

@@ -1,15 +1,13 @@
 import type { Answer, Instrument } from "../api";
 import type { Ending } from "../equation/Equation";
 import type { Position, Positions } from "./usePositions";
-
-const BETWEEN: Record<string, string> = { angular: "swept" };
+import { say } from "../voice";
 
 /** How the equation of a reading goes on that is made of several positions. */
 export function pairEnding(
   { name, kept, before, more, windows }: Positions,
   instrument: Instrument,
   answer: Answer | null,
-  show: (text: string) => string,
   onTakeBack: (position: Position) => void,
 ): Ending {
   if (before === null) return { readAs: name };
@@ -17,7 +15,7 @@ export function pairEnding(
   return {
     readAs: name,
     less: {
-      label: windows ? "read before" : before.name,
+      label: windows ? say("desk-read-before") : before.name,
       // What lies between is no plain difference: not backwards, not through the zero of a circle.
       as: windows ? "beside" : "from",
       part: "read",
@@ -25,17 +23,19 @@ export function pairEnding(
         <button
           type="button"
           className="term-tap"
-          aria-label={`${before.name}, tap to take it again`}
+          aria-label={say("desk-tap-to-take-it-again", { name: before.name })}
           onClick={() => onTakeBack(before.position)}
         >
-          {earlier.map(({ read }) => show(read)).join(" · ")}
+          {earlier.map(({ read }) => read).join(" · ")}
         </button>
       ),
     },
     outcome: more
       ? undefined
       : {
-          label: windows ? "swept, mean of both" : (BETWEEN[instrument.kind] ?? "between them"),
+          label: windows
+            ? say("desk-swept-mean-of-both")
+            : say(instrument.kind === "angular" ? "desk-swept" : "desk-between-them"),
           text: answer?.between,
         },
   };

@@ -3,6 +3,7 @@ import { useCallback, useState } from "react";
 import type { Answer, Quantity } from "../api";
 import type { Entered } from "../outbox/outbox";
 import { figuresOf, type Figures } from "./useDesk";
+import { say } from "../voice";
 
 /** The looks that make one reading, in the order they are entered, and what each is called. */
 interface Place {
@@ -11,20 +12,20 @@ interface Place {
   name: string;
 }
 
-const PLACES: Record<Quantity["sort"], Place[]> = {
+const PLACES = (): Record<Quantity["sort"], Place[]> => ({
   single: [],
   pair: [
-    { field: "a", name: "first position" },
-    { field: "b", name: "second position" },
+    { field: "a", name: say("desk-first-position") },
+    { field: "b", name: say("desk-second-position") },
   ],
   // At each position both windows are read before the table or the arm is moved on.
   "pair with two windows": [
-    { field: "a", name: "first position, window 1" },
-    { field: "a2", name: "first position, window 2" },
-    { field: "b", name: "second position, window 1" },
-    { field: "b2", name: "second position, window 2" },
+    { field: "a", name: say("desk-first-position-window-1") },
+    { field: "a2", name: say("desk-first-position-window-2") },
+    { field: "b", name: say("desk-second-position-window-1") },
+    { field: "b2", name: say("desk-second-position-window-2") },
   ],
-};
+});
 
 /** A position that has been entered: as it was typed, as a logbook holds it, where it lies. */
 export interface Position {
@@ -59,7 +60,7 @@ export interface Positions {
 /** The positions of one reading while they are entered, one after the other. */
 export function usePositions(sort: Quantity["sort"]): Positions {
   const [kept, setKept] = useState<Position[]>([]);
-  const places = PLACES[sort];
+  const places = PLACES()[sort];
   const last = kept.at(-1);
   return {
     kept,
@@ -83,8 +84,8 @@ export function usePositions(sort: Quantity["sort"]): Positions {
 /** The looks of one reading as a logbook holds them, given in the order they were entered. */
 export function asLooks<Look>(looks: Look[]): Look | Partial<Record<Place["field"], Look>> {
   const [only, ...others] = looks;
-  if (only === undefined) throw new RangeError("a reading has a look");
+  if (only === undefined) throw new RangeError(say("desk-a-reading-has-a-look"));
   if (others.length === 0) return only;
-  const places = PLACES[others.length === 1 ? "pair" : "pair with two windows"];
+  const places = PLACES()[others.length === 1 ? "pair" : "pair with two windows"];
   return Object.fromEntries(places.map(({ field }, index) => [field, looks[index]]));
 }

@@ -12,6 +12,7 @@ import type { Entered } from "../outbox/outbox";
 import { post } from "../outbox/useOutbox";
 import { asFields, circumstancesOf, kept, NONE, type Circumstances } from "./circumstances";
 import { figuresOf, useSheetDesk, type Desk } from "./useDesk";
+import { say } from "../voice";
 import { asLooks, usePositions, type Position } from "./usePositions";
 
 interface Recorded {
@@ -115,7 +116,10 @@ export function useRecording(props: Recorded) {
     const known = figures.filter((one) => one !== null);
     if (known.length < figures.length) return;
     const fields = { ...asLooks(known), ...asFields(given) };
-    amend.mutate({ seen: reading, ...fields, why: "changed" }, { onSuccess: done, onError: fail });
+    amend.mutate(
+      { seen: reading, ...fields, why: say("desk-changed") },
+      { onSuccess: done, onError: fail },
+    );
   }
   useEffect(() => {
     if (eager.current && desk.settled) withAnswer();

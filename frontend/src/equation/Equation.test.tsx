@@ -4,6 +4,7 @@ import { afterEach, describe, expect, it, vi } from "vitest";
 
 import type { FineAs, Instrument } from "../api";
 import { EMPTY, type Desk, type Entry } from "../desk/useDesk";
+import { speak } from "../setup";
 import { ANSWER, CALIPER, SCREW, show } from "../tests/fixtures";
 import { Equation, type Ending, type EquationHandle } from "./Equation";
 
@@ -32,13 +33,9 @@ const answered = (some: Partial<Desk> = {}) =>
 interface Options {
   instrument?: Instrument;
   fineAs?: FineAs;
-  words?: Record<string, string>;
 }
 
-function equation(
-  given: Desk,
-  { instrument = CALIPER, fineAs = "line", words = {} }: Options = {},
-) {
+function equation(given: Desk, { instrument = CALIPER, fineAs = "line" }: Options = {}) {
   const onEnter = vi.fn();
   const ref = createRef<EquationHandle>();
   const ending: Ending = {
@@ -46,7 +43,7 @@ function equation(
     less: { label: "zero error", part: "zero", as: "minus", node: "(−0.15)" },
     outcome: { label: "corrected", text: given.answer?.corrected },
   };
-  show(<Equation ref={ref} desk={given} {...{ instrument, fineAs, ending, onEnter }} />, { words });
+  show(<Equation ref={ref} desk={given} {...{ instrument, fineAs, ending, onEnter }} />);
   return { onEnter, handle: ref };
 }
 
@@ -137,7 +134,9 @@ describe("the equation", () => {
   });
 
   it("speaks of sleeve and thimble on a screw, in the words of the course", () => {
-    equation(answered(), { instrument: SCREW, words: { thimble: "drum", sleeve: "barrel" } });
+    speak({ thimble: "drum", sleeve: "barrel" });
+    equation(answered(), { instrument: SCREW });
+    speak();
     expect(screen.getByText("barrel")).toBeTruthy();
     expect(screen.getByText("drum line")).toBeTruthy();
   });

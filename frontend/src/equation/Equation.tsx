@@ -9,12 +9,12 @@ import {
 } from "react";
 
 import type { FineAs, Instrument } from "../api";
-import { useShow } from "../app/settings";
 import type { Desk } from "../desk/useDesk";
 import "./equation.css";
 import { FineFactor, SecondTurn, Sign, Term } from "./terms";
 import { useBlankKeys } from "./useBlankKeys";
 import { useNarrow } from "./useNarrow";
+import { figure, say } from "../voice";
 
 export interface EquationHandle {
   /** Put the cursor into the main blank; with a text, as if it had been typed there. */
@@ -55,12 +55,15 @@ export interface Ending {
   outcome?: { label: string; text: string | null | undefined } | undefined;
 }
 
-const FINE_LABEL = { line: "line that meets", numeral: "numeral that meets", worth: "fine part" };
+const FINE_LABEL = () => ({
+  line: say("equation-line-that-meets"),
+  numeral: say("equation-numeral-that-meets"),
+  worth: say("equation-fine-part"),
+});
 
 /** The working line: its blanks are the input, the rest is worked out as they fill. */
 export function Equation({ ref, ending, children, ...props }: EquationProps) {
   const { desk, instrument, fineAs, onEnter } = props;
-  const show = useShow();
   const { entry, answer, settled } = desk;
   const main = useRef<HTMLInputElement>(null);
   const fine = useRef<HTMLInputElement>(null);
@@ -83,12 +86,11 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
   const screw = instrument.kind === "screw";
   const keys = useBlankKeys({ desk, instrument, fineAs, onEnter, main, fine });
   const waiting = desk.away && !settled;
-  const figure = (text: string | null | undefined) => (text == null ? "" : show(text));
   return (
     <div className="equation" data-settled={settled}>
       <div className="equation-line">
         <Term
-          label={screw ? "sleeve" : "main reading"}
+          label={say(screw ? "equation-sleeve" : "equation-main-reading")}
           part="main"
           fault={answer?.main.fault ?? ""}
         >
@@ -96,10 +98,10 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
             ref={main}
             autoFocus={props.autoFocus}
             className="blank"
-            aria-label="main reading"
+            aria-label={say("equation-main-reading")}
             inputMode={keyboard}
             autoComplete="off"
-            value={show(entry.main)}
+            value={figure(entry.main)}
             style={widthOf(entry.main)}
             onChange={(event) => desk.type({ main: event.target.value })}
             onKeyDown={keys("main")}
@@ -107,7 +109,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
           <span>{unit}</span>
         </Term>
         {instrument.lines.two_turns && (
-          <SecondTurn desk={desk} pitch={show(`${instrument.pitch ?? ""} ${instrument.unit}`)} />
+          <SecondTurn desk={desk} pitch={`${instrument.pitch ?? ""} ${instrument.unit}`} />
         )}
         {instrument.kind !== "plain" && (
           <>
@@ -117,13 +119,15 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
         )}
         <Sign>=</Sign>
         <Term label={ending.readAs} part="read">
-          <output aria-live="polite">{waiting ? "waiting" : figure(answer?.read) || "…"}</output>
+          <output aria-live="polite">
+            {waiting ? say("equation-waiting") : (answer?.read ?? "…")}
+          </output>
           {!ending.less && <span>{unit}</span>}
         </Term>
-        <EndingTerms {...{ ending, unit }} figure={waiting ? () => "waiting" : figure} />
+        <EndingTerms {...{ ending, unit }} waiting={waiting} />
         <div className="equation-act">{children}</div>
       </div>
-      <p className="equation-words">{words(desk, instrument, show)}</p>
+      <p className="equation-words">{words(desk, instrument)}</p>
     </div>
   );
 }
@@ -139,10 +143,9 @@ interface FineProps {
 
 /** The blank for the fine line, and what it is worth. */
 function FineBlank({ desk, instrument, fineAs, keyboard, fine, onKeyDown }: FineProps) {
-  const show = useShow();
   const { entry, answer } = desk;
   const screw = instrument.kind === "screw";
-  const label = screw && fineAs === "line" ? "thimble line" : FINE_LABEL[fineAs];
+  const label = screw && fineAs === "line" ? say("equation-thimble-line") : FINE_LABEL()[fineAs];
   const worth = answer?.fine.worth;
   return (
     <Term label={label} part="fine" fault={answer?.fine.fault ?? ""}>
@@ -152,16 +155,12 @@ function FineBlank({ desk, instrument, fineAs, keyboard, fine, onKeyDown }: Fine
         aria-label={label}
         inputMode={keyboard}
         autoComplete="off"
-        value={show(entry.fine)}
+        value={figure(entry.fine)}
         style={widthOf(entry.fine)}
         onChange={(event) => desk.type({ fine: event.target.value })}
         onKeyDown={onKeyDown}
       />
-      <FineFactor
-        fineAs={fineAs}
-        instrument={instrument}
-        worth={worth == null ? "" : show(worth)}
-      />
+      <FineFactor fineAs={fineAs} instrument={instrument} worth={worth == null ? "" : worth} />
     </Term>
   );
 }
@@ -169,18 +168,18 @@ function FineBlank({ desk, instrument, fineAs, keyboard, fine, onKeyDown }: Fine
 interface EndingProps {
   ending: Ending;
   unit: string;
-  /** How a figure is written; or that it is waited for. */
-  figure: (text: string | null | undefined) => string;
+  /** Whether the answer is still to come. */
+  waiting: boolean;
 }
 
 /** What is taken away, and what comes of it. */
-function EndingTerms({ ending, unit, figure }: EndingProps) {
+function EndingTerms({ ending, unit, waiting }: EndingProps) {
   return (
     <>
       {ending.less && (
         <>
           {ending.less.as === "minus" && <Sign>−</Sign>}
-          {ending.less.as === "from" && <span className="sign-word">from</span>}
+          {ending.less.as === "from" && <span className="sign-word">{say("equation-from")}</span>}
           <Term
             label={ending.less.label}
             part={ending.less.part}
@@ -194,7 +193,9 @@ function EndingTerms({ ending, unit, figure }: EndingProps) {
         <>
           <Sign>=</Sign>
           <Term label={ending.outcome.label} part="result">
-            <output aria-live="polite">{figure(ending.outcome.text) || "…"}</output>
+            <output aria-live="polite">
+              {waiting ? say("equation-waiting") : (ending.outcome.text ?? "…")}
+            </output>
             <span>{unit}</span>
           </Term>
         </>
@@ -208,22 +209,9 @@ const CHARACTERS = 3;
 const widthOf = (text: string) =>
   ({ "--chars": Math.max(CHARACTERS, text.length) }) as CSSProperties;
 
-const HOW: Record<Instrument["kind"], string> = {
-  vernier:
-    "Type the last mark the zero line has passed, then the line that meets: 6 space 3 Enter. ",
-  screw:
-    "Type the last mark the thimble’s edge has passed, then its line at the datum line: 4.5 space 38 Enter. ",
-  angular:
-    "Type the last mark the zero line has passed, degrees and minutes, then the line that meets: 341:20 space 11 Enter. ",
-  plain: "Type the mark that you read: 12.3 Enter. ",
-};
-
-function words(desk: Desk, instrument: Instrument, show: (text: string) => string): string {
-  if (desk.away) return "Metrion does not answer at the moment; what you typed stays here.";
-  if (desk.refused) return `${desk.refused}; what you typed stays here.`;
-  if (desk.answer?.sentences.length) return show(desk.answer.sentences.join(" "));
-  const how = HOW[instrument.kind];
-  return show(
-    `${how}Or drag the scales until they look like yours. One ${instrument.kind === "plain" ? "division" : "line"} is worth ${instrument.least_count_text}.`,
-  );
+function words(desk: Desk, instrument: Instrument): string {
+  if (desk.away) return say("equation-metrion-does-not-answer-at-the");
+  if (desk.refused) return say("equation-what-you-typed-stays-here", { refused: desk.refused });
+  if (desk.answer?.sentences.length) return desk.answer.sentences.join(" ");
+  return say(`equation-how-${instrument.kind}`, { least: instrument.least_count_text });
 }

@@ -2,6 +2,7 @@ import { cleanup, screen } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 
 import { show } from "../tests/fixtures";
+import { speak } from "../setup";
 import { Keypad } from "./Keypad";
 
 afterEach(cleanup);
@@ -22,7 +23,9 @@ describe("the key pad", () => {
     show(pad(false));
     screen.getByLabelText("Record by thumb").click();
     cleanup();
-    show(pad(true), { decimalSign: "comma" });
+    speak({}, true);
+    show(pad(true));
+    speak();
     for (const name of ["7", "Next blank", "minus", "Erase", "Record by thumb"])
       screen.getByLabelText(name, { exact: true }).click();
     expect(keys).toEqual(["7", "next", "-", "back", "record"]);

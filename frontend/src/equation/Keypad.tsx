@@ -1,7 +1,7 @@
 import { Button } from "antd";
 
-import { useChosen } from "../app/settings";
 import type { Key } from "./Equation";
+import { figure, say } from "../voice";
 
 interface Props {
   /** What the entry comes to, corrected, with its unit; empty while it is not complete. */
@@ -18,42 +18,41 @@ interface Props {
 }
 
 const KEYS: Key[] = ["7", "8", "9", "back", "4", "5", "6", "next", "1", "2", "3"];
-const NAMES: Partial<Record<Key, string>> = {
-  back: "Erase",
-  next: "Next blank",
-  "-": "minus",
-  ":": "degrees, then minutes",
-};
+const NAMES = (): Partial<Record<Key, string>> => ({
+  back: say("equation-erase"),
+  next: say("equation-next-blank"),
+  "-": say("equation-minus"),
+  ":": say("equation-degrees-then-minutes"),
+});
 
 /** Figures for one thumb: the corrected reading docked above, Record below. */
 export function Keypad({ corrected, kept, recordable, angular, act, onKey, onRecord }: Props) {
-  const { decimalSign } = useChosen();
   // On a circle nothing lies below zero, and minutes follow the degrees.
   const keys: Key[] = [...KEYS, angular ? ":" : "-", "0", "."];
   const face = (key: Key) =>
-    ({ back: "⌫", next: "next", "-": "−", ":": "°", ".": decimalSign === "comma" ? "," : "." })[
+    ({ back: "⌫", next: say("equation-next"), "-": "−", ":": "°", ".": figure("0.0").charAt(1) })[
       key as string
     ] ?? key;
   return (
     <div
       className="keypad"
       role="group"
-      aria-label="key pad"
+      aria-label={say("equation-key-pad")}
       // The blank that is being filled keeps the cursor.
       onPointerDown={(event) => event.preventDefault()}
     >
       <output className="keypad-corrected part-result">
-        {corrected || (kept ? `kept ${kept}` : "…")}
+        {corrected || (kept ? say("equation-kept", { kept }) : "…")}
       </output>
       {keys.map((key) => (
-        <Button key={key} aria-label={NAMES[key] ?? key} onClick={() => onKey(key)}>
+        <Button key={key} aria-label={NAMES()[key] ?? key} onClick={() => onKey(key)}>
           {face(key)}
         </Button>
       ))}
       <Button
         type="primary"
         className="keypad-record"
-        aria-label="Record by thumb"
+        aria-label={say("equation-record-by-thumb")}
         disabled={!recordable}
         onClick={onRecord}
       >

@@ -1,13 +1,13 @@
 import type { ReactNode } from "react";
 
 import type { FineAs, Instrument } from "../api";
-import { useShow } from "../app/settings";
 import type { Desk } from "../desk/useDesk";
+import { say } from "../voice";
 
 /** On a sleeve with a mark at every second turn: which turn is it? */
 export function SecondTurn({ desk, pitch }: { desk: Desk; pitch: string }) {
   return (
-    <Term label="second turn?" part="main">
+    <Term label={say("equation-second-turn")} part="main">
       <label className="second-turn">
         <input
           type="checkbox"
@@ -30,14 +30,13 @@ interface TermProps {
 
 /** One figure of the line with its label, and what is wrong with it below. */
 export function Term({ label, part, fault, aside, children }: TermProps) {
-  const show = useShow();
   return (
     <div className={`term part-${part}`} data-faulty={Boolean(fault)} data-aside={aside}>
-      <span className="term-label">{show(label)}</span>
+      <span className="term-label">{label}</span>
       <span className="term-body">{children}</span>
       {fault && (
         <span className="term-fault" role="alert">
-          {show(fault)}
+          {fault}
         </span>
       )}
     </div>
@@ -57,7 +56,6 @@ interface FactorProps {
 
 /** What the figure in the fine blank is worth, or is multiplied by. */
 export function FineFactor({ fineAs, instrument, worth }: FactorProps) {
-  const show = useShow();
   const unit = instrument.kind === "angular" ? "" : instrument.unit;
   if (fineAs === "worth") return <span>{unit}</span>;
   if (fineAs === "numeral")
@@ -67,7 +65,7 @@ export function FineFactor({ fineAs, instrument, worth }: FactorProps) {
       </span>
     );
   if (instrument.pattern === "direct" || instrument.pattern === "screw")
-    return <span>{show(`× ${instrument.least_count_text}`)}</span>;
+    return <span>{`× ${instrument.least_count_text}`}</span>;
   return (
     <span>
       → {worth || "…"} {unit}

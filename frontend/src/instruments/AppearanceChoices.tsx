@@ -2,9 +2,9 @@ import { InputNumber, Segmented, Switch } from "antd";
 import type { ReactNode } from "react";
 
 import type { Description, FineAs } from "../api";
-import { useShow } from "../app/settings";
 import type { Draft } from "./draft";
 import { ToolFacts } from "./ToolFacts";
+import { say } from "../voice";
 
 interface Props {
   draft: Draft;
@@ -14,15 +14,14 @@ interface Props {
 
 /** How the drawing is made to look like the tool in hand. */
 export function AppearanceChoices({ draft, description, onChange }: Props) {
-  const show = useShow();
   const set = (some: Draft) => onChange({ ...draft, ...some });
   const { appearance, kind } = description;
   const metric = draft.unit === "mm" || draft.unit === "cm";
   return (
-    <section className="card appearance" aria-label="appearance">
-      <h2>As yours looks</h2>
+    <section className="card appearance" aria-label={say("instruments-appearance")}>
+      <h2>{say("instruments-as-yours-looks")}</h2>
       {metric && (
-        <Choice words="The numerals stand for">
+        <Choice words={say("instruments-the-numerals-stand-for")}>
           <Two
             value={appearance.numerals}
             options={[
@@ -34,12 +33,12 @@ export function AppearanceChoices({ draft, description, onChange }: Props) {
         </Choice>
       )}
       {kind === "vernier" && (
-        <Choice words={show("The fine scale lies")}>
+        <Choice words={say("instruments-the-fine-scale-lies")}>
           <Two
             value={appearance.fine_side}
             options={[
-              ["below", "below"],
-              ["above", "above"],
+              ["below", say("instruments-below")],
+              ["above", say("instruments-above")],
             ]}
             onChange={(side) => set({ fine_side: side })}
           />
@@ -47,56 +46,56 @@ export function AppearanceChoices({ draft, description, onChange }: Props) {
       )}
       {kind === "screw" && (
         <>
-          <Choice words="The half marks lie">
+          <Choice words={say("instruments-the-half-marks-lie")}>
             <Two
               value={appearance.half_marks}
               options={[
-                ["below", "below"],
-                ["above", "above"],
+                ["below", say("instruments-below")],
+                ["above", say("instruments-above")],
               ]}
               onChange={(side) => set({ half_marks: side })}
             />
           </Choice>
-          <Choice words={show("The thimble’s numerals grow")}>
+          <Choice words={say("instruments-the-thimbles-numerals-grow")}>
             <Two
               value={appearance.thimble_numerals}
               options={[
-                ["up", "upwards"],
-                ["down", "downwards"],
+                ["up", say("instruments-upwards")],
+                ["down", say("instruments-downwards")],
               ]}
               onChange={(growth) => set({ thimble_numerals: growth })}
             />
           </Choice>
         </>
       )}
-      <Choice words="A numeral at every so many fine lines">
+      <Choice words={say("instruments-a-numeral-at-every-so-many")}>
         <InputNumber
-          aria-label="a numeral at every so many fine lines"
+          aria-label={say("instruments-a-numeral-at-every-so-many-2")}
           min={1}
           max={description.fine_divisions}
           precision={0}
-          placeholder="usual"
+          placeholder={say("instruments-usual")}
           value={appearance.numbered_every}
           onChange={(every) => set({ numbered_every: every })}
         />
       </Choice>
       {kind === "vernier" && metric && (
-        <Choice words="The other edge shows inches">
+        <Choice words={say("instruments-the-other-edge-shows-inches")}>
           <Switch
-            aria-label="the other edge shows inches"
+            aria-label={say("instruments-the-other-edge-shows-inches-2")}
             checked={appearance.second_edge}
             onChange={(on) => set({ second_edge: on })}
           />
         </Choice>
       )}
-      <Choice words="For the fine reading I type">
+      <Choice words={say("instruments-for-the-fine-reading-i-type")}>
         <Segmented<FineAs>
           value={appearance.fine_as}
           onChange={(fineAs) => set({ fine_as: fineAs })}
           options={[
-            { value: "line", label: "the line" },
-            { value: "numeral", label: "the numeral" },
-            { value: "worth", label: "its worth" },
+            { value: "line", label: say("instruments-the-line") },
+            { value: "numeral", label: say("instruments-the-numeral") },
+            { value: "worth", label: say("instruments-its-worth") },
           ]}
         />
       </Choice>

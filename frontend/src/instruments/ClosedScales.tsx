@@ -3,6 +3,7 @@ import { Beam, EDGE, FineScale } from "../strip/Beam";
 import { viewLength } from "../strip/geometry";
 import { Screw } from "../strip/Screw";
 import { bent, STRAIGHT } from "../strip/shape";
+import { say } from "../voice";
 
 const WIDTH = 400;
 
@@ -15,7 +16,7 @@ export function ClosedScales({ instrument }: { instrument: Instrument }) {
         className="closed-scales strip-drawing"
         viewBox="90 36 300 164"
         role="img"
-        aria-label="sleeve and thimble, closed"
+        aria-label={say("instruments-sleeve-and-thimble-closed")}
       >
         <Screw instrument={instrument} position={0} zeroError={0} answer={null} width={500} />
       </svg>
@@ -30,7 +31,7 @@ export function ClosedScales({ instrument }: { instrument: Instrument }) {
       className="closed-scales strip-drawing"
       viewBox={`0 10 ${WIDTH} ${angular ? 150 : 118}`}
       role="img"
-      aria-label="scales at zero"
+      aria-label={say("instruments-scales-at-zero")}
     >
       <Beam {...{ instrument, frame, shape }} answer={null} />
       <FineScale {...{ instrument, frame, shape }} position={0} answer={null} />

@@ -2,8 +2,8 @@ import { Input, InputNumber, Select } from "antd";
 import type { ReactNode } from "react";
 
 import type { ApiError } from "../api";
-import { useShow } from "../app/settings";
 import type { Draft } from "./draft";
+import { say } from "../voice";
 
 interface Props {
   draft: Draft;
@@ -17,13 +17,13 @@ const UNITS = ["mm", "cm", "in"].map((value) => ({ value, label: value }));
 export function Counting({ draft, problem, onChange }: Props) {
   const set = (some: Draft) => onChange({ ...draft, ...some });
   return (
-    <section className="card counting" aria-label="description">
+    <section className="card counting" aria-label={say("instruments-description")}>
       <label className="counting-name">
-        I call it
+        {say("instruments-i-call-it")}
         <Input
           value={draft.name ?? ""}
           maxLength={200}
-          placeholder="Caliper A"
+          placeholder={say("instruments-caliper-a")}
           onChange={(event) => set({ name: event.target.value })}
         />
       </label>
@@ -48,26 +48,31 @@ function SlidingSentence({ draft, set }: SentenceProps) {
   return (
     <p className="counting-sentence">
       <Count
-        label="fine divisions"
+        label={say("instruments-fine-divisions")}
         value={draft.fine_divisions}
         onChange={(n) => set({ fine_divisions: n })}
       />
-      fine divisions reach over
-      <Count label="main divisions" value={draft.span} onChange={(n) => set({ span: n })} />
-      marks of
+      {say("instruments-fine-divisions-reach-over")}
+      <Count
+        label={say("instruments-main-divisions")}
+        value={draft.span}
+        onChange={(n) => set({ span: n })}
+      />
+      {say("instruments-marks-of")}
       <Length
-        label="main division"
+        label={say("instruments-main-division")}
         value={draft.main_division}
         onChange={(text) => set({ main_division: text })}
       />
-      {angular ? "arc minutes" : <UnitChoice draft={draft} set={set} />}, numbered
+      {angular ? say("instruments-arc-minutes") : <UnitChoice draft={draft} set={set} />}
+      {say("instruments-numbered")}
       <Select
-        aria-label="numbered"
+        aria-label={say("instruments-numbered-2")}
         value={draft.numbering ?? "with"}
         onChange={(numbering: "with" | "against") => set({ numbering })}
         options={[
-          { value: "with", label: "with the main scale" },
-          { value: "against", label: "against the main scale" },
+          { value: "with", label: say("instruments-with-the-main-scale") },
+          { value: "against", label: say("instruments-against-the-main-scale") },
         ]}
       />
     </p>
@@ -75,24 +80,28 @@ function SlidingSentence({ draft, set }: SentenceProps) {
 }
 
 function ScrewSentence({ draft, set }: SentenceProps) {
-  const show = useShow();
   return (
     <p className="counting-sentence">
-      {show("One turn of the thimble travels")}
-      <Length label="pitch" value={draft.pitch} onChange={(pitch) => set({ pitch })} />
-      <UnitChoice draft={draft} set={set} />, {show("the sleeve")} has a mark every
+      {say("instruments-one-turn-of-the-thimble-travels")}
       <Length
-        label="main division"
+        label={say("instruments-pitch-2")}
+        value={draft.pitch}
+        onChange={(pitch) => set({ pitch })}
+      />
+      <UnitChoice draft={draft} set={set} />, {say("instruments-the-sleeve")}{" "}
+      {say("instruments-has-a-mark-every")}
+      <Length
+        label={say("instruments-main-division")}
         value={draft.main_division}
         onChange={(text) => set({ main_division: text })}
       />
-      {draft.unit}, {show("the thimble")} has
+      {draft.unit}, {say("instruments-the-thimble")} {say("instruments-has")}
       <Count
-        label="fine divisions"
+        label={say("instruments-fine-divisions")}
         value={draft.fine_divisions}
         onChange={(n) => set({ fine_divisions: n })}
       />
-      divisions
+      {say("instruments-divisions")}
     </p>
   );
 }
@@ -101,15 +110,15 @@ function RangeSentence({ draft, set }: SentenceProps) {
   const [low = "", high = ""] = draft.range ?? [];
   return (
     <p className="counting-sentence">
-      It reaches from
+      {say("instruments-it-reaches-from")}
       <Length
-        label="lowest reading"
+        label={say("instruments-lowest-reading")}
         value={low}
         onChange={(text) => set({ range: [text, high] })}
       />
-      to
+      {say("instruments-to")}
       <Length
-        label="highest reading"
+        label={say("instruments-highest-reading")}
         value={high}
         onChange={(text) => set({ range: [low, text] })}
       />
@@ -153,7 +162,7 @@ function Length({ label, value, onChange }: BlankProps<string>) {
 function UnitChoice({ draft, set }: SentenceProps): ReactNode {
   return (
     <Select
-      aria-label="unit"
+      aria-label={say("planner-unit")}
       value={draft.unit ?? "mm"}
       options={UNITS}
       onChange={(unit: string) => set({ unit })}
@@ -162,14 +171,13 @@ function UnitChoice({ draft, set }: SentenceProps): ReactNode {
 }
 
 function Faults({ problem }: { problem: ApiError | null }) {
-  const show = useShow();
   if (!problem) return null;
   const texts =
     problem.faults.length > 0 ? problem.faults.map((f) => f.message) : [problem.message];
   return (
     <ul className="counting-faults" role="alert">
       {texts.map((text) => (
-        <li key={text}>{show(text)}. The drawing shows what it was before.</li>
+        <li key={text}>{say("instruments-the-drawing-shows-what-it-was", { text: text })}</li>
       ))}
     </ul>
   );

@@ -13,12 +13,12 @@ import {
   type Schemas,
   type Sheet,
 } from "../api";
-import { useShow } from "../app/settings";
 import { Working } from "../results/Working";
 import { ToolFacts } from "./ToolFacts";
 import { ClosedScales } from "./ClosedScales";
 import type { Draft } from "./draft";
 import "./instruments.css";
+import { say } from "../voice";
 
 interface Props {
   sheet: Sheet;
@@ -40,16 +40,23 @@ export function InstrumentDialog({ sheet, onAdded, onClose }: Props) {
   const [picked, setPicked] = useState<Pick | null>(null);
   if (picked)
     return (
-      <Modal open title="Your tool" width={900} footer={null} onCancel={onClose}>
+      <Modal open title={say("instruments-your-tool")} width={900} footer={null} onCancel={onClose}>
         <Describe {...{ sheet, picked, onAdded }} onBack={() => setPicked(null)} />
       </Modal>
     );
   return (
-    <Modal open title="Your tool" width={900} style={{ top: 40 }} footer={null} onCancel={onClose}>
+    <Modal
+      open
+      title={say("instruments-your-tool")}
+      width={900}
+      style={{ top: 40 }}
+      footer={null}
+      onCancel={onClose}
+    >
       {!shelf && <Skeleton active />}
       {tools && tools.length > 0 && (
         <>
-          <h3>One of yours</h3>
+          <h3>{say("instruments-one-of-yours")}</h3>
           <div className="shelf">
             {tools.map((tool) => (
               <Card
@@ -63,10 +70,10 @@ export function InstrumentDialog({ sheet, onAdded, onClose }: Props) {
           </div>
         </>
       )}
-      <h3>Or by what you count</h3>
+      <h3>{say("instruments-or-by-what-you-count")}</h3>
       <p>
-        Close the jaws and look: how many fine divisions are there, and which mark does the last one
-        meet? If none of these is yours, <Link to="/instruments">describe it</Link>.
+        {say("instruments-close-the-jaws-and-look-how")}{" "}
+        <Link to="/instruments">{say("instruments-describe-it")}</Link>.
       </p>
       <div className="shelf">
         {shelf?.map(({ id, title, description, record, instrument }) => (
@@ -91,12 +98,11 @@ interface CardProps {
 }
 
 function Card({ title, words, instrument, onPick }: CardProps) {
-  const show = useShow();
   return (
     <button type="button" className="card shelf-card" onClick={onPick}>
-      <b>{words ? show(title) : title}</b>
+      <b>{title}</b>
       <ClosedScales instrument={instrument} />
-      {words && <span className="quiet">{show(words)}</span>}
+      {words && <span className="quiet">{words}</span>}
     </button>
   );
 }
@@ -108,17 +114,16 @@ interface DescribeProps {
   onBack: () => void;
 }
 
-const CALLED: Record<string, string> = {
-  vernier: "Caliper",
-  screw: "Screw gauge",
-  angular: "Divided circle",
-};
+const CALLED = (): Record<string, string> => ({
+  vernier: say("instruments-caliper"),
+  screw: say("instruments-screw-gauge"),
+  angular: say("instruments-divided-circle"),
+});
 
 function Describe({ sheet, picked, onAdded, onBack }: DescribeProps) {
-  const show = useShow();
   const { message } = App.useApp();
   const add = useAddInstrument(sheet.id);
-  const called = CALLED[picked.record.kind ?? ""] ?? "Tool";
+  const called = CALLED()[picked.record.kind ?? ""] ?? say("instruments-tool");
   const [record, setRecord] = useState<Draft>({
     ...picked.record,
     name: picked.name ?? `${called} ${sheet.instruments.length + 1}`,
@@ -141,16 +146,16 @@ function Describe({ sheet, picked, onAdded, onBack }: DescribeProps) {
     <Form layout="vertical" onFinish={keep} className="describe">
       <div className="card describe-drawing">
         <ClosedScales instrument={description} />
-        {picked.description && <p className="quiet">{show(picked.description)}</p>}
+        {picked.description && <p className="quiet">{picked.description}</p>}
         <Working steps={description.derivation} />
         <p>
-          {show(
-            `One fine line is worth ${description.least_count_text}. Readings are given to that, no finer.`,
-          )}
+          {say("instruments-one-fine-line-is-worth-readings", {
+            least_count_text: description.least_count_text,
+          })}
         </p>
       </div>
       <div>
-        <Form.Item label="What you call it" htmlFor="tool-name">
+        <Form.Item label={say("instruments-what-you-call-it")} htmlFor="tool-name">
           <Input
             id="tool-name"
             value={record.name ?? ""}
@@ -160,32 +165,32 @@ function Describe({ sheet, picked, onAdded, onBack }: DescribeProps) {
         </Form.Item>
         <ToolFacts draft={record} onChange={set} />
         {metric && (
-          <Form.Item label="The numerals of the main scale stand for">
+          <Form.Item label={say("instruments-the-numerals-of-the-main-scale")}>
             <Segmented<"mm" | "cm">
               value={description.appearance.numerals}
               onChange={(numerals) => set({ numerals })}
               options={[
-                { value: "mm", label: "millimetres: 10, 20, 30" },
-                { value: "cm", label: "centimetres: 1, 2, 3" },
+                { value: "mm", label: say("instruments-millimetres-10-20-30") },
+                { value: "cm", label: say("instruments-centimetres-1-2-3") },
               ]}
             />
           </Form.Item>
         )}
-        <Form.Item label="For the fine reading you type">
+        <Form.Item label={say("instruments-for-the-fine-reading-you-type")}>
           <Segmented<FineAs>
             value={description.appearance.fine_as}
             onChange={(fineAs) => set({ fine_as: fineAs })}
             options={[
-              { value: "line", label: "the line’s number" },
-              { value: "numeral", label: "the numeral at it" },
-              { value: "worth", label: "its worth" },
+              { value: "line", label: say("instruments-the-lines-number") },
+              { value: "numeral", label: say("instruments-the-numeral-at-it") },
+              { value: "worth", label: say("instruments-its-worth") },
             ]}
           />
         </Form.Item>
         <div className="page-acts">
-          <Button onClick={onBack}>Another one</Button>
+          <Button onClick={onBack}>{say("derived-another-one")}</Button>
           <Button type="primary" htmlType="submit" loading={add.isPending} disabled={name === ""}>
-            This is mine
+            {say("instruments-this-is-mine")}
           </Button>
         </div>
       </div>

@@ -1,26 +1,25 @@
 import { useState } from "react";
 
 import { useWords } from "../api";
-import { useShow } from "../app/settings";
 import { PARTS_DRAWN } from "./partsDrawn";
 import type { Kind } from "./draft";
+import { say } from "../voice";
 
 /** A labelled drawing; pointing at a part tells what it is for and how to handle it. */
 export function PartsDrawing({ kind }: { kind: Kind }) {
-  const show = useShow();
   const { data: words } = useWords();
   const [picked, setPicked] = useState<string | null>(null);
   const known = words?.kinds.find((one) => one.kind === kind);
   const drawn = PARTS_DRAWN[kind];
   const part = known?.parts.find(({ id }) => id === picked) ?? known?.parts[0];
   return (
-    <section className="card parts" aria-label="parts">
-      <h2>Its parts</h2>
+    <section className="card parts" aria-label={say("instruments-parts")}>
+      <h2>{say("instruments-its-parts")}</h2>
       <svg
         viewBox="0 0 760 250"
         className="parts-drawing"
         role="group"
-        aria-label="labelled drawing"
+        aria-label={say("instruments-labelled-drawing")}
       >
         {drawn.map(({ id, path, tone }, index) => (
           <path
@@ -51,7 +50,7 @@ export function PartsDrawing({ kind }: { kind: Kind }) {
                 y2={label.toY}
               />
               <text x={label.x} y={label.y}>
-                {show(name)}
+                {name}
               </text>
             </g>
           );
@@ -59,13 +58,16 @@ export function PartsDrawing({ kind }: { kind: Kind }) {
       </svg>
       {part && (
         <p className="parts-words" role="status">
-          <b>{show(part.name)}.</b> {show(part.purpose)} {show(part.handling)}
+          <b>{part.name}.</b> {part.purpose} {part.handling}
         </p>
       )}
       {known && known.faces.length > 0 && (
         <p className="quiet">
-          Each pair of faces has a zero of its own:{" "}
-          {known.faces.map(({ name, measures }) => `${show(name)} for ${measures}`).join("; ")}.
+          {say("instruments-each-pair-of-faces-has-a")}{" "}
+          {known.faces
+            .map(({ name, measures }) => say("instruments-for", { name: name, measures }))
+            .join("; ")}
+          .
         </p>
       )}
     </section>

@@ -2,8 +2,8 @@ import { Button, Input, InputNumber } from "antd";
 import { useState } from "react";
 
 import { usePitch } from "../api";
-import { useShow } from "../app/settings";
 import type { Draft } from "./draft";
+import { figure, say } from "../voice";
 
 interface Props {
   draft: Draft;
@@ -23,7 +23,6 @@ const FIRST: Trial[] = [
 
 /** Whole turns counted, the sleeve noted before and after: the pitch, and the least count from it. */
 export function PitchSheet({ draft, onChange }: Props) {
-  const show = useShow();
   const [trials, setTrials] = useState(FIRST);
   const pitch = usePitch();
   const filled = trials.filter(({ before, after }) => before.trim() !== "" && after.trim() !== "");
@@ -32,20 +31,16 @@ export function PitchSheet({ draft, onChange }: Props) {
     setTrials(trials.map((trial, i) => (i === index ? { ...trial, ...some } : trial)));
   const found = pitch.data;
   return (
-    <section className="card pitch" aria-label="pitch worksheet">
-      <h2>{show("Pitch worksheet")}</h2>
-      <p className="quiet">
-        {show(
-          "Note the sleeve with the thimble at 0, turn several whole turns, note it again. More turns, better pitch.",
-        )}
-      </p>
+    <section className="card pitch" aria-label={say("instruments-pitch-worksheet")}>
+      <h2>{say("instruments-pitch-worksheet-2")}</h2>
+      <p className="quiet">{say("instruments-note-the-sleeve-with-the-thimble")}</p>
       <table>
         <thead>
           <tr>
-            <th>turns</th>
-            <th>{show("sleeve before")}</th>
-            <th>{show("sleeve after")}</th>
-            <th>{show("pitch")}</th>
+            <th>{say("instruments-turns")}</th>
+            <th>{say("instruments-sleeve-before")}</th>
+            <th>{say("instruments-sleeve-after")}</th>
+            <th>{say("instruments-pitch-2")}</th>
           </tr>
         </thead>
         <tbody>
@@ -53,7 +48,7 @@ export function PitchSheet({ draft, onChange }: Props) {
             <tr key={index}>
               <td>
                 <InputNumber
-                  aria-label={`turns of trial ${index + 1}`}
+                  aria-label={say("instruments-turns-of-trial", { at: index + 1 })}
                   min={1}
                   max={1000}
                   precision={0}
@@ -64,21 +59,21 @@ export function PitchSheet({ draft, onChange }: Props) {
               {(["before", "after"] as const).map((when) => (
                 <td key={when}>
                   <Input
-                    aria-label={`${when}, trial ${index + 1}`}
+                    aria-label={say("instruments-trial", { when, at: index + 1 })}
                     inputMode="decimal"
                     value={trial[when]}
                     onChange={(event) => set(index, { [when]: event.target.value })}
                   />
                 </td>
               ))}
-              <td className="figure">{show(found?.pitches[filled.indexOf(trial)] ?? "")}</td>
+              <td className="figure">{found?.pitches[filled.indexOf(trial)] ?? ""}</td>
             </tr>
           ))}
         </tbody>
       </table>
       <div className="pitch-acts">
         <Button onClick={() => setTrials([...trials, { turns: 10, before: "", after: "" }])}>
-          One more trial
+          {say("instruments-one-more-trial")}
         </Button>
         <Button
           type="primary"
@@ -88,29 +83,33 @@ export function PitchSheet({ draft, onChange }: Props) {
             pitch.mutate({ unit, fine_divisions: draft.fine_divisions ?? 1, trials: filled })
           }
         >
-          Work it out
+          {say("derived-work-it-out")}
         </Button>
         {found && (
           <span data-testid="pitch">
-            {show(
-              `pitch ${found.mean} ± ${found.spread} ${unit}` +
-                (found.usual ? `, so it must be ${found.usual} ${unit}` : "") +
-                `; least count ${found.least_count} ${unit}`,
-            )}
+            {say(found.usual ? "instruments-pitch-found-usual" : "instruments-pitch-found", {
+              mean: found.mean,
+              spread: found.spread,
+              usual: `${figure(found.usual ?? "")} ${unit}`,
+              least: `${found.least_count} ${unit}`,
+              unit,
+            })}
           </span>
         )}
         {found?.usual && found.usual !== draft.pitch && (
-          <Button onClick={() => onChange({ ...draft, pitch: found.usual ?? "" })}>Use it</Button>
+          <Button onClick={() => onChange({ ...draft, pitch: found.usual ?? "" })}>
+            {say("instruments-use-it")}
+          </Button>
         )}
       </div>
       {pitch.error && (
         <p role="alert" className="note warning">
-          {show(pitch.error.message)}
+          {pitch.error.message}
         </p>
       )}
       {found?.warnings.map((warning) => (
         <p key={warning} className="note warning">
-          {show(warning)}
+          {warning}
         </p>
       ))}
     </section>

@@ -3,10 +3,10 @@ import { Button, Slider } from "antd";
 import { useEffect, useState } from "react";
 
 import type { Description } from "../api";
-import { useShow } from "../app/settings";
 import { useDraftDesk } from "../desk/useDesk";
 import { Strip } from "../strip";
 import type { Draft } from "./draft";
+import { say } from "../voice";
 
 interface Props {
   record: Draft;
@@ -19,7 +19,6 @@ const STEP_MILLISECONDS = 1100;
 
 /** The described scales to play with: dragged open, or in slow motion, line after line. */
 export function ScalesOnTrial({ record, description, start }: Props) {
-  const show = useShow();
   const desk = useDraftDesk(record, { fineAs: "line" });
   const [step, setStep] = useState<number | null>(() =>
     Math.max(
@@ -47,9 +46,12 @@ export function ScalesOnTrial({ record, description, start }: Props) {
     setStep(null);
     desk.move(position);
   }
-  const dragged = answer?.read == null ? "" : `reads ${answer.read} ${unitOf(description)}`;
+  const dragged =
+    answer?.read == null
+      ? ""
+      : say("instruments-reads", { read: `${answer.read} ${unitOf(description)}` });
   return (
-    <section className="card trial" aria-label="drawing">
+    <section className="card trial" aria-label={say("instruments-drawing")}>
       <Strip
         instrument={description}
         face="outside"
@@ -58,7 +60,7 @@ export function ScalesOnTrial({ record, description, start }: Props) {
         answer={shown ? null : answer}
         zeroError={0}
         {...(shown ? { meeting: shown.lines } : {})}
-        label="scales of the described tool"
+        label={say("instruments-scales-of-the-described-tool")}
         readOut={shown?.words ?? dragged}
         onMove={drag}
         onRelease={desk.release}
@@ -72,7 +74,7 @@ export function ScalesOnTrial({ record, description, start }: Props) {
             setRunning(!running);
           }}
         >
-          {running ? "Hold" : "Line after line"}
+          {running ? say("instruments-hold") : say("instruments-line-after-line")}
         </Button>
         <Slider
           className="trial-slider"
@@ -85,10 +87,10 @@ export function ScalesOnTrial({ record, description, start }: Props) {
             setRunning(false);
             setStep(at);
           }}
-          ariaLabelForHandle="step of the slide"
+          ariaLabelForHandle={say("instruments-step-of-the-slide")}
         />
         <span className="trial-words" data-testid="slide">
-          {show(shown ? shown.words : dragged || "drag the scales open")}
+          {shown ? shown.words : dragged || say("instruments-drag-the-scales-open")}
         </span>
       </div>
     </section>

@@ -1,6 +1,7 @@
 import { Input } from "antd";
 
 import type { Draft } from "./draft";
+import { say } from "../voice";
 
 interface Props {
   draft: Draft;
@@ -13,7 +14,7 @@ export function ToolFacts({ draft, onChange }: Props) {
   return (
     <div className="tool-facts">
       <label>
-        number engraved on it
+        {say("instruments-number-engraved-on-it")}
         <Input
           value={draft.number ?? ""}
           maxLength={100}
@@ -21,11 +22,11 @@ export function ToolFacts({ draft, onChange }: Props) {
         />
       </label>
       <label>
-        limit of error its maker gives, {unit}
+        {say("instruments-limit-of-error-its-maker-gives", { unit })}
         <Input
           value={draft.maker_limit ?? ""}
           inputMode="decimal"
-          placeholder="not counted"
+          placeholder={say("instruments-not-counted")}
           onChange={(event) =>
             onChange({ maker_limit: event.target.value.trim().replace(",", ".") || null })
           }

@@ -1,9 +1,9 @@
 import { App, Button } from "antd";
 
 import { useKeepTool, useRemoveTool, useShelf, type Schemas, type Tool } from "../api";
-import { useShow } from "../app/settings";
 import { ClosedScales } from "./ClosedScales";
 import type { Draft } from "./draft";
+import { say } from "../voice";
 
 interface Props {
   tools: Tool[];
@@ -12,7 +12,6 @@ interface Props {
 
 /** The student's own tools, and common patterns to start a description from. */
 export function ToolShelf({ tools, onTake }: Props) {
-  const show = useShow();
   const { data: shelf } = useShelf();
   const remove = useRemoval();
   const take = (draft: Draft, tool: Tool | null) => {
@@ -21,28 +20,28 @@ export function ToolShelf({ tools, onTake }: Props) {
   };
   return (
     <>
-      <h2 className="shelf-title">Your tools</h2>
+      <h2 className="shelf-title">{say("instruments-your-tools")}</h2>
       {tools.length === 0 && (
-        <p className="quiet">None yet. Describe one above, give it a name, and keep it.</p>
+        <p className="quiet">{say("instruments-none-yet-describe-one-above-give")}</p>
       )}
       <div className="shelf">
         {tools.map((tool) => (
           <article key={tool.id} className="card tool-on-shelf">
             <div className="tool-head">
               <h3>{tool.name}</h3>
-              <span className="part-fine">{show(tool.least_count_text)}</span>
+              <span className="part-fine">{tool.least_count_text}</span>
             </div>
             <ClosedScales instrument={tool} />
             <div className="tool-acts">
-              <Button onClick={() => take(tool.record, tool)}>Open</Button>
+              <Button onClick={() => take(tool.record, tool)}>{say("instruments-open")}</Button>
               <Button type="text" onClick={() => remove(tool)}>
-                Remove
+                {say("sheet-remove")}
               </Button>
             </div>
           </article>
         ))}
       </div>
-      <h2 className="shelf-title">Common patterns</h2>
+      <h2 className="shelf-title">{say("instruments-common-patterns")}</h2>
       <div className="shelf">
         {shelf?.map((pattern) => (
           <button
@@ -51,9 +50,9 @@ export function ToolShelf({ tools, onTake }: Props) {
             className="card shelf-card"
             onClick={() => take(pattern.record, null)}
           >
-            <b>{show(pattern.title)}</b>
+            <b>{pattern.title}</b>
             <ClosedScales instrument={pattern.instrument} />
-            <span className="quiet">{show(pattern.description)}</span>
+            <span className="quiet">{pattern.description}</span>
           </button>
         ))}
       </div>
@@ -78,9 +77,9 @@ function useRemoval() {
           duration: 8,
           content: (
             <>
-              “{tool.name}” is gone from your tools; sheets keep theirs.{" "}
+              {say("instruments-gone-from-your-tools", { name: tool.name })}{" "}
               <Button type="link" onClick={undo}>
-                Undo
+                {say("sheet-undo")}
               </Button>
             </>
           ),

@@ -10,7 +10,6 @@ import {
   type Description,
   type Tool,
 } from "../api";
-import { useShow } from "../app/settings";
 import { Working } from "../results/Working";
 import { AppearanceChoices } from "./AppearanceChoices";
 import { Counting } from "./Counting";
@@ -20,6 +19,7 @@ import { PartsDrawing } from "./PartsDrawing";
 import { PitchSheet } from "./PitchSheet";
 import { ScalesOnTrial } from "./ScalesOnTrial";
 import { ToolShelf } from "./ToolShelf";
+import { say } from "../voice";
 
 /** The workshop: describe a tool by looking and counting, see it drawn, trust its least count. */
 export function WorkshopPage() {
@@ -36,14 +36,14 @@ export function WorkshopPage() {
   return (
     <div className="page workshop">
       <div className="page-head">
-        <h1>Instruments</h1>
+        <h1>{say("app-instruments")}</h1>
         <Segmented<Kind>
           value={kind}
           onChange={(kind) => take({ ...STARTS[kind], name: draft.name ?? "" }, null)}
           options={[
-            { value: "vernier", label: "caliper" },
-            { value: "screw", label: "screw gauge" },
-            { value: "angular", label: "divided circle" },
+            { value: "vernier", label: say("instruments-caliper-2") },
+            { value: "screw", label: say("instruments-screw-gauge-2") },
+            { value: "angular", label: say("instruments-divided-circle-2") },
           ]}
         />
         <KeepTool draft={draft} edited={edited} ready={!problem} onKept={() => setEdited(null)} />
@@ -69,7 +69,6 @@ interface DescribedProps {
 
 /** The drawing and what follows from it: least count by both routes, pattern, remarks. */
 function Described({ draft, description, onChange }: DescribedProps) {
-  const show = useShow();
   const [shown, setShown] = useState<number | null>(null);
   return (
     <>
@@ -80,20 +79,20 @@ function Described({ draft, description, onChange }: DescribedProps) {
         description={description}
       />
       <div className="workshop-facts">
-        <section className="card" aria-label="least count">
+        <section className="card" aria-label={say("instruments-least-count-2")}>
           <h2>
-            {show("Least count")}{" "}
+            {say("instruments-least-count-3")}{" "}
             <span className="part-fine mark-fine" data-testid="least-count">
-              {description.useless ? "none" : show(description.least_count_text)}
+              {description.useless ? say("instruments-none") : description.least_count_text}
             </span>
           </h2>
           <Working steps={description.derivation} />
           {description.notes.map((note) => (
             <p key={note.text} className={note.warning ? "note warning" : "note"}>
-              {show(note.text)}
+              {note.text}
               {note.position !== null && (
                 <Button type="link" onClick={() => setShown(note.position)}>
-                  Show it
+                  {say("instruments-show-it")}
                 </Button>
               )}
             </p>
@@ -119,7 +118,7 @@ function KeepTool({ draft, edited, ready, onKept }: KeepProps) {
   const name = draft.name?.trim() ?? "";
   const outcome = {
     onSuccess: () => {
-      void message.success(`“${name}” is among your tools.`);
+      void message.success(say("instruments-is-among-your-tools", { name }));
       onKept();
     },
     onError: (problem: Error) => void message.error(problem.message),
@@ -131,17 +130,17 @@ function KeepTool({ draft, edited, ready, onKept }: KeepProps) {
           disabled={!ready || name === ""}
           onClick={() => amend.mutate({ seen: edited, ...asked(draft), name }, outcome)}
         >
-          Change “{edited.name}”
+          {say("instruments-change", { name: edited.name })}
         </Button>
       )}
-      {name === "" && <span className="quiet">give it a name to keep it</span>}
+      {name === "" && <span className="quiet">{say("instruments-give-it-a-name-to-keep")}</span>}
       <Button
         type="primary"
         disabled={!ready || name === ""}
         loading={keep.isPending}
         onClick={() => keep.mutate({ ...asked(draft), name }, outcome)}
       >
-        Keep this tool
+        {say("instruments-keep-this-tool")}
       </Button>
     </div>
   );

@@ -3,11 +3,11 @@ import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 
 import { useNewSheet, useRestore, useSheets, type SheetSummary } from "../api";
-import { useShow } from "../app/settings";
 import { TrashButton } from "../sheet/TrashButton";
 import { Download } from "../transfer/Download";
 import { LoadFile } from "../transfer/LoadFile";
 import "./notebook.css";
+import { say } from "../voice";
 
 /** All sheets with their result sentences and open second looks. */
 export function NotebookPage() {
@@ -16,26 +16,28 @@ export function NotebookPage() {
   const navigate = useNavigate();
   const create = useNewSheet();
   const begin = () =>
-    create.mutate("New sheet", { onSuccess: ({ id }) => void navigate(`/sheets/${id}`) });
+    create.mutate(say("notebook-new-sheet"), {
+      onSuccess: ({ id }) => void navigate(`/sheets/${id}`),
+    });
   const sheets = (data?.sheets ?? []).filter((sheet) => speaksOf(sheet, wanted));
   return (
     <div className="page">
       <div className="page-head">
-        <h1>Notebook</h1>
+        <h1>{say("app-notebook")}</h1>
         <div className="page-acts">
           <Input
             allowClear
             className="notebook-search"
-            placeholder="Find a sheet, a quantity, a tool"
-            aria-label="Find a sheet, a quantity, a tool"
+            placeholder={say("notebook-find-a-sheet-a-quantity-a")}
+            aria-label={say("notebook-find-a-sheet-a-quantity-a")}
             value={wanted}
             onChange={(event) => setWanted(event.target.value)}
           />
           <LoadFile />
-          <Download from="/api/archive">Save all</Download>
-          <Download from="/api/notebook.pdf">All as PDF</Download>
+          <Download from="/api/archive">{say("notebook-save-all")}</Download>
+          <Download from="/api/notebook.pdf">{say("notebook-all-as-pdf")}</Download>
           <Button type="primary" onClick={begin} loading={create.isPending}>
-            New sheet
+            {say("notebook-new-sheet")}
           </Button>
         </div>
       </div>
@@ -44,11 +46,9 @@ export function NotebookPage() {
       {data && sheets.length === 0 && (
         <div className="card notebook-empty">
           {wanted ? (
-            <p>No sheet speaks of “{wanted}”.</p>
+            <p>{say("notebook-no-sheet-speaks-of", { wanted })}</p>
           ) : (
-            <p>
-              No sheet yet. A new one asks for your tool first, then for its zero, then you read.
-            </p>
+            <p>{say("notebook-no-sheet-yet-a-new-one")}</p>
           )}
         </div>
       )}
@@ -68,24 +68,25 @@ function speaksOf(sheet: SheetSummary, wanted: string): boolean {
 }
 
 function SheetCard({ sheet }: { sheet: SheetSummary }) {
-  const show = useShow();
   return (
     <li className="card sheet-card">
       <div className="sheet-card-head">
         <h2>
-          <Link to={`/sheets/${sheet.id}`}>{sheet.title || "Untitled sheet"}</Link>
+          <Link to={`/sheets/${sheet.id}`}>{sheet.title || say("sheet-untitled-sheet")}</Link>
         </h2>
         <span className="quiet">
-          {sheet.instruments.join(", ") || (sheet.damage ? "" : "no tool yet")}
+          {sheet.instruments.join(", ") || (sheet.damage ? "" : say("notebook-no-tool-yet"))}
         </span>
         {sheet.damage && (
-          <Download from={`/api/sheets/${sheet.id}/logbook`}>Save as a file</Download>
+          <Download from={`/api/sheets/${sheet.id}/logbook`}>
+            {say("sheet-save-as-a-file")}
+          </Download>
         )}
         <TrashButton id={sheet.id} title={sheet.title} />
       </div>
       {sheet.damage && (
         <p role="alert" className="sheet-damage">
-          Damaged, and not worked out: {sheet.damage}. What was recorded is kept as it is.
+          {say("notebook-damaged-and-not-worked-out-what", { damage: sheet.damage })}
         </p>
       )}
       {sheet.results.map((result) => (
@@ -97,17 +98,16 @@ function SheetCard({ sheet }: { sheet: SheetSummary }) {
           <span>{result.name}</span>
           <span className="sheet-sentence">
             {result.sentence
-              ? `${result.symbol ? `${result.symbol} = ` : ""}${show(result.sentence)}`
-              : "no reading yet"}
+              ? `${result.symbol ? `${result.symbol} = ` : ""}${result.sentence}`
+              : say("sheet-no-reading-yet")}
           </span>
           <span className="sheet-looks">
-            {result.open_looks > 0 &&
-              `${result.open_looks} second look${result.open_looks > 1 ? "s" : ""} open`}
+            {result.open_looks > 0 && say("second-looks-open", { count: result.open_looks })}
           </span>
         </Link>
       ))}
       {sheet.results.length === 0 && !sheet.damage && (
-        <p className="quiet sheet-bare">Nothing measured yet.</p>
+        <p className="quiet sheet-bare">{say("notebook-nothing-measured-yet")}</p>
       )}
     </li>
   );
@@ -118,13 +118,13 @@ function Trash({ sheets }: { sheets: { id: string; title: string }[] }) {
   if (sheets.length === 0) return null;
   return (
     <details className="trash">
-      <summary>In the trash: {sheets.length}</summary>
+      <summary>{say("notebook-in-the-trash", { count: sheets.length })}</summary>
       <ul>
         {sheets.map((sheet) => (
           <li key={sheet.id}>
             {sheet.title}{" "}
             <Button type="link" onClick={() => restore.mutate(sheet.id)}>
-              Bring back
+              {say("notebook-bring-back")}
             </Button>
           </li>
         ))}

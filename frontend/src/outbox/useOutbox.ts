@@ -4,6 +4,7 @@ import { useEffect, useSyncExternalStore } from "react";
 import { ApiError, body, client, keepAnswer, type Schemas } from "../api";
 import { asLooks } from "../desk/usePositions";
 import { flush, KEPT_UNDER, Outbox, type Entered, type Waiting } from "./outbox";
+import { say } from "../voice";
 
 const outbox = new Outbox(localStorage);
 const AGAIN_MILLISECONDS = 1500;
@@ -31,7 +32,7 @@ export function sent(): Promise<void> {
     };
     const patience = setTimeout(() => {
       stop();
-      reject(new ApiError("Readings are still on their way to Metrion; try again then.", [], 0));
+      reject(new ApiError(say("outbox-readings-are-still-on-their-way"), [], 0));
     }, PATIENCE_MILLISECONDS);
     const stop = outbox.subscribe(look);
     look();

@@ -8,6 +8,7 @@ import { saved } from "../app/saved";
 import { WithSheet } from "../sheet/WithSheet";
 import { Download } from "../transfer/Download";
 import "./report.css";
+import { say } from "../voice";
 
 export function ReportPage() {
   return <WithSheet>{(sheet) => <ReportView sheet={sheet} />}</WithSheet>;
@@ -26,50 +27,50 @@ function ReportView({ sheet }: { sheet: Sheet }) {
   return (
     <div className="report">
       <aside className="report-side">
-        <h1>Report</h1>
-        <Link to={`/sheets/${sheet.id}`}>{sheet.title || "Untitled sheet"}</Link>
+        <h1>{say("sheet-report")}</h1>
+        <Link to={`/sheets/${sheet.id}`}>{sheet.title || say("sheet-untitled-sheet")}</Link>
         <ReportHead sheet={sheet} />
         <label>
-          Of
+          {say("report-of")}
           <Select
-            aria-label="Report of"
+            aria-label={say("report-report-of")}
             value={quantity}
             onChange={setQuantity}
             options={[
-              { value: WHOLE, label: "the whole sheet" },
+              { value: WHOLE, label: say("report-the-whole-sheet") },
               ...sheet.quantities.map(({ id, name }) => ({ value: id, label: name })),
             ]}
           />
         </label>
         <div className="report-forms">
           <Button type="primary" onClick={() => void print()}>
-            Print
+            {say("report-print")}
           </Button>
-          <Download from={at("report.pdf")}>PDF</Download>
+          <Download from={at("report.pdf")}>{say("report-pdf")}</Download>
           <Segmented<Paper>
-            aria-label="paper"
+            aria-label={say("report-paper")}
             value={paper}
             onChange={setPaper}
             options={[
               { value: "a4", label: "A4" },
-              { value: "us-letter", label: "Letter" },
+              { value: "us-letter", label: say("report-letter") },
             ]}
           />
         </div>
-        <h2>For other programs</h2>
+        <h2>{say("report-for-other-programs")}</h2>
         <div className="report-forms">
-          <Download from={at("workbook.xlsx")}>Spreadsheet, formulas alive</Download>
-          <Download from={at("table.csv")}>Table as CSV</Download>
-          <Download from={at("report.md")}>Markdown</Download>
-          <Download from={at("report.tex")}>Tables for LaTeX</Download>
-          <Download from={at("logbook")}>Logbook file</Download>
+          <Download from={at("workbook.xlsx")}>{say("report-spreadsheet-formulas-alive")}</Download>
+          <Download from={at("table.csv")}>{say("report-table-as-csv")}</Download>
+          <Download from={at("report.md")}>{say("report-markdown")}</Download>
+          <Download from={at("report.tex")}>{say("report-tables-for-latex")}</Download>
+          <Download from={at("logbook")}>{say("report-logbook-file")}</Download>
         </div>
       </aside>
       <iframe
         ref={frame}
         // What is changed beside it shows at once.
         key={sheet.version}
-        title="The report"
+        title={say("report-the-report")}
         className="report-page"
         src={at("report")}
         onLoad={onLoad}
@@ -107,16 +108,17 @@ function usePrinting(sheet: Sheet) {
   return { frame, onLoad, print };
 }
 
-const FIELDS = [
-  ["authors", "Names", "Who measured"],
-  ["date", "Date", "today"],
-  ["aim", "Aim", "What was to be found"],
-] as const;
+const FIELDS = () =>
+  [
+    ["authors", say("report-names"), say("report-who-measured")],
+    ["date", say("report-date"), say("report-today")],
+    ["aim", say("report-aim"), say("report-what-was-to-be-found")],
+  ] as const;
 
 /** What stands at the head; kept as soon as a field is left. */
 function ReportHead({ sheet }: { sheet: Sheet }) {
   const amend = useAmendSheet(sheet.id);
-  return FIELDS.map(([name, label, hint]) => (
+  return FIELDS().map(([name, label, hint]) => (
     <label key={name}>
       {label}
       <Input.TextArea

@@ -2,7 +2,7 @@ import { Button, Input, Modal, Select } from "antd";
 import { useState } from "react";
 
 import type { Compared, Schemas } from "../api";
-import { useShow } from "../app/settings";
+import { say } from "../voice";
 
 export type Comparand = Schemas["BesideFields"];
 
@@ -24,13 +24,12 @@ interface Props {
 
 /** A result beside an expected value or another quantity, in words. */
 export function ComparedWords({ compared }: { compared: Compared | null }) {
-  const show = useShow();
   if (!compared) return null;
   return (
-    <section className="compared" aria-label="compared with">
-      {compared.with && <h3>Beside {show(compared.with)}</h3>}
+    <section className="compared" aria-label={say("results-compared-with")}>
+      {compared.with && <h3>{say("results-beside", { with: compared.with })}</h3>}
       {compared.sentences.map((sentence) => (
-        <p key={sentence}>{show(sentence)}</p>
+        <p key={sentence}>{sentence}</p>
       ))}
     </section>
   );
@@ -42,10 +41,16 @@ export function Compare({ others, compared, unit, onCompare }: Props) {
   return (
     <>
       <Button type="link" onClick={() => setOpen(true)}>
-        {compared ? "Compare with something else" : "Compare with…"}
+        {compared ? say("results-compare-with-something-else") : say("results-compare-with")}
       </Button>
       {open && (
-        <Modal open title="Compare with" footer={null} width={480} onCancel={() => setOpen(false)}>
+        <Modal
+          open
+          title={say("results-compare-with-2")}
+          footer={null}
+          width={480}
+          onCancel={() => setOpen(false)}
+        >
           <CompareForm
             {...{ others, compared, unit }}
             onCompare={(comparand) => {
@@ -81,39 +86,41 @@ function CompareForm({ others, compared, unit, onCompare }: Props) {
       }}
     >
       <Select
-        aria-label="Compare with"
+        aria-label={say("results-compare-with-2")}
         value={other}
         onChange={setOther}
         options={[
-          { value: EXPECTED, label: "an expected value" },
+          { value: EXPECTED, label: say("results-an-expected-value") },
           ...others.map((one) => ({ value: keyOf(one), label: one.name })),
         ]}
       />
       {typed && (
         <div className="compare-typed">
           <Input
-            aria-label="expected value"
+            aria-label={say("results-expected-value")}
             autoFocus
             value={value}
             onChange={(event) => setValue(event.target.value)}
           />
           ±
           <Input
-            aria-label="its uncertainty"
+            aria-label={say("results-its-uncertainty")}
             value={uncertainty}
             onChange={(event) => setUncertainty(event.target.value)}
           />
           <Input
-            aria-label="its unit"
+            aria-label={say("results-its-unit")}
             value={typedUnit}
             onChange={(event) => setTypedUnit(event.target.value)}
           />
         </div>
       )}
       <div className="page-acts">
-        {compared && <Button onClick={() => onCompare(null)}>Compare no more</Button>}
+        {compared && (
+          <Button onClick={() => onCompare(null)}>{say("results-compare-no-more")}</Button>
+        )}
         <Button type="primary" htmlType="submit" disabled={typed && value.trim() === ""}>
-          Compare
+          {say("results-compare")}
         </Button>
       </div>
     </form>

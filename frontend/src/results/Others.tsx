@@ -2,7 +2,7 @@ import { App, Button, Drawer, Skeleton } from "antd";
 import { useState } from "react";
 
 import { useAmendQuantity, useOthers, type Quantity } from "../api";
-import { useShow } from "../app/settings";
+import { say } from "../voice";
 
 interface Props {
   sheet: string;
@@ -15,12 +15,12 @@ export function Others({ sheet, quantity }: Props) {
   return (
     <>
       <Button type="link" onClick={() => setOpen(true)}>
-        What others would say
+        {say("results-what-others-would-say")}
       </Button>
       {open && (
         <Drawer
           open
-          title={`The same readings, other conventions: ${quantity.name}`}
+          title={say("results-the-same-readings-other-conventions", { name: quantity.name })}
           onClose={() => setOpen(false)}
           size="large"
         >
@@ -32,7 +32,6 @@ export function Others({ sheet, quantity }: Props) {
 }
 
 function Conventions({ sheet, quantity }: Props) {
-  const show = useShow();
   const { message } = App.useApp();
   const { data, error } = useOthers(sheet, quantity.id);
   const amend = useAmendQuantity(sheet);
@@ -49,15 +48,15 @@ function Conventions({ sheet, quantity }: Props) {
     return (
       <article key={id} className="convention" aria-current={own || undefined}>
         <h3>{name}</h3>
-        <span className="mark-result">{show(sentence ?? "no reading yet")}</span>
+        <span className="mark-result">{sentence ?? say("sheet-no-reading-yet")}</span>
         {own ? (
-          <span className="quiet">the one used here</span>
+          <span className="quiet">{say("results-the-one-used-here")}</span>
         ) : (
           <Button loading={amend.isPending} onClick={() => use(id)}>
-            Use it for this quantity
+            {say("results-use-it-for-this-quantity")}
           </Button>
         )}
-        {why && <p className="quiet">{show(why)}</p>}
+        {why && <p className="quiet">{why}</p>}
       </article>
     );
   });

@@ -1,7 +1,7 @@
 import { createElement, type KeyboardEvent, type ReactNode } from "react";
 
 import type { Span } from "../api";
-import { useShow } from "../app/settings";
+import { say } from "../voice";
 
 interface Props {
   line: Span[];
@@ -38,14 +38,13 @@ interface PieceProps {
 const classOf = ({ tint }: Span) => (tint === "plain" ? undefined : `part-${tint} mark-${tint}`);
 
 function Text({ span, onFollow }: PieceProps) {
-  const show = useShow();
-  const text = show(span.text);
+  const text = span.text;
   if (!span.source || !onFollow) return <span className={classOf(span)}>{text}</span>;
   return (
     <button
       type="button"
       className={["follow", classOf(span)].join(" ")}
-      title="Where this comes from"
+      title={say("results-where-this-comes-from")}
       onClick={() => onFollow(span.source)}
     >
       {text}
@@ -55,7 +54,6 @@ function Text({ span, onFollow }: PieceProps) {
 
 /** A piece inside mathematics. */
 function Set({ span, onFollow }: PieceProps): ReactNode {
-  const show = useShow();
   if (span.form === "text") {
     const follows = span.source !== "" && onFollow !== undefined;
     const follow = () => onFollow?.(span.source);
@@ -75,7 +73,7 @@ function Set({ span, onFollow }: PieceProps): ReactNode {
           : {}),
       },
       // Blanks at the ends of a text would be dropped.
-      show(span.text).replaceAll(" ", "\u00a0"),
+      span.text.replaceAll(" ", "\u00a0"),
     );
   }
   const row = (line: Span[]) =>

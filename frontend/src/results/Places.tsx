@@ -1,7 +1,7 @@
 import { App, Button } from "antd";
 
 import { useAmendQuantity, type Quantity } from "../api";
-import { useShow } from "../app/settings";
+import { say } from "../voice";
 
 interface Props {
   sheet: string;
@@ -10,17 +10,16 @@ interface Props {
 
 /** The result of each place, for a thing that has no one size. */
 export function Places({ sheet, quantity }: Props) {
-  const show = useShow();
   return (
     <div className="result-places">
       <dl>
         {quantity.places.map(({ place, count, sentence }) => (
           <div key={place}>
             <dt>
-              {place || "no place noted"}, {count} {count === 1 ? "reading" : "readings"}
+              {place || say("results-no-place-noted")}, {say("counted-readings", { count })}
             </dt>
             <dd>
-              <span className="mark-result">{show(sentence ?? "…")}</span>
+              <span className="mark-result">{sentence ?? "…"}</span>
             </dd>
           </div>
         ))}
@@ -45,7 +44,7 @@ export function ReportApart({ sheet, quantity, apart }: Props & { apart: boolean
         )
       }
     >
-      {apart ? "Report the places apart" : "Report them together"}
+      {apart ? say("results-report-the-places-apart") : say("results-report-them-together")}
     </Button>
   );
 }

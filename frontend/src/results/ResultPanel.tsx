@@ -2,7 +2,6 @@ import { App, Button } from "antd";
 import { useState, type ReactNode } from "react";
 
 import { useAmendQuantity, type Quantity } from "../api";
-import { useShow } from "../app/settings";
 import "./results.css";
 import { BudgetBars } from "./Budget";
 import { Compare, ComparedWords } from "./Compare";
@@ -12,9 +11,7 @@ import { WrappedZero } from "./WrappedZero";
 import { useComparable } from "./useComparable";
 import { QuantityWorking } from "./WholeWorking";
 import { Working } from "./Working";
-
-const NUMBERS = ["no", "one", "two", "three", "four", "five", "six", "seven", "eight", "nine"];
-const inWords = (count: number) => NUMBERS[count] ?? String(count);
+import { say } from "../voice";
 
 /** Lines that the bars and the sentence say already. */
 const SAID = /^(component_|rounded|limit|average|degrees_of_freedom|coverage_factor)/;
@@ -30,7 +27,6 @@ interface Props {
 
 /** The sentence, how it came about in short, and the whole working on request. */
 export function ResultPanel({ sheet, quantity, onLook, another }: Props) {
-  const show = useShow();
   const { message } = App.useApp();
   const amend = useAmendQuantity(sheet);
   const [followed, setFollowed] = useState<string | null>(null);
@@ -46,22 +42,20 @@ export function ResultPanel({ sheet, quantity, onLook, another }: Props) {
   const zeros = general.filter(({ code }) => code === "zero-wrapped");
   const short = quantity.working.filter(({ key }) => !SAID.test(key));
   return (
-    <section className="result-panel" aria-label="result">
+    <section className="result-panel" aria-label={say("desk-result")}>
       <p className="result-head">
         {result.count === 0
-          ? "no reading yet, so no result"
-          : `result of ${inWords(result.count)} reading${result.count === 1 ? "" : "s"}` +
-            (looks.length > 0
-              ? `, ${inWords(looks.length)} second look${looks.length === 1 ? "" : "s"} open`
-              : "")}
+          ? say("results-no-reading-yet-so-no-result")
+          : say("results-result-of-readings", { count: result.count }) +
+            (looks.length > 0 ? `, ${say("results-looks-open", { count: looks.length })}` : "")}
       </p>
       {apart && <Places sheet={sheet} quantity={quantity} />}
       <p className={apart ? "result-together" : "result-sentence"} data-testid="sentence">
-        {apart && "all together: "}
+        {apart && `${say("results-all-together")} `}
         {result.sentence ? (
           <span className="mark-result">
             {quantity.symbol && `${quantity.symbol} = `}
-            {show(sentence ?? "")}
+            {sentence ?? ""}
           </span>
         ) : (
           "…"
@@ -77,7 +71,10 @@ export function ResultPanel({ sheet, quantity, onLook, another }: Props) {
         (flag) =>
           flag.without && (
             <p key={`${flag.code} ${flag.observation}`} className="result-without">
-              Without reading {(flag.observation ?? 0) + 1}: {show(flag.without)}
+              {say("results-without-reading", {
+                at: (flag.observation ?? 0) + 1,
+                without: flag.without,
+              })}
             </p>
           ),
       )}
@@ -85,27 +82,31 @@ export function ResultPanel({ sheet, quantity, onLook, another }: Props) {
         .filter(({ code }) => code !== "zero-wrapped")
         .map((flag) => (
           <p key={flag.code} className={`result-note ${flag.level}`}>
-            {show(flag.message)}
+            {flag.message}
             {flag.code === "place-effect" && <ReportApart {...{ sheet, quantity }} apart />}
           </p>
         ))}
       {quantity.hints.map((hint) => (
         <p key={hint.code} className="result-note warning">
-          {show(hint.message)}
+          {hint.message}
         </p>
       ))}
-      {quantity.advice && <p className="result-note">{show(quantity.advice)}</p>}
+      {quantity.advice && <p className="result-note">{quantity.advice}</p>}
       <p className="result-foot">
         {result.relative_percent !== null &&
-          show(`The uncertainty is ${result.relative_percent} % of the value. `)}
-        Convention: {quantity.convention_name}.
+          say("results-the-uncertainty-is-of-the-value", {
+            relative_percent: result.relative_percent,
+          })}
+        {say("results-convention")} {quantity.convention_name}.
         {result.in_degrees !== null && (
           <Button type="link" onClick={() => setDecimals(!decimals)}>
-            {decimals ? "In degrees and minutes" : "In decimals of a degree"}
+            {decimals
+              ? say("results-in-degrees-and-minutes")
+              : say("results-in-decimals-of-a-degree")}
           </Button>
         )}
         <Button type="link" onClick={() => setFollowed("")}>
-          Whole working
+          {say("derived-whole-working")}
         </Button>
         <Others sheet={sheet} quantity={quantity} />
         <Compare

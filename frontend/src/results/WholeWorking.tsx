@@ -4,6 +4,7 @@ import { useNavigate } from "react-router";
 
 import { useWholeWorking, type Step } from "../api";
 import { Working } from "./Working";
+import { say } from "../voice";
 
 interface Props {
   title: string;
@@ -29,8 +30,8 @@ export function WholeWorking({ title, steps, at: begun, onLook, sheet, onClose }
     else setAt(source);
   }
   return (
-    <Drawer open title={`Working: ${title}`} size="large" onClose={onClose}>
-      <p className="quiet">Click a number to see where it comes from.</p>
+    <Drawer open title={say("results-working", { title })} size="large" onClose={onClose}>
+      <p className="quiet">{say("results-click-a-number-to-see-where")}</p>
       {steps ? <Working {...{ steps, at, onLook }} onFollow={follow} /> : <Skeleton active />}
     </Drawer>
   );

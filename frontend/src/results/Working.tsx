@@ -3,6 +3,7 @@ import { useEffect, useRef } from "react";
 
 import type { Step } from "../api";
 import { Pieces } from "./Pieces";
+import { say } from "../voice";
 
 interface Props {
   steps: Step[];
@@ -44,7 +45,7 @@ function Line({ step, found, onFollow, onLook }: LineProps) {
         {step.label}
         {onLook && reading !== null && (
           <Button type="link" size="small" onClick={() => onLook(reading)}>
-            on the scales
+            {say("results-on-the-scales")}
           </Button>
         )}
       </dt>

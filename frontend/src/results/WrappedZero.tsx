@@ -1,7 +1,7 @@
 import { App, Button } from "antd";
 
 import { useAmendQuantity, useAmendZeroCheck, useSheet, type Flag, type Quantity } from "../api";
-import { useShow } from "../app/settings";
+import { say } from "../voice";
 
 interface Props {
   sheet: string;
@@ -11,7 +11,6 @@ interface Props {
 
 /** What can be done about a look at the zero that is a full mark or turn off. */
 export function WrappedZero({ sheet, quantity, flag }: Props) {
-  const show = useShow();
   const { message } = App.useApp();
   const { data } = useSheet(sheet);
   const mend = useAmendZeroCheck(sheet);
@@ -23,25 +22,29 @@ export function WrappedZero({ sheet, quantity, flag }: Props) {
   const stands = [...settled.map(({ code }) => code), flag.code];
   return (
     <div className="look">
-      <p>{show(flag.message)}</p>
+      <p>{flag.message}</p>
       <div className="look-acts">
         <Button
           type="primary"
           loading={mend.isPending}
           onClick={() =>
             mend.mutate(
-              { seen: check, ...flag.suggestion, why: "counted from the wrong side of zero" },
+              {
+                seen: check,
+                ...flag.suggestion,
+                why: say("results-counted-from-the-wrong-side-of"),
+              },
               { onError },
             )
           }
         >
-          It was {show(flag.suggested)}
+          {say("results-it-was", { suggested: flag.suggested })}
         </Button>
         <Button
           type="text"
           onClick={() => settle.mutate({ seen: quantity, looked_again: stands }, { onError })}
         >
-          It stands
+          {say("results-it-stands")}
         </Button>
       </div>
     </div>

@@ -8,7 +8,7 @@ import {
   type Convention,
   type Schemas,
 } from "../api";
-import { useShow } from "../app/settings";
+import { say } from "../voice";
 
 type Fields = Schemas["ConventionFields"];
 
@@ -35,7 +35,11 @@ export function ConventionDialog({ convention, onClose }: Props) {
   return (
     <Modal
       open
-      title={convention ? "Change the convention" : "A convention of your own"}
+      title={
+        convention
+          ? say("settings-change-the-convention")
+          : say("settings-a-convention-of-your-own")
+      }
       width={760}
       footer={null}
       onCancel={onClose}
@@ -54,14 +58,13 @@ function fieldsOf(draft: Fields): Fields {
 }
 
 function ConventionForm({ convention, onClose }: Props) {
-  const show = useShow();
   const keep = useKeepConvention();
   const [draft, setDraft] = useState<Fields>({ ...BEGUN, ...convention?.record });
   const set = (some: Partial<Fields>) => setDraft({ ...draft, ...some });
   const record = fieldsOf({ ...draft, reading_limit: draft.reading_limit.replace(",", ".") });
   const { data: described, error } = useDescribedConvention({
     ...record,
-    name: record.name.trim() || "Yours",
+    name: record.name.trim() || say("settings-yours"),
   });
   const limits = draft.family === "limit";
   return (
@@ -72,38 +75,38 @@ function ConventionForm({ convention, onClose }: Props) {
         keep.mutate({ id: convention?.id ?? null, record }, { onSuccess: onClose });
       }}
     >
-      <Row label="Its name">
+      <Row label={say("settings-its-name")}>
         <Input
-          aria-label="Its name"
+          aria-label={say("settings-its-name")}
           autoFocus
           maxLength={200}
           value={draft.name}
-          placeholder="First-year course"
+          placeholder={say("settings-first-year-course")}
           onChange={(event) => set({ name: event.target.value })}
         />
       </Row>
-      <Row label="The result is given as">
+      <Row label={say("settings-the-result-is-given-as")}>
         <Segmented<Fields["family"]>
           value={draft.family}
           onChange={(family) => set({ family })}
           options={[
-            { value: "limit", label: "a limit of error" },
-            { value: "standard", label: "a standard uncertainty" },
+            { value: "limit", label: say("settings-a-limit-of-error") },
+            { value: "standard", label: say("settings-a-standard-uncertainty") },
           ]}
         />
       </Row>
-      <Row label="One look may be off by">
+      <Row label={say("settings-one-look-may-be-off-by")}>
         <Input
-          aria-label="One look may be off by"
+          aria-label={say("settings-one-look-may-be-off-by")}
           className="convention-short"
           value={draft.reading_limit}
           onChange={(event) => set({ reading_limit: event.target.value })}
         />
-        least counts
+        {say("settings-least-counts")}
       </Row>
-      <Row label="The look at the zero counts as well">
+      <Row label={say("settings-the-look-at-the-zero-counts")}>
         <Switch
-          aria-label="The look at the zero counts as well"
+          aria-label={say("settings-the-look-at-the-zero-counts")}
           checked={draft.zero_look}
           onChange={(on) => set({ zero_look: on })}
         />
@@ -111,36 +114,36 @@ function ConventionForm({ convention, onClose }: Props) {
       {limits ? (
         <LimitRows draft={draft} set={set} />
       ) : (
-        <Row label="Multiplied by, or widened to cover">
+        <Row label={say("settings-multiplied-by-or-widened-to-cover")}>
           <Input
-            aria-label="Multiplied by, or widened to cover"
+            aria-label={say("settings-multiplied-by-or-widened-to-cover")}
             className="convention-short"
             value={draft.coverage ?? ""}
-            placeholder="2 or 95%"
+            placeholder={say("settings-2-or-95")}
             onChange={(event) => set({ coverage: event.target.value })}
           />
-          a factor like 2, or a percentage like 95%
+          {say("settings-a-factor-like-2-or-a")}
         </Row>
       )}
-      <Row label="Figures of the uncertainty">
+      <Row label={say("settings-figures-of-the-uncertainty")}>
         <Segmented
           value={String(draft.digits)}
           onChange={(digits) => set({ digits: digits === "1-or-2" ? digits : Number(digits) })}
           options={[
-            { value: "1", label: "one" },
-            { value: "2", label: "two" },
-            { value: "1-or-2", label: "two when the first is 1" },
+            { value: "1", label: say("settings-one") },
+            { value: "2", label: say("settings-two") },
+            { value: "1-or-2", label: say("settings-two-when-the-first-is-1") },
           ]}
         />
       </Row>
-      <Row label="Tenths between two lines are estimated">
+      <Row label={say("settings-tenths-between-two-lines-are-estimated")}>
         <Switch
-          aria-label="Tenths between two lines are estimated"
+          aria-label={say("settings-tenths-between-two-lines-are-estimated")}
           checked={draft.estimate ?? false}
           onChange={(on) => set({ estimate: on })}
         />
       </Row>
-      <p className="convention-said">{described && show(described.words.join(" "))}</p>
+      <p className="convention-said">{described && described.words.join(" ")}</p>
       {(keep.error ?? error) && <Alert type="error" title={told(keep.error ?? error)} />}
       <div className="page-acts">
         <Button
@@ -149,7 +152,7 @@ function ConventionForm({ convention, onClose }: Props) {
           loading={keep.isPending}
           disabled={draft.name.trim() === "" || error !== null}
         >
-          Keep it
+          {say("settings-keep-it")}
         </Button>
       </div>
     </form>
@@ -164,26 +167,26 @@ function told(problem: Error | null): string {
 function LimitRows({ draft, set }: { draft: Fields; set: (some: Partial<Fields>) => void }) {
   return (
     <>
-      <Row label="The scatter is taken as">
+      <Row label={say("settings-the-scatter-is-taken-as")}>
         <Segmented<NonNullable<Fields["spread"]>>
           value={draft.spread ?? "half-range"}
           onChange={(spread) => set({ spread })}
           options={[
-            { value: "half-range", label: "half the range" },
-            { value: "mean-deviation", label: "mean deviation" },
-            { value: "standard-error", label: "standard error" },
-            { value: "none", label: "left out" },
+            { value: "half-range", label: say("settings-half-the-range") },
+            { value: "mean-deviation", label: say("settings-mean-deviation") },
+            { value: "standard-error", label: say("settings-standard-error") },
+            { value: "none", label: say("settings-left-out") },
           ]}
         />
       </Row>
-      <Row label="Limit and scatter">
+      <Row label={say("settings-limit-and-scatter")}>
         <Segmented<NonNullable<Fields["combine"]>>
           value={draft.combine ?? "larger"}
           onChange={(combine) => set({ combine })}
           options={[
-            { value: "larger", label: "the larger counts" },
-            { value: "sum", label: "add" },
-            { value: "quadrature", label: "add as squares" },
+            { value: "larger", label: say("settings-the-larger-counts") },
+            { value: "sum", label: say("settings-add") },
+            { value: "quadrature", label: say("settings-add-as-squares") },
           ]}
         />
       </Row>

@@ -2,39 +2,35 @@ import { App, Button } from "antd";
 import { useState } from "react";
 
 import { useConventions, useRemoveConvention, type Convention } from "../api";
-import { useShow } from "../app/settings";
 import { ConventionDialog } from "./ConventionDialog";
+import { say } from "../voice";
 
 /** Conventions that the student's course has and nobody else. */
 export function OwnConventions() {
-  const show = useShow();
   const { message } = App.useApp();
   const { data: conventions = [] } = useConventions();
   const remove = useRemoveConvention();
   const [open, setOpen] = useState<"new" | Convention | null>(null);
   const own = conventions.filter(({ record }) => record !== null);
   return (
-    <section className="own-conventions" aria-label="conventions of your own">
+    <section className="own-conventions" aria-label={say("settings-conventions-of-your-own")}>
       <div className="page-head">
-        <h2>Conventions of your own</h2>
-        <Button onClick={() => setOpen("new")}>Describe one</Button>
+        <h2>{say("settings-conventions-of-your-own-2")}</h2>
+        <Button onClick={() => setOpen("new")}>{say("settings-describe-one")}</Button>
       </div>
       {own.length === 0 ? (
-        <p className="quiet">
-          If your course does it in another way, describe that way here. A sheet that uses it takes
-          a copy along, so that its file is whole.
-        </p>
+        <p className="quiet">{say("settings-if-your-course-does-it-in")}</p>
       ) : (
         <div className="card">
           {own.map((convention) => (
             <div key={convention.id} className="choice">
               <div>
                 <h2>{convention.name}</h2>
-                <p className="quiet">{show(convention.words.join(" "))}</p>
+                <p className="quiet">{convention.words.join(" ")}</p>
               </div>
               <span>
                 <Button type="text" onClick={() => setOpen(convention)}>
-                  Change
+                  {say("derived-change")}
                 </Button>
                 <Button
                   type="text"
@@ -44,7 +40,7 @@ export function OwnConventions() {
                     })
                   }
                 >
-                  Remove
+                  {say("sheet-remove")}
                 </Button>
               </span>
             </div>

@@ -1,53 +1,64 @@
 import { App, Segmented, Select, Switch } from "antd";
 import type { ReactNode } from "react";
 
-import { useChangeSettings, useConventions, useSettingsQuery, type Settings } from "../api";
-import { useChosen, useShow, type Chosen } from "../app/settings";
+import {
+  useChangeSettings,
+  useConventions,
+  useSettingsQuery,
+  useVoice,
+  type Settings,
+} from "../api";
+import { useChosen, type Chosen } from "../app/settings";
 import { OwnConventions } from "./OwnConventions";
 import "./settings.css";
+import { languageName, say } from "../voice";
+
+type DecimalSign = NonNullable<Settings["decimal_sign"]>;
 
 /** What is chosen once for the notebook. */
 export function SettingsPage() {
   const settings = useChosen();
+  const { data } = useSettingsQuery();
   const change = useChangeSettings();
   const { message } = App.useApp();
   const set = (some: Settings) =>
     change.mutate(some, { onError: (problem) => void message.error(problem.message) });
   return (
     <div className="page settings">
-      <h1>Settings</h1>
+      <h1>{say("app-settings")}</h1>
       <div className="card">
         <ConventionChoice onChoose={(convention) => set({ convention })} />
-        <Choice title="Theme" words="Light for the bench, dark for the evening.">
+        <Choice title={say("settings-theme")} words={say("settings-light-for-the-bench-dark-for")}>
           <Segmented<Chosen["theme"]>
             value={settings.theme}
             onChange={(theme) => set({ theme })}
             options={[
-              { value: "system", label: "as the system" },
-              { value: "light", label: "light" },
-              { value: "dark", label: "dark" },
+              { value: "system", label: say("settings-as-the-system") },
+              { value: "light", label: say("settings-light") },
+              { value: "dark", label: say("settings-dark") },
             ]}
           />
         </Choice>
         <Choice
-          title="Decimal sign"
-          words="Both are understood when you type; this one is written."
+          title={say("settings-decimal-sign")}
+          words={say("settings-both-are-understood-when-you-type")}
         >
-          <Segmented<Chosen["decimalSign"]>
-            value={settings.decimalSign}
+          <Segmented<DecimalSign>
+            value={data?.decimal_sign ?? "point"}
             onChange={(sign) => set({ decimal_sign: sign })}
             options={[
-              { value: "point", label: "point, 6.30" },
-              { value: "comma", label: "comma, 6,30" },
+              { value: "point", label: say("settings-point-6-30") },
+              { value: "comma", label: say("settings-comma-6-30") },
             ]}
           />
         </Choice>
+        <LanguageChoice chosen={data?.language} onChoose={(language) => set({ language })} />
         <Choice
-          title="Digits anywhere begin a reading"
-          words="On a quantity, figures go into the equation also when the cursor is elsewhere."
+          title={say("settings-digits-anywhere-begin-a-reading")}
+          words={say("settings-on-a-quantity-figures-go-into")}
         >
           <Switch
-            aria-label="Digits anywhere begin a reading"
+            aria-label={say("settings-digits-anywhere-begin-a-reading")}
             checked={settings.singleKeys}
             onChange={(on) => set({ single_keys: on })}
           />
@@ -58,20 +69,40 @@ export function SettingsPage() {
   );
 }
 
+interface LanguageProps {
+  chosen: Settings["language"];
+  onChoose: (language: NonNullable<Settings["language"]>) => void;
+}
+
+/** The language of the notebook, where there is more than one. */
+function LanguageChoice({ chosen, onChoose }: LanguageProps) {
+  const { data: voice } = useVoice();
+  if (!voice || voice.languages.length < 2) return null;
+  return (
+    <Choice title={say("settings-language")} words={say("settings-language-of")}>
+      <Select
+        aria-label={say("settings-language")}
+        value={chosen ?? voice.language}
+        onChange={onChoose}
+        options={voice.languages.map((one) => ({ value: one, label: languageName(one) }))}
+      />
+    </Choice>
+  );
+}
+
 /** The convention of the notebook: new quantities begin with it. */
 function ConventionChoice({
   onChoose,
 }: {
   onChoose: (id: NonNullable<Settings["convention"]>) => void;
 }) {
-  const show = useShow();
   const { data: conventions = [] } = useConventions();
   const { data: settings } = useSettingsQuery();
   const own = conventions.find(({ id }) => id === settings?.convention);
   return (
-    <Choice title="Convention" words={show(own?.words.join(" ") ?? "")}>
+    <Choice title={say("planner-convention")} words={own?.words.join(" ") ?? ""}>
       <Select
-        aria-label="Convention"
+        aria-label={say("planner-convention")}
         className="convention-select"
         value={settings?.convention ?? null}
         onChange={onChoose}

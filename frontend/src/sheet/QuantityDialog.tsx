@@ -2,8 +2,8 @@ import { App, Form, Input, InputNumber, Modal, Segmented, Select, type FormInsta
 import { useState } from "react";
 
 import { newId, useAddQuantity, useWords, type Sheet } from "../api";
-import { useShow } from "../app/settings";
 import { InstrumentDialog } from "../instruments/InstrumentDialog";
+import { say } from "../voice";
 
 interface Props {
   sheet: Sheet;
@@ -25,9 +25,18 @@ interface Answers {
   halved?: boolean;
 }
 
-const LENGTH_SORTS: [string, string] = ["one look", "two positions, and what lies between"];
-const CIRCLE_SORTS: [string, string] = ["two positions", "two positions, each in two windows"];
-const HALVED: [string, string] = ["the angle swept", "half of it: left and right of the middle"];
+const LENGTH_SORTS = (): [string, string] => [
+  say("sheet-one-look"),
+  say("sheet-two-positions-and-what-lies-between"),
+];
+const CIRCLE_SORTS = (): [string, string] => [
+  say("sheet-two-positions"),
+  say("sheet-two-positions-each-in-two-windows"),
+];
+const HALVED = (): [string, string] => [
+  say("sheet-the-angle-swept"),
+  say("sheet-half-of-it-left-and-right"),
+];
 
 /** What is to be measured, and with which tool. */
 export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
@@ -48,9 +57,9 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
   return (
     <Modal
       open
-      title="New quantity"
+      title={say("sheet-new-quantity")}
       width={600}
-      okText="Measure it"
+      okText={say("sheet-measure-it")}
       confirmLoading={busy}
       onOk={() => form.submit()}
       onCancel={onClose}
@@ -115,7 +124,6 @@ interface QuestionsProps {
 }
 
 function Questions({ sheet, form, onDescribe }: QuestionsProps) {
-  const show = useShow();
   const { data: words } = useWords();
   const picked =
     (Form.useWatch("instrument", form) as string | undefined) ?? sheet.instruments.at(-1)?.id;
@@ -127,29 +135,29 @@ function Questions({ sheet, form, onDescribe }: QuestionsProps) {
       <div className="quantity-names">
         <Form.Item
           name="name"
-          label="What is measured"
+          label={say("sheet-what-is-measured")}
           rules={[
             {
               required: true,
               whitespace: true,
-              message: "Give it a name, such as “Lower spreader, outside”.",
+              message: say("sheet-give-it-a-name-such-as"),
             },
           ]}
         >
-          <Input autoFocus maxLength={200} placeholder="Lower spreader, outside" />
+          <Input autoFocus maxLength={200} placeholder={say("sheet-lower-spreader-outside")} />
         </Form.Item>
-        <Form.Item name="symbol" label="Its letter, if any">
+        <Form.Item name="symbol" label={say("sheet-its-letter-if-any")}>
           <Input maxLength={20} placeholder={kind === "angular" ? "θ" : "D"} />
         </Form.Item>
       </div>
-      <Form.Item name="instrument" label="Measured with">
+      <Form.Item name="instrument" label={say("sheet-measured-with")}>
         <Select
           options={[
             ...sheet.instruments.map((instrument) => ({
               value: instrument.id,
-              label: show(`${instrument.name}, ${instrument.least_count_text}`),
+              label: `${instrument.name}, ${instrument.least_count_text}`,
             })),
-            { value: "", label: "Another tool…" },
+            { value: "", label: say("sheet-another-tool") },
           ]}
           onChange={(value: string) => {
             if (value === "") {
@@ -160,7 +168,7 @@ function Questions({ sheet, form, onDescribe }: QuestionsProps) {
         />
       </Form.Item>
       {faces.length > 1 && (
-        <Form.Item name="face" label="Taken with">
+        <Form.Item name="face" label={say("sheet-taken-with")}>
           <Segmented
             options={faces.map(({ id, name, measures }) => ({
               value: id,
@@ -171,22 +179,22 @@ function Questions({ sheet, form, onDescribe }: QuestionsProps) {
       )}
       {kind === "angular" ? (
         <>
-          <Choice name="windows" label="One reading is" options={CIRCLE_SORTS} />
-          <Choice name="halved" label="What is wanted" options={HALVED} />
+          <Choice name="windows" label={say("sheet-one-reading-is")} options={CIRCLE_SORTS()} />
+          <Choice name="halved" label={say("sheet-what-is-wanted")} options={HALVED()} />
         </>
       ) : (
         <>
-          <Choice name="pairs" label="One reading is" options={LENGTH_SORTS} />
+          <Choice name="pairs" label={say("sheet-one-reading-is")} options={LENGTH_SORTS()} />
           <Form.Item
             name="items"
-            label="How many alike lie in one stack"
-            extra="1 for a single thing. Value and uncertainty are divided by it."
+            label={say("sheet-how-many-alike-lie-in-one")}
+            extra={say("sheet-1-for-a-single-thing-value")}
           >
             <InputNumber min={1} max={100000} precision={0} />
           </Form.Item>
         </>
       )}
-      {known && <p className="quantity-care">{show(known.care)}</p>}
+      {known && <p className="quantity-care">{known.care}</p>}
     </>
   );
 }

@@ -3,7 +3,6 @@ import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 
 import { useAmendSheet, type Sheet } from "../api";
-import { useShow } from "../app/settings";
 import { ClosedScales } from "../instruments/ClosedScales";
 import { InstrumentDialog } from "../instruments/InstrumentDialog";
 import { Working } from "../results/Working";
@@ -15,6 +14,7 @@ import "./sheet.css";
 import { UndoButtons } from "./UndoButtons";
 import { useRemoval } from "./useRemoval";
 import { WithSheet } from "./WithSheet";
+import { say } from "../voice";
 
 export function SheetPage() {
   return <WithSheet>{(sheet) => <SheetView sheet={sheet} />}</WithSheet>;
@@ -33,18 +33,22 @@ function SheetView({ sheet }: { sheet: Sheet }) {
           level={1}
           editable={{
             onChange: (title) => title.trim() && amend.mutate({ title: title.trim() }),
-            tooltip: "Rename the sheet",
+            tooltip: say("sheet-rename-the-sheet"),
             maxLength: 200,
           }}
         >
-          {sheet.title || "Untitled sheet"}
+          {sheet.title || say("sheet-untitled-sheet")}
         </Typography.Title>
         <div className="page-acts">
           <UndoButtons sheet={sheet} />
-          <Button onClick={() => void navigate(`/sheets/${sheet.id}/report`)}>Report</Button>
-          <Download from={`/api/sheets/${sheet.id}/logbook`}>Save as a file</Download>
+          <Button onClick={() => void navigate(`/sheets/${sheet.id}/report`)}>
+            {say("sheet-report")}
+          </Button>
+          <Download from={`/api/sheets/${sheet.id}/logbook`}>
+            {say("sheet-save-as-a-file")}
+          </Download>
           <Button type="primary" onClick={() => setAdding(true)}>
-            New quantity
+            {say("sheet-new-quantity")}
           </Button>
         </div>
       </div>
@@ -69,22 +73,18 @@ interface QuantitiesProps {
 }
 
 function Quantities({ sheet, path, onNew }: QuantitiesProps) {
-  const show = useShow();
   const remove = useRemoval(sheet);
   if (sheet.quantities.length === 0)
     return (
       <section className="card sheet-empty">
-        <p>
-          Nothing is measured here yet. Say what you measure and with which tool; its zero comes
-          next.
-        </p>
+        <p>{say("sheet-nothing-is-measured-here-yet-say")}</p>
         <Button type="primary" onClick={onNew}>
-          Begin with a quantity
+          {say("sheet-begin-with-a-quantity")}
         </Button>
       </section>
     );
   return (
-    <section className="card" aria-label="quantities">
+    <section className="card" aria-label={say("sheet-quantities")}>
       {sheet.quantities.map((quantity) => {
         const open = quantity.flags.filter((f) => f.level === "warning" && !f.settled);
         return (
@@ -94,19 +94,21 @@ function Quantities({ sheet, path, onNew }: QuantitiesProps) {
             </h2>
             <span className="sheet-sentence">
               {quantity.result.sentence
-                ? `${quantity.symbol ? `${quantity.symbol} = ` : ""}${show(quantity.result.sentence)}`
-                : "no reading yet"}
+                ? `${quantity.symbol ? `${quantity.symbol} = ` : ""}${quantity.result.sentence}`
+                : say("sheet-no-reading-yet")}
             </span>
             <span className="quiet">
-              {quantity.readings.length} reading{quantity.readings.length === 1 ? "" : "s"}
-              {quantity.items > 1 && `, a stack of ${quantity.items}`}, {quantity.convention_name}
+              {say("counted-readings", { count: quantity.readings.length })}
+              {quantity.items > 1 &&
+                `, ${say("sheet-a-stack-of", { count: quantity.items })}`},{" "}
+              {quantity.convention_name}
             </span>
             <Button type="text" className="quiet" onClick={() => remove("quantities", quantity)}>
-              Remove
+              {say("sheet-remove")}
             </Button>
             {open.map((flag) => (
               <p key={`${flag.code} ${flag.observation}`} className="sheet-flag">
-                {show(flag.message)}
+                {flag.message}
               </p>
             ))}
           </article>
@@ -117,16 +119,15 @@ function Quantities({ sheet, path, onNew }: QuantitiesProps) {
 }
 
 function Instruments({ sheet }: { sheet: Sheet }) {
-  const show = useShow();
   const remove = useRemoval(sheet);
   const [adding, setAdding] = useState(false);
   const [zeroOf, setZeroOf] = useState<string | null>(null);
   const looked = sheet.instruments.find(({ id }) => id === zeroOf);
   return (
-    <section aria-label="tools" className="sheet-tools">
+    <section aria-label={say("sheet-tools")} className="sheet-tools">
       <div className="page-head">
-        <h2>Tools and their zeros</h2>
-        <Button onClick={() => setAdding(true)}>Add a tool</Button>
+        <h2>{say("sheet-tools-and-their-zeros")}</h2>
+        <Button onClick={() => setAdding(true)}>{say("sheet-add-a-tool")}</Button>
       </div>
       <div className="tool-cards">
         {sheet.instruments.map((instrument) => (
@@ -134,7 +135,7 @@ function Instruments({ sheet }: { sheet: Sheet }) {
             <div className="tool-head">
               <h3>{instrument.name}</h3>
               <span className="part-fine">
-                {show(`least count ${instrument.least_count_text}`)}
+                {say("sheet-least-count", { least_count_text: instrument.least_count_text })}
               </span>
             </div>
             <ClosedScales instrument={instrument} />
@@ -145,23 +146,28 @@ function Instruments({ sheet }: { sheet: Sheet }) {
                 .map((check) => (
                   <li key={check.id}>
                     <span className="part-zero mark-zero">
-                      {show(`zero error ${check.error_text} ${instrument.unit}`)}
+                      {say("sheet-zero-error", {
+                        error_text: check.error_text,
+                        unit: instrument.unit,
+                      })}
                     </span>{" "}
                     <span className="quiet">
                       {[check.face, check.phase].filter(Boolean).join(", ")}
                     </span>
                     <Button type="text" onClick={() => remove("zero_checks", check)}>
-                      Remove
+                      {say("sheet-remove")}
                     </Button>
                   </li>
                 ))}
             </ul>
             <div className="tool-acts">
               {instrument.kind !== "angular" && (
-                <Button onClick={() => setZeroOf(instrument.id)}>Look at the zero</Button>
+                <Button onClick={() => setZeroOf(instrument.id)}>
+                  {say("sheet-look-at-the-zero")}
+                </Button>
               )}
               <Button type="text" onClick={() => remove("instruments", instrument)}>
-                Remove
+                {say("sheet-remove")}
               </Button>
             </div>
           </article>

@@ -1,6 +1,7 @@
 import { App, Button } from "antd";
 
 import { useRestore, useTrash } from "../api";
+import { say } from "../voice";
 
 interface TrashButtonProps {
   id: string;
@@ -25,9 +26,9 @@ export function TrashButton({ id, title, onGone }: TrashButtonProps) {
           duration: 8,
           content: (
             <>
-              “{title}” is in the trash.{" "}
+              {say("sheet-is-in-the-trash", { title })}{" "}
               <Button type="link" onClick={undo}>
-                Undo
+                {say("sheet-undo")}
               </Button>
             </>
           ),
@@ -38,7 +39,7 @@ export function TrashButton({ id, title, onGone }: TrashButtonProps) {
   }
   return (
     <Button type="text" className="discard" onClick={discard}>
-      Trash
+      {say("sheet-trash")}
     </Button>
   );
 }

@@ -2,6 +2,7 @@ import { RedoOutlined, UndoOutlined } from "@ant-design/icons";
 import { App, Button, Tooltip } from "antd";
 
 import { useUndo, type Sheet } from "../api";
+import { say } from "../voice";
 
 /** Undo and redo, each saying what it would do. */
 export function UndoButtons({ sheet }: { sheet: Sheet }) {
@@ -11,20 +12,20 @@ export function UndoButtons({ sheet }: { sheet: Sheet }) {
     undo.mutate(direction, { onError: (problem) => void message.error(problem.message) });
   return (
     <span className="undo">
-      <Tooltip title={sheet.undo && `Undo: ${sheet.undo} (Ctrl+Z)`}>
+      <Tooltip title={sheet.undo && say("sheet-undo-ctrl-z", { undo: sheet.undo })}>
         <Button
           type="text"
           icon={<UndoOutlined />}
-          aria-label="Undo"
+          aria-label={say("sheet-undo")}
           disabled={sheet.undo === null}
           onClick={act("undo")}
         />
       </Tooltip>
-      <Tooltip title={sheet.redo && `Redo: ${sheet.redo} (Ctrl+Y)`}>
+      <Tooltip title={sheet.redo && say("sheet-redo-ctrl-y", { redo: sheet.redo })}>
         <Button
           type="text"
           icon={<RedoOutlined />}
-          aria-label="Redo"
+          aria-label={say("sheet-redo")}
           disabled={sheet.redo === null}
           onClick={act("redo")}
         />

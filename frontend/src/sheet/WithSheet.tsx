@@ -5,8 +5,7 @@ import { Link, useNavigate, useParams } from "react-router";
 import { ApiError, useSheet, type Sheet } from "../api";
 import { Download } from "../transfer/Download";
 import { TrashButton } from "./TrashButton";
-
-const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);
+import { capital, say } from "../voice";
 
 /** What the server answers for a sheet that cannot be worked out. */
 const DAMAGED = 409;
@@ -18,20 +17,26 @@ export function WithSheet({ children }: { children: (sheet: Sheet) => ReactNode 
   const { data: sheet, error, isLoading } = useSheet(sheetId);
   if (isLoading) return <Spin size="large" className="page-wait" />;
   if (sheet) return children(sheet);
-  const back = <Link to="/">Back to the notebook</Link>;
+  const back = <Link to="/">{say("sheet-back-to-the-notebook")}</Link>;
   if (error instanceof ApiError && error.status === DAMAGED)
     return (
       <Result
-        title="A damaged sheet"
-        subTitle={`${capital(error.message)}. What was recorded is kept as it is.`}
+        title={say("sheet-a-damaged-sheet")}
+        subTitle={say("sheet-what-was-recorded-is-kept-as", { message: capital(error.message) })}
         extra={
           <div className="damage-acts">
-            <Download from={`/api/sheets/${sheetId}/logbook`}>Save as a file</Download>
-            <TrashButton id={sheetId} title="The damaged sheet" onGone={() => void navigate("/")} />
+            <Download from={`/api/sheets/${sheetId}/logbook`}>
+              {say("sheet-save-as-a-file")}
+            </Download>
+            <TrashButton
+              id={sheetId}
+              title={say("sheet-the-damaged-sheet")}
+              onGone={() => void navigate("/")}
+            />
             {back}
           </div>
         }
       />
     );
-  return <Result title={error?.message ?? "There is no such sheet."} extra={back} />;
+  return <Result title={error?.message ?? say("sheet-there-is-no-such-sheet")} extra={back} />;
 }

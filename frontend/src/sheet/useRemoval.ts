@@ -1,6 +1,7 @@
 import { App } from "antd";
 
 import { useRemove, type Section, type Seen, type Sheet } from "../api";
+import { say } from "../voice";
 
 /** Removes an entry; what still refers to it is told, and undo brings it back. */
 export function useRemoval(sheet: Sheet) {
@@ -10,7 +11,7 @@ export function useRemoval(sheet: Sheet) {
     remove.mutate(
       { section, seen },
       {
-        onSuccess: () => void message.success("Removed; undo brings it back."),
+        onSuccess: () => void message.success(say("sheet-removed-undo-brings-it-back")),
         onError: (problem) => void message.error(problem.message),
       },
     );

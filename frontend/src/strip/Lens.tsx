@@ -1,7 +1,7 @@
 import type { Answer, Lines } from "../api";
-import { useShow } from "../app/settings";
 import { lensPower, numeralOf } from "./geometry";
 import { useWidth } from "./useWidth";
+import { figure, say } from "../voice";
 
 const HEIGHT = 92;
 const EDGE = 46;
@@ -19,7 +19,6 @@ interface Cell {
 /** The coincidence and its neighbours, large enough to see on which side each line misses. */
 export function Lens({ lines, answer }: { lines: Lines; answer: Answer | null }) {
   const [ref, width] = useWidth();
-  const show = useShow();
   const cells = cellsOf(answer);
   const each = width / Math.max(cells.length, 1);
   const power = lensPower(lines, each);
@@ -30,9 +29,9 @@ export function Lens({ lines, answer }: { lines: Lines; answer: Answer | null })
     <>
       <div className="lens" ref={ref} data-empty={cells.length === 0}>
         {cells.length === 0 ? (
-          <p>The lens shows the line that meets, once it is told.</p>
+          <p>{say("strip-the-lens-shows-the-line-that")}</p>
         ) : (
-          <svg width={width} height={HEIGHT} role="img" aria-label={show(spoken(cells))}>
+          <svg width={width} height={HEIGHT} role="img" aria-label={spoken(cells)}>
             <rect className="steel" width={width} height={EDGE - 1} />
             <rect className="brass" y={EDGE + 1} width={width} height={HEIGHT - EDGE} />
             {cells.map((cell, index) => (
@@ -52,7 +51,7 @@ export function Lens({ lines, answer }: { lines: Lines; answer: Answer | null })
           </svg>
         )}
       </div>
-      {tight && cells.length > 0 && <p className="lens-below">{show(misses(cells))}</p>}
+      {tight && cells.length > 0 && <p className="lens-below">{misses(cells)}</p>}
     </>
   );
 }
@@ -68,7 +67,6 @@ interface CellProps {
 }
 
 function LensCell({ cell, lines, middle, edge, power, worded, numeral }: CellProps) {
-  const show = useShow();
   const x = middle + cell.miss * power;
   const meets = cell.kind === "meets";
   const label = numeral === String(cell.line) || !numeral ? "" : ` = ${numeral}`;
@@ -85,12 +83,12 @@ function LensCell({ cell, lines, middle, edge, power, worded, numeral }: CellPro
         />
       )}
       <text className="lens-mark" x={middle} y={16}>
-        {show(numeralOf(lines, Math.round(cell.mark / lines.division)))}
+        {figure(numeralOf(lines, Math.round(cell.mark / lines.division)))}
       </text>
       <line className="mark-line" x1={middle} x2={middle} y1={21} y2={EDGE} />
       <line className="fine-line" x1={x} x2={x} y1={EDGE} y2={66} />
       <text className="lens-line" x={x} y={82}>
-        {`line ${cell.line}${show(label)}`}
+        {say("strip-line", { line: cell.line, label: label })}
       </text>
       {!meets && worded && (
         <text
@@ -99,7 +97,7 @@ function LensCell({ cell, lines, middle, edge, power, worded, numeral }: CellPro
           y={62}
           textAnchor={cell.miss > 0 ? "end" : "start"}
         >
-          {show(cell.words)}
+          {cell.words}
         </text>
       )}
     </g>
@@ -120,11 +118,13 @@ const printed = (lines: Lines, cell: Cell) =>
 /** How the neighbours miss, short enough for one line of a phone. */
 function misses(cells: Cell[]): string {
   const others = cells.filter(({ kind }) => kind === "misses");
-  return others.map(({ line, words }) => `line ${line}: ${words}`).join("; ");
+  return others.map(({ line, words }) => say("strip-line-2", { line, words })).join("; ");
 }
 
 function spoken(cells: Cell[]): string {
   const one = (cell: Cell) =>
-    cell.kind === "meets" ? `line ${cell.line} meets a mark` : `line ${cell.line} is ${cell.words}`;
+    cell.kind === "meets"
+      ? say("strip-line-meets-a-mark", { line: cell.line })
+      : say("strip-line-is", { line: cell.line, words: cell.words });
   return cells.map(one).join(", ");
 }

@@ -1,7 +1,7 @@
 import type { Answer, Instrument } from "../api";
-import { useShow } from "../app/settings";
 import { numeralOf } from "./geometry";
 import { thimbleAt } from "./screwGeometry";
+import { figure, say } from "../voice";
 
 const WIDTH = 212;
 const HEIGHT = 212;
@@ -18,7 +18,6 @@ interface Props {
 
 /** The datum line at the edge of the thimble, large: the line at it, and its neighbours. */
 export function ScrewLens({ instrument, position, answer, above }: Props) {
-  const show = useShow();
   const { lines, appearance } = instrument;
   const now = thimbleAt(instrument, position);
   const up = appearance.thimble_numerals === "up" ? 1 : -1;
@@ -38,14 +37,14 @@ export function ScrewLens({ instrument, position, answer, above }: Props) {
       preserveAspectRatio="xMidYMid slice"
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       role="img"
-      aria-label={show(`lens: line ${now.toFixed(1)} at the datum line`)}
+      aria-label={say("strip-lens-line-at-the-datum-line", { line: figure(now.toFixed(1)) })}
     >
       <rect className="steel" width={EDGE} height={HEIGHT} />
       <rect className="brass" x={EDGE} width={WIDTH - EDGE} height={HEIGHT} />
       <line className="datum" x1={0} x2={EDGE} y1={middle} y2={middle} />
       <line className="passed" x1={40} x2={40} y1={middle} y2={middle + (below ? 30 : -30)} />
       <text className="lens-mark" x={40} y={below ? middle + 47 : middle - 36}>
-        {show(numeralOf(lines, index))}
+        {figure(numeralOf(lines, index))}
       </text>
       {drawn.map(({ line, y }) => (
         <g key={line} className={line === meets ? "meets" : ""}>

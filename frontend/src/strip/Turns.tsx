@@ -1,7 +1,7 @@
 import type { Answer, Instrument } from "../api";
-import { useShow } from "../app/settings";
 import { numeralOf } from "./geometry";
 import "./turns.css";
+import { figure, say } from "../voice";
 
 const WIDTH = 104;
 const HEIGHT = 62;
@@ -21,19 +21,18 @@ interface Props {
 
 /** The two turns that show the same thimble line, one pitch apart: which sleeve is yours? */
 export function Turns({ instrument, turns, onTurn }: Props) {
-  const show = useShow();
   return (
-    <div className="turns" role="group" aria-label="Which sleeve looks like yours?">
+    <div className="turns" role="group" aria-label={say("strip-which-sleeve-looks-like-yours")}>
       {turns.map((turn) => (
         <button
           key={turn.read}
           type="button"
           aria-pressed={turn.chosen}
-          aria-label={show(`${turn.read} ${instrument.unit}, ${turn.words}`)}
+          aria-label={`${turn.read} ${instrument.unit}, ${turn.words}`}
           onClick={() => onTurn(turn)}
         >
           <Sleeve instrument={instrument} position={turn.position} />
-          <span>{show(turn.read)}</span>
+          <span>{turn.read}</span>
         </button>
       ))}
     </div>
@@ -42,7 +41,6 @@ export function Turns({ instrument, turns, onTurn }: Props) {
 
 /** The sleeve close to the edge of the thimble, with the spindle at `position`. */
 function Sleeve({ instrument, position }: { instrument: Instrument; position: number }) {
-  const show = useShow();
   const { lines, appearance } = instrument;
   const perUnit = PX_PER_PITCH / (lines.pitch ?? 1);
   const drawn = [];
@@ -69,7 +67,7 @@ function Sleeve({ instrument, position }: { instrument: Instrument; position: nu
         <g key={index} className={index === last ? "passed" : index > last ? "showing" : ""}>
           <line x1={x} x2={x} y1={DATUM} y2={above ? DATUM - LONGEST + 4 : DATUM + LONGEST} />
           <text x={x} y={above ? DATUM - LONGEST : DATUM + LONGEST + 12}>
-            {show(numeral)}
+            {figure(numeral)}
           </text>
         </g>
       ))}

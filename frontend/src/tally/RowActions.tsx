@@ -5,6 +5,7 @@ import { useState } from "react";
 import type { Reading } from "../api";
 import type { LookActions } from "./SecondLook";
 import { SetAside } from "./SetAside";
+import { say } from "../voice";
 
 interface Props {
   reading: Reading;
@@ -22,14 +23,14 @@ export function RowActions({ reading, index, actions }: Props) {
   const menu = (
     <div className="row-menu">
       <Button type="text" onClick={then(() => actions.lookAgain(reading))}>
-        Show it on the scales
+        {say("tally-show-it-on-the-scales")}
       </Button>
       <Button type="text" onClick={then(() => actions.change(reading))}>
-        Change its figures
+        {say("tally-change-its-figures")}
       </Button>
       {reading.excluded ? (
         <Button type="text" onClick={then(() => actions.countAgain(reading))}>
-          Count it again
+          {say("tally-count-it-again")}
         </Button>
       ) : (
         <SetAside
@@ -38,14 +39,18 @@ export function RowActions({ reading, index, actions }: Props) {
             actions.setAside(reading, reason);
           }}
         >
-          <Button type="text">Set aside…</Button>
+          <Button type="text">{say("tally-set-aside")}</Button>
         </SetAside>
       )}
     </div>
   );
   return (
     <Popover content={menu} trigger="click" open={open} onOpenChange={setOpen} placement="left">
-      <Button type="text" icon={<MoreOutlined />} aria-label={`Actions for reading ${index + 1}`} />
+      <Button
+        type="text"
+        icon={<MoreOutlined />}
+        aria-label={say("tally-actions-for-reading", { at: index + 1 })}
+      />
     </Popover>
   );
 }

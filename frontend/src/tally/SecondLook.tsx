@@ -1,8 +1,8 @@
 import { Button } from "antd";
 
 import type { Flag, Reading } from "../api";
-import { useShow } from "../app/settings";
 import { SetAside } from "./SetAside";
+import { say } from "../voice";
 
 /** What can be done about a reading. */
 export interface LookActions {
@@ -22,24 +22,23 @@ interface Props {
 
 /** One sentence about one reading, and what to do: look first, correct second, set aside last. */
 export function SecondLook({ flag, reading, actions }: Props) {
-  const show = useShow();
   return (
     <div className="look">
-      <p>{show(flag.message)}</p>
+      <p>{flag.message}</p>
       <div className="look-acts">
         <Button type="primary" onClick={() => actions.lookAgain(reading)}>
-          Look again
+          {say("tally-look-again")}
         </Button>
         {flag.suggested && (
           <Button onClick={() => actions.misread(reading, flag.suggestion)}>
-            I misread, it was {show(flag.suggested)}
+            {say("tally-i-misread-it-was", { suggested: flag.suggested })}
           </Button>
         )}
         <SetAside onReason={(reason) => actions.setAside(reading, reason)}>
-          <Button>Set aside…</Button>
+          <Button>{say("tally-set-aside")}</Button>
         </SetAside>
         <Button type="text" onClick={() => actions.stands(reading, flag.code)}>
-          It stands
+          {say("results-it-stands")}
         </Button>
       </div>
     </div>

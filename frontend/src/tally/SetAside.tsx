@@ -1,5 +1,6 @@
 import { Button, Input, Popover } from "antd";
 import { useState, type ReactNode } from "react";
+import { say } from "../voice";
 
 interface Props {
   onReason: (reason: string) => void;
@@ -37,17 +38,17 @@ function ReasonForm({ onReason }: { onReason: (reason: string) => void }) {
       }}
     >
       <label>
-        Why does it not count? The reading stays in the record, struck through.
+        {say("tally-why-does-it-not-count-the")}
         <Input
           autoFocus
           value={reason}
           maxLength={500}
-          placeholder="a burr stood between the jaws"
+          placeholder={say("tally-a-burr-stood-between-the-jaws")}
           onChange={(event) => setReason(event.target.value)}
         />
       </label>
       <Button type="primary" htmlType="submit" disabled={!given}>
-        Set aside
+        {say("tally-set-aside-2")}
       </Button>
     </form>
   );

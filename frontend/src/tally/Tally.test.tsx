@@ -117,12 +117,6 @@ describe("the tally", () => {
     expect(screen.getAllByText("Discard")).toHaveLength(1);
   });
 
-  it("writes the decimal sign that was chosen", () => {
-    shown({}, { decimalSign: "comma" });
-    expect(screen.getAllByText("6,30").length).toBeGreaterThan(0);
-    expect(screen.queryByText("6.30")).toBeNull();
-  });
-
   it("teaches the next step while it is empty", () => {
     shown({ quantity: quantity({}) });
     expect(screen.getByText(/Each one you record becomes a row/)).toBeTruthy();

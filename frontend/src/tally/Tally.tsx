@@ -2,13 +2,13 @@ import { Button } from "antd";
 import { useEffect, useRef } from "react";
 
 import type { Flag, Instrument, Quantity, Reading } from "../api";
-import { useShow } from "../app/settings";
 import type { Waiting } from "../outbox/outbox";
 import { discard } from "../outbox/useOutbox";
 import { axisOf, axisText, shareOf, type Axis } from "./axis";
 import { RowActions } from "./RowActions";
 import { SecondLook, type LookActions } from "./SecondLook";
 import "./tally.css";
+import { figure, say } from "../voice";
 
 export interface TallyProps {
   quantity: Quantity;
@@ -26,7 +26,6 @@ const COMPACT_BEYOND = 6;
 
 /** Readings as rows and as dots on one axis, with what deserves a second look beside its row. */
 export function Tally({ quantity, instrument, at, actions, blind, waiting }: TallyProps) {
-  const show = useShow();
   const axis = axisOf(quantity, instrument.lines.least_count);
   const body = useRef<HTMLDivElement>(null);
   const count = quantity.readings.length + waiting.length;
@@ -48,26 +47,26 @@ export function Tally({ quantity, instrument, at, actions, blind, waiting }: Tal
       <table>
         <thead>
           <tr>
-            <th className="figure">no.</th>
-            <th>place</th>
+            <th className="figure">{say("tally-no")}</th>
+            <th>{say("desk-place")}</th>
             <th className="figure">
-              <span className="part-main mark-main">main</span>
+              <span className="part-main mark-main">{say("tally-main")}</span>
             </th>
             <th className="figure">
-              <span className="part-fine mark-fine">line</span>
+              <span className="part-fine mark-fine">{say("tally-line")}</span>
             </th>
-            {single && <th className="figure">reads{unit}</th>}
+            {single && <th className="figure">{say("tally-reads", { unit })}</th>}
             <th className="figure">
               <span className="part-result mark-result">
-                {single ? "corrected" : "between"}
+                {say(single ? "desk-corrected" : "tally-between")}
                 {unit}
               </span>
             </th>
             <th className="axis-head">
-              <span>{axis && show(axisText(axis.low, instrument))}</span>
-              <span>{axis && show(axisText(axis.high, instrument))}</span>
+              <span>{axis && figure(axisText(axis.low, instrument))}</span>
+              <span>{axis && figure(axisText(axis.high, instrument))}</span>
             </th>
-            <th aria-label="actions" />
+            <th aria-label={say("tally-actions")} />
           </tr>
         </thead>
         <tbody>
@@ -93,10 +92,7 @@ export function Tally({ quantity, instrument, at, actions, blind, waiting }: Tal
 function BlindTally({ count }: { count: number }) {
   return (
     <div className="tally-empty">
-      <p>
-        {count} reading{count === 1 ? "" : "s"} recorded, hidden so that they do not steer the next
-        one.
-      </p>
+      <p>{say("tally-recorded-hidden-so-that-they-do", { count })}</p>
     </div>
   );
 }
@@ -104,35 +100,31 @@ function BlindTally({ count }: { count: number }) {
 function EmptyTally() {
   return (
     <div className="tally-empty">
-      <p>
-        No reading yet. Each one you record becomes a row here, and a dot that shows how they
-        scatter.
-      </p>
+      <p>{say("tally-no-reading-yet-each-one-you")}</p>
     </div>
   );
 }
 
 /** A reading as it was entered, until the server has it; one it refuses stays until discarded. */
 function WaitingRow({ entry }: { entry: Waiting }) {
-  const show = useShow();
   return (
     <tr className="waiting">
       <td className="figure quiet">…</td>
       <td>{entry.fields.place}</td>
       <td className="figure part-main">
-        {show(entry.entered.map(({ main }) => main).join(" / "))}
+        {figure(entry.entered.map(({ main }) => main).join(" / "))}
       </td>
       <td className="figure part-fine">
-        {show(entry.entered.map(({ fine }) => fine).join(" / "))}
+        {figure(entry.entered.map(({ fine }) => fine).join(" / "))}
       </td>
       <td colSpan={4} className="quiet">
         {entry.refused === "" ? (
-          "waiting for the server; nothing is lost"
+          say("tally-waiting-for-the-server-nothing-is")
         ) : (
           <>
-            {show(entry.refused)}{" "}
+            {entry.refused}{" "}
             <Button type="link" onClick={() => discard(entry.id)}>
-              Discard
+              {say("tally-discard")}
             </Button>
           </>
         )}
@@ -152,7 +144,6 @@ interface RowProps {
 }
 
 function Row({ reading, index, quantity, axis, flags, looked, actions }: RowProps) {
-  const show = useShow();
   const earlier = reading.history.at(-1);
   const state = reading.excluded ? "excluded" : flags.length > 0 ? "flagged" : "";
   return (
@@ -161,20 +152,20 @@ function Row({ reading, index, quantity, axis, flags, looked, actions }: RowProp
         <td className="figure quiet">{index + 1}</td>
         <td>{reading.place}</td>
         <td className="figure part-main">
-          {earlier && earlier.main !== reading.main && <s>{show(earlier.main)} </s>}
-          <span className="figures">{show(reading.main)}</span>
+          {earlier && earlier.main !== reading.main && <s>{earlier.main} </s>}
+          <span className="figures">{reading.main}</span>
         </td>
         <td className="figure part-fine">
-          {earlier && earlier.line !== reading.line && <s>{show(earlier.line)} </s>}
-          <span className="figures">{show(reading.line)}</span>
+          {earlier && earlier.line !== reading.line && <s>{earlier.line} </s>}
+          <span className="figures">{reading.line}</span>
         </td>
         {quantity.sort === "single" && (
           <td className="figure quiet">
-            <span className="figures">{show(reading.read)}</span>
+            <span className="figures">{reading.read}</span>
           </td>
         )}
         <td className="figure part-result">
-          <span className="figures">{show(reading.corrected)}</span>
+          <span className="figures">{reading.corrected}</span>
         </td>
         <td className="axis-cell">
           {axis && <Dot axis={axis} reading={reading} quantity={quantity} />}
@@ -186,7 +177,7 @@ function Row({ reading, index, quantity, axis, flags, looked, actions }: RowProp
       {reading.excluded && (
         <tr className="reason">
           <td />
-          <td colSpan={7}>set aside: {reading.excluded}</td>
+          <td colSpan={7}>{say("tally-set-aside-3", { excluded: reading.excluded })}</td>
         </tr>
       )}
       {flags.map((flag) => (
@@ -207,7 +198,6 @@ interface DotProps {
 }
 
 function Dot({ axis, reading, quantity }: DotProps) {
-  const show = useShow();
   const { low, high, mean } = quantity.result;
   const at = (value: number) => `${(shareOf(axis, value).share * 100).toFixed(2)}%`;
   const { share, off } = shareOf(axis, reading.value);
@@ -222,8 +212,8 @@ function Dot({ axis, reading, quantity }: DotProps) {
       {off === "" ? (
         <span className="dot" style={{ left: `${(share * 100).toFixed(2)}%` }} />
       ) : (
-        <span className={`off-axis ${off}`} title="off the axis">
-          {off === "high" ? `${show(reading.corrected)} ›` : `‹ ${show(reading.corrected)}`}
+        <span className={`off-axis ${off}`} title={say("tally-off-the-axis")}>
+          {off === "high" ? `${reading.corrected} ›` : `‹ ${reading.corrected}`}
         </span>
       )}
     </div>

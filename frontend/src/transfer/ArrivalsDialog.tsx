@@ -6,6 +6,7 @@ import type { Arrival, Decision } from "../api";
 import { Faults } from "./Faults";
 import { percentOf } from "./send";
 import { useTakeIn } from "./useArrivals";
+import { say } from "../voice";
 
 interface Props {
   file: File;
@@ -13,26 +14,23 @@ interface Props {
   onClose: () => void;
 }
 
-const STANDING: Record<Arrival["standing"], string> = {
-  new: "new here",
-  same: "here already, just the same",
-  differs: "here already, but not the same",
-  faulty: "cannot be taken in",
-};
-const LABELS: Record<Decision, string> = {
-  new: "take it in as a new sheet",
-  replace: "replace the one here, as a new version",
-  skip: "leave it",
-};
+const STANDING = (): Record<Arrival["standing"], string> => ({
+  new: say("transfer-new-here"),
+  same: say("transfer-here-already-just-the-same"),
+  differs: say("transfer-here-already-but-not-the-same"),
+  faulty: say("transfer-cannot-be-taken-in"),
+});
+const LABELS = (): Record<Decision, string> => ({
+  new: say("transfer-take-it-in-as-a-new"),
+  replace: say("transfer-replace-the-one-here-as-a"),
+  skip: say("transfer-leave-it"),
+});
 const POSSIBLE: Record<Arrival["standing"], Decision[]> = {
   new: ["new", "skip"],
   same: ["skip", "new"],
   differs: ["skip", "new", "replace"],
   faulty: ["skip"],
 };
-
-const counted = (count: number, one: string, more: string) =>
-  `${count} ${count === 1 ? one : more}`;
 
 /** What a file would bring, and what is to be done with each sheet in it. */
 export function ArrivalsDialog({ file, arrivals, onClose }: Props) {
@@ -57,7 +55,7 @@ export function ArrivalsDialog({ file, arrivals, onClose }: Props) {
       open
       title={`In “${file.name}”`}
       width={760}
-      okText={count === 1 ? "Take it in" : `Take ${count} in`}
+      okText={count === 1 ? say("transfer-take-it-in") : say("transfer-take-in", { count })}
       okButtonProps={{ disabled: count === 0 }}
       confirmLoading={take.isPending}
       onOk={go}
@@ -65,26 +63,26 @@ export function ArrivalsDialog({ file, arrivals, onClose }: Props) {
     >
       <p className="quiet" role="status">
         {take.isPending
-          ? `Taking in ${count} of ${arrivals.length}: all of them, or none if one fails.`
-          : "Nothing is stored yet."}
+          ? say("transfer-taking-in-of-all-of-them", { count, all: arrivals.length })
+          : say("transfer-nothing-is-stored-yet")}
       </p>
       {take.isPending && <Progress percent={percentOf(take.progress)} status="active" />}
       <div className="arrivals">
         {arrivals.map((arrival, index) => (
           <article key={`${index} ${arrival.file}`} className="arrival">
-            <h3>{arrival.title || "Untitled sheet"}</h3>
+            <h3>{arrival.title || say("sheet-untitled-sheet")}</h3>
             <span className="quiet">
               {arrival.standing !== "faulty" &&
-                `${counted(arrival.quantities, "quantity", "quantities")}, ${counted(arrival.readings, "reading", "readings")}; `}
-              {STANDING[arrival.standing]}
+                `${say("counted-quantities", { count: arrival.quantities })}, ${say("counted-readings", { count: arrival.readings })}; `}
+              {STANDING()[arrival.standing]}
             </span>
             {arrival.standing !== "faulty" && (
               <Select<Decision>
-                aria-label={`What to do with ${arrival.title}`}
+                aria-label={say("transfer-what-to-do-with", { title: arrival.title })}
                 value={decisions[index] ?? "skip"}
                 options={POSSIBLE[arrival.standing].map((value) => ({
                   value,
-                  label: LABELS[value],
+                  label: LABELS()[value],
                 }))}
                 onChange={(decision) =>
                   setDecisions(decisions.map((one, place) => (place === index ? decision : one)))

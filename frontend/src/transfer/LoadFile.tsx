@@ -7,6 +7,7 @@ import { Faults } from "./Faults";
 import "./transfer.css";
 import { percentOf } from "./send";
 import { useLookThrough } from "./useArrivals";
+import { say } from "../voice";
 
 /** A button for a file, and the whole page as a place to drop one: it is looked through first. */
 export function LoadFile() {
@@ -20,7 +21,7 @@ export function LoadFile() {
       onSuccess: (arrivals) => setFound({ file, arrivals }),
       onError: (problem) =>
         void modal.error({
-          title: `“${file.name}” was not loaded`,
+          title: say("transfer-was-not-loaded", { name: file.name }),
           width: 640,
           content:
             problem instanceof ApiError && problem.faults.length > 0 ? (
@@ -39,16 +40,18 @@ export function LoadFile() {
         type="file"
         hidden
         accept=".json,.zip,application/json,application/zip"
-        aria-label="logbook file"
+        aria-label={say("transfer-logbook-file")}
         onChange={(event) => {
           take(event.target.files?.[0]);
           event.target.value = "";
         }}
       />
       <Button onClick={() => input.current?.click()} loading={look.isPending}>
-        {look.progress ? `Looking through, ${percentOf(look.progress)} %` : "Load a file"}
+        {look.progress
+          ? say("transfer-looking-through", { progress: percentOf(look.progress) })
+          : say("transfer-load-a-file")}
       </Button>
-      {dropped && <div className="drop-here">Drop a logbook file, or a ZIP of many</div>}
+      {dropped && <div className="drop-here">{say("transfer-drop-a-logbook-file-or-a")}</div>}
       {found && <ArrivalsDialog {...found} onClose={() => setFound(null)} />}
     </>
   );
@@ -62,7 +65,8 @@ function useDrop(take: (file: File | undefined) => void): boolean {
     hand.current = take;
   });
   useEffect(() => {
-    const holds = (event: DragEvent) => event.dataTransfer?.types.includes("Files") ?? false;
+    const holds = (event: DragEvent) =>
+      event.dataTransfer?.types.includes(say("transfer-files")) ?? false;
     function hover(event: DragEvent) {
       if (!holds(event)) return;
       event.preventDefault();

@@ -2,8 +2,8 @@ import { Alert, Button, Modal, Select } from "antd";
 import { useRef, useState } from "react";
 
 import { ApiError, type FineAs, type TableFound } from "../api";
-import { useShow } from "../app/settings";
 import { useTable } from "./useTable";
+import { say } from "../voice";
 
 interface Props {
   sheet: string;
@@ -39,9 +39,11 @@ export function TableDialog({ sheet, quantity, fineAs, onClose }: Props) {
   return (
     <Modal
       open
-      title="Readings from a table"
+      title={say("transfer-readings-from-a-table")}
       width={860}
-      okText={found ? `Take ${found.count} in` : "Take them in"}
+      okText={
+        found ? say("transfer-take-in", { count: found.count }) : say("transfer-take-them-in")
+      }
       okButtonProps={{ disabled: !ready }}
       confirmLoading={take.isPending}
       onOk={() => {
@@ -54,7 +56,7 @@ export function TableDialog({ sheet, quantity, fineAs, onClose }: Props) {
         type="file"
         hidden
         accept=".csv,.tsv,.txt,text/csv"
-        aria-label="table file"
+        aria-label={say("transfer-table-file")}
         onChange={(event) => {
           const picked = event.target.files?.[0];
           // A corrected file keeps what was chosen for the one before, if it has as many columns.
@@ -64,10 +66,10 @@ export function TableDialog({ sheet, quantity, fineAs, onClose }: Props) {
       />
       <p>
         <Button onClick={() => input.current?.click()} loading={preview.isPending}>
-          Choose a CSV file
+          {say("transfer-choose-a-csv-file")}
         </Button>{" "}
         <span className="quiet">
-          {file ? file.name : "Semicolons, tabs and decimal commas are understood."}
+          {file ? file.name : say("transfer-semicolons-tabs-and-decimal-commas-are")}
         </span>
       </p>
       {problem && <Alert type="error" showIcon title={told(problem)} />}
@@ -87,13 +89,22 @@ function told(problem: Error): string {
   return faults.map(({ message }) => message).join("; ") || problem.message;
 }
 
-const NAMES: Record<string, string> = {
-  "": "leave it",
-  fine: "line",
-  excluded: "set aside because",
-  reader: "read by",
-};
-const nameOf = (role: string) => NAMES[role] ?? role.replace("fine", "line");
+const NAMES = (): Record<string, string> => ({
+  "": say("transfer-leave-it"),
+  main: say("transfer-main"),
+  fine: say("transfer-line"),
+  turn: say("transfer-turn"),
+  place: say("desk-place"),
+  note: say("desk-note"),
+  excluded: say("transfer-set-aside-because"),
+  reader: say("desk-read-by"),
+});
+/** A role of a column, which may be numbered: `fine 2`. */
+function nameOf(role: string): string {
+  const [what = "", at] = role.split(" ");
+  const name = NAMES()[what] ?? "";
+  return at ? say("transfer-numbered", { name, at }) : name;
+}
 const MOST_FAULTS = 8;
 
 interface MatchedProps {
@@ -104,7 +115,6 @@ interface MatchedProps {
 
 /** The first rows, with a choice over each column of what it holds. */
 function Matched({ found, columns, onColumns }: MatchedProps) {
-  const show = useShow();
   const { faults } = found;
   return (
     <>
@@ -114,14 +124,14 @@ function Matched({ found, columns, onColumns }: MatchedProps) {
             <tr>
               {columns.map((role, place) => (
                 <th key={place}>
-                  <span>{found.header[place] ?? `column ${place + 1}`}</span>
+                  <span>{found.header[place] ?? say("transfer-column", { at: place + 1 })}</span>
                   <Select
-                    aria-label={`column ${place + 1} holds`}
+                    aria-label={say("transfer-column-holds", { at: place + 1 })}
                     value={role}
                     popupMatchSelectWidth={false}
                     options={["", ...found.roles].map((one) => ({
                       value: one,
-                      label: show(nameOf(one)),
+                      label: nameOf(one),
                     }))}
                     onChange={(chosen) =>
                       // What another column held before goes to this one.
@@ -134,7 +144,7 @@ function Matched({ found, columns, onColumns }: MatchedProps) {
                   />
                 </th>
               ))}
-              <th className="figure">reads</th>
+              <th className="figure">{say("transfer-reads")}</th>
             </tr>
           </thead>
           <tbody>
@@ -146,7 +156,7 @@ function Matched({ found, columns, onColumns }: MatchedProps) {
                   </td>
                 ))}
                 <td className="figure">
-                  {faults.length === 0 && show(found.readings[index] ?? "")}
+                  {faults.length === 0 ? (found.readings[index] ?? "") : ""}
                 </td>
               </tr>
             ))}
@@ -154,14 +164,18 @@ function Matched({ found, columns, onColumns }: MatchedProps) {
         </table>
       </div>
       {found.count > found.rows.length && (
-        <p className="quiet">and {found.count - found.rows.length} rows more</p>
+        <p className="quiet">
+          {say("transfer-rows-more", { count: found.count - found.rows.length })}
+        </p>
       )}
       {faults.length > 0 && (
         <ul className="faults">
           {faults.slice(0, MOST_FAULTS).map(({ pointer, message }) => (
-            <li key={`${pointer} ${message}`}>{show(message)}</li>
+            <li key={`${pointer} ${message}`}>{message}</li>
           ))}
-          {faults.length > MOST_FAULTS && <li>and {faults.length - MOST_FAULTS} more</li>}
+          {faults.length > MOST_FAULTS && (
+            <li>{say("transfer-more", { count: faults.length - MOST_FAULTS })}</li>
+          )}
         </ul>
       )}
     </>

@@ -1,4 +1,5 @@
 import { ApiError, asError } from "../api";
+import { say } from "../voice";
 
 /** How far a long work is: so many of so many steps. */
 export interface Progress {
@@ -31,7 +32,7 @@ export async function send<Found>(
   try {
     response = await fetch(address, { method: "POST", body: file, headers });
   } catch {
-    throw new ApiError("Metrion does not answer; nothing of the file was stored.", [], 0);
+    throw new ApiError(say("transfer-metrion-does-not-answer-nothing-of"), [], 0);
   }
   if (response.body && response.headers.get("Content-Type")?.startsWith(LINES))
     return followed<Found>(response.body, onProgress);
@@ -50,7 +51,7 @@ async function followed<Found>(
     if ("error" in line) throw asError(line.error, line.status);
     onProgress?.(line);
   }
-  throw new ApiError("The answer broke off; nothing of the file was stored.", [], 0);
+  throw new ApiError(say("transfer-the-answer-broke-off-nothing-of"), [], 0);
 }
 
 /** The lines of a body as they arrive. */

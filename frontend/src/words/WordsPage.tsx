@@ -3,6 +3,7 @@ import { useState } from "react";
 
 import { useChangeSettings, useSettingsQuery, useWords, type Concept } from "../api";
 import "./words.css";
+import { say } from "../voice";
 
 /** Every course's words for the same things, and how not to hurt yourself or the tool. */
 export function WordsPage() {
@@ -15,29 +16,29 @@ export function WordsPage() {
   return (
     <div className="page words">
       <div className="page-head">
-        <h1>Words and care</h1>
+        <h1>{say("words-words-and-care")}</h1>
         <div className="page-acts">
           <Input
             allowClear
-            placeholder="Find a word"
-            aria-label="Find a word"
+            placeholder={say("words-find-a-word")}
+            aria-label={say("words-find-a-word")}
             value={wanted}
             onChange={(event) => setWanted(event.target.value)}
           />
         </div>
       </div>
       {!words && <Skeleton active />}
-      <p className="quiet">
-        Courses name the same thing differently. Pick your word, and Metrion uses it.
-      </p>
-      <section className="card" aria-label="glossary">
+      <p className="quiet">{say("words-courses-name-the-same-thing-differently")}</p>
+      <section className="card" aria-label={say("words-glossary")}>
         {found.map((concept) => (
           <Entry key={concept.id} concept={concept} />
         ))}
-        {words && found.length === 0 && <p className="words-none">No word like “{wanted}”.</p>}
+        {words && found.length === 0 && (
+          <p className="words-none">{say("words-no-word-like", { wanted })}</p>
+        )}
       </section>
-      <h2>Care and safety</h2>
-      <section className="card care" aria-label="care and safety">
+      <h2>{say("words-care-and-safety")}</h2>
+      <section className="card care" aria-label={say("words-care-and-safety-2")}>
         {words?.care.map(({ title, text }) => (
           <div key={title}>
             <h3>{title}</h3>
@@ -66,7 +67,7 @@ function Entry({ concept }: { concept: Concept }) {
       <p>{concept.meaning}</p>
       {concept.words.length > 1 && (
         <Radio.Group
-          aria-label={`your word for ${concept.words[0] ?? ""}`}
+          aria-label={say("words-your-word-for", { word: concept.words[0] ?? "" })}
           value={own}
           onChange={(event) => pick(String(event.target.value))}
           options={concept.words.map((word) => ({ value: word, label: word }))}

@@ -2,7 +2,7 @@ import { Button } from "antd";
 import { useState } from "react";
 
 import type { Answer } from "../api";
-import { useShow } from "../app/settings";
+import { capital, say } from "../voice";
 
 interface Props {
   answer: Answer | null;
@@ -12,24 +12,21 @@ interface Props {
 
 /** Closed faces that read nearer to a full mark than to nothing: asked at once, not kept unasked. */
 export function WhichZero({ answer, onLikely }: Props) {
-  const show = useShow();
   const [meant, setMeant] = useState("");
   const wrapped = answer?.finding?.wrapped;
   if (!wrapped || meant === wrapped.kept) return null;
   const { main = "0", second_turn } = wrapped;
   const fine = answer.fine.value ?? "";
   return (
-    <div className="which-zero" role="group" aria-label="Which zero is it?">
-      <p>{show(wrapped.words)}</p>
+    <div className="which-zero" role="group" aria-label={say("zero-which-zero-is-it")}>
+      <p>{wrapped.words}</p>
       <Button
         type="primary"
         onClick={() => onLikely({ main, fine, secondTurn: second_turn ?? false })}
       >
-        {capital(show(wrapped.likely))}
+        {capital(wrapped.likely)}
       </Button>
-      <Button onClick={() => setMeant(wrapped.kept)}>{capital(show(wrapped.kept))}</Button>
+      <Button onClick={() => setMeant(wrapped.kept)}>{capital(wrapped.kept)}</Button>
     </div>
   );
 }
-
-const capital = (words: string) => words.charAt(0).toUpperCase() + words.slice(1);

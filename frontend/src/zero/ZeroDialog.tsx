@@ -11,13 +11,13 @@ import {
   type Quantity,
   type Sheet,
 } from "../api";
-import { useShow } from "../app/settings";
 import { figuresOf, useSheetDesk } from "../desk/useDesk";
 import { Equation, type EquationHandle } from "../equation/Equation";
 import { Strip } from "../strip";
 import { EarlierLooks } from "./EarlierLooks";
 import { WhichZero } from "./WhichZero";
 import "./zero.css";
+import { say } from "../voice";
 
 interface Props {
   sheet: Sheet;
@@ -34,7 +34,7 @@ export function ZeroDialog(props: Props) {
   return (
     <Modal
       open
-      title={`Zero of ${props.instrument.name}`}
+      title={say("zero-zero-of", { name: props.instrument.name })}
       width={1080}
       style={{ top: 24 }}
       onCancel={props.onClose}
@@ -92,7 +92,9 @@ function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
       if (now) await amend.mutateAsync({ seen: now, zero: [...now.zero, id], zero_exact: null });
       onClose();
     } catch (problem) {
-      void message.error(problem instanceof Error ? problem.message : "This could not be saved.");
+      void message.error(
+        problem instanceof Error ? problem.message : say("zero-this-could-not-be-saved"),
+      );
     }
   }
 
@@ -106,8 +108,8 @@ function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
         live={answer !== null}
         answer={answer}
         zeroError={error ?? position}
-        label="closed scales"
-        readOut={answer?.read ?? "not set"}
+        label={say("zero-closed-scales")}
+        readOut={answer?.read ?? say("zero-not-set")}
         onMove={desk.move}
         onRelease={desk.release}
       />
@@ -125,15 +127,15 @@ function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
         instrument={instrument}
         fineAs="line"
         autoFocus
-        ending={{ readAs: "read with closed faces" }}
+        ending={{ readAs: say("zero-read-with-closed-faces") }}
         onEnter={() => void keep()}
       >
         <Segmented
           value={phase}
           onChange={setPhase}
           options={[
-            { value: "before", label: "before the readings" },
-            { value: "after", label: "after" },
+            { value: "before", label: say("zero-before-the-readings") },
+            { value: "after", label: say("zero-after") },
           ]}
         />
         <Button
@@ -144,7 +146,7 @@ function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
           disabled={answer?.read == null}
           onClick={() => void keep()}
         >
-          Keep this zero
+          {say("zero-keep-this-zero")}
         </Button>
       </Equation>
       <WhichZero answer={answer} onLikely={desk.type} />
@@ -167,7 +169,6 @@ interface FacingProps {
 /** Which faces are closed, or what stands between them. */
 function Facing(props: FacingProps) {
   const { instrument, face, faces, reference } = props;
-  const show = useShow();
   const closes = faces.find(({ id }) => id === face)?.closes ?? true;
   const starts = (instrument.lines.low ?? 0) > 0;
   return (
@@ -180,11 +181,11 @@ function Facing(props: FacingProps) {
         />
       )}
       <label>
-        on a setting piece of
+        {say("zero-on-a-setting-piece-of")}
         <Input
           className="zero-reference"
           value={reference}
-          placeholder="0, closed"
+          placeholder={say("zero-0-closed")}
           inputMode="decimal"
           status={props.answer?.reference_fault ? "error" : ""}
           onChange={(event) => props.setReference(event.target.value)}
@@ -193,12 +194,12 @@ function Facing(props: FacingProps) {
       </label>
       <span className="quiet">
         {props.answer?.reference_fault
-          ? show(props.answer.reference_fault)
+          ? props.answer.reference_fault
           : !closes || starts
-            ? "These faces cannot close on each other: use a ring, rod or gap of known size."
+            ? say("zero-these-faces-cannot-close-on-each")
             : instrument.kind === "screw"
-              ? show("Wipe the faces, close them by the ratchet until it slips.")
-              : "Wipe the faces and close them gently."}
+              ? say("zero-wipe-the-faces-close-them-by")
+              : say("zero-wipe-the-faces-and-close-them")}
       </span>
     </div>
   );
@@ -208,15 +209,15 @@ function sides(instrument: Instrument): { value: Side; label: string }[] {
   if (instrument.kind === "screw") {
     const last = instrument.lines.fine_divisions - 1;
     return [
-      { value: "left", label: `run past, shows ${last}, ${last - 1} …: too little` },
-      { value: "on", label: "on the zero" },
-      { value: "right", label: "still to come, shows 1, 2 …: too much" },
+      { value: "left", label: say("zero-run-past-shows-too-little", { last, before: last - 1 }) },
+      { value: "on", label: say("zero-on-the-zero") },
+      { value: "right", label: say("zero-still-to-come-shows-1-2") },
     ];
   }
   return [
-    { value: "left", label: "left of zero: reads too little" },
-    { value: "on", label: "on the zero" },
-    { value: "right", label: "right of zero: reads too much" },
+    { value: "left", label: say("zero-left-of-zero-reads-too-little") },
+    { value: "on", label: say("zero-on-the-zero") },
+    { value: "right", label: say("zero-right-of-zero-reads-too-much") },
   ];
 }
 
@@ -227,23 +228,20 @@ function sideOf(error: number | null): Side {
 
 /** The error in words, and the two ways of counting side by side. */
 function Finding({ answer }: { answer: Answer | null }) {
-  const show = useShow();
   const finding = answer?.finding;
   return (
     <div className="zero-finding">
       <p className="zero-outcome" data-testid="zero-outcome">
-        {finding
-          ? show(finding.words)
-          : show("The last mark passed and the line that meets make the zero error.")}
+        {finding ? finding.words : say("zero-the-last-mark-passed-and-the")}
       </p>
       {finding && (
         <ul>
           {finding.ways.map((way) => (
-            <li key={way}>{show(way)}</li>
+            <li key={way}>{way}</li>
           ))}
         </ul>
       )}
-      {finding?.advice && <p className="zero-advice">{show(finding.advice)}</p>}
+      {finding?.advice && <p className="zero-advice">{finding.advice}</p>}
     </div>
   );
 }

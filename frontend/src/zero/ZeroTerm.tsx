@@ -2,8 +2,8 @@ import { Button, Checkbox, Popover } from "antd";
 import { memo, useState } from "react";
 
 import { useAmendQuantity, type Instrument, type Quantity, type Sheet } from "../api";
-import { useShow } from "../app/settings";
 import { ZeroDialog } from "./ZeroDialog";
+import { say } from "../voice";
 
 interface Props {
   sheet: Sheet;
@@ -13,7 +13,6 @@ interface Props {
 
 /** The zero of the equation: what it is, and a tap away from being looked at. */
 export const ZeroTerm = memo(function ZeroTerm({ sheet, quantity, instrument }: Props) {
-  const show = useShow();
   const [open, setOpen] = useState(false);
   const [looking, setLooking] = useState(false);
   const amend = useAmendQuantity(sheet.id);
@@ -24,7 +23,7 @@ export const ZeroTerm = memo(function ZeroTerm({ sheet, quantity, instrument }: 
   }
   const menu = (
     <div className="zero-menu">
-      <p>{show(quantity.zero_words)}</p>
+      <p>{quantity.zero_words}</p>
       {checks.map((check) => {
         const used = quantity.zero.includes(check.id);
         return (
@@ -38,8 +37,11 @@ export const ZeroTerm = memo(function ZeroTerm({ sheet, quantity, instrument }: 
               )
             }
           >
-            {show(`${check.error_text} ${instrument.unit}, looked at ${check.phase}`)}
-            {check.face && `, ${check.face} faces`}
+            {say(check.face ? "zero-looked-at-on-faces" : "zero-looked-at", {
+              error: `${check.error_text} ${instrument.unit}`,
+              phase: check.phase,
+              face: check.face,
+            })}
           </Checkbox>
         );
       })}
@@ -50,19 +52,23 @@ export const ZeroTerm = memo(function ZeroTerm({ sheet, quantity, instrument }: 
           setLooking(true);
         }}
       >
-        Look at the zero
+        {say("sheet-look-at-the-zero")}
       </Button>
       <Checkbox checked={quantity.zero_exact} onChange={(event) => use([], event.target.checked)}>
-        Take it as exact
+        {say("zero-take-it-as-exact")}
       </Checkbox>
     </div>
   );
-  const state = quantity.zero_exact ? "exact" : "not looked at";
+  const state = quantity.zero_exact ? say("desk-exact") : say("zero-not-looked-at-2");
   return (
     <>
       <Popover content={menu} trigger="click" open={open} onOpenChange={setOpen}>
-        <button type="button" className="term-tap" aria-label="zero error, tap to change">
-          {quantity.zero.length > 0 ? show(`(${quantity.zero_text})`) : <small>{state}</small>}
+        <button
+          type="button"
+          className="term-tap"
+          aria-label={say("zero-zero-error-tap-to-change")}
+        >
+          {quantity.zero.length > 0 ? `(${quantity.zero_text})` : <small>{state}</small>}
         </button>
       </Popover>
       {looking && (

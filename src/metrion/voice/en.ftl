@@ -581,6 +581,7 @@ nothing-to-redo = there is nothing to redo
 no-version-said = a change must say which version it changes (If-Match)
 convention-taken = there is a convention { $key } already
 no-convention = there is no convention { $key }
+no-such-language = there is no catalogue for { $language }; there are { $known }
 no-convention-of-your-own = there is no convention { $key } of your own
 must-be-above-0 = the { $what ->
     [size] size
@@ -850,3 +851,614 @@ recipe-prism-angle = Angle of a prism from its reflected images
 recipe-prism = Index of a prism from two angles
     .A = angle of the prism
     .D = least deviation
+
+## On the page: app
+
+app-records-a-reading-main-6-line = records a reading: main 6, line 3; type it anywhere on a quantity
+app-several-lines-seem-to-meet-takes = several lines seem to meet: takes the middle one
+app-in-a-blank-or-on-the = in a blank or on the scales: one mark or one line; with Shift, ten
+app-empties-the-equation = empties the equation
+app-ctrl-z-ctrl-y = Ctrl+Z, Ctrl+Y
+app-undo-redo = undo, redo
+app-shows-these-keys = shows these keys
+app-keys = Keys
+app-words-care = Words & care
+app-metrion = Metrion
+app-places = places
+app-choose-another = Choose another
+app-convention = convention
+
+## On the page: common
+
+sheet-undo = Undo
+sheet-back-to-the-notebook = Back to the notebook
+sheet-save-as-a-file = Save as a file
+sheet-untitled-sheet = Untitled sheet
+sheet-report = Report
+sheet-no-reading-yet = no reading yet
+sheet-remove = Remove
+sheet-least-count = { $least_count } { $least_count_text }
+sheet-look-at-the-zero = Look at the zero
+sheet-measure-it = Measure it
+sheet-what-is-measured = What is measured
+planner-planner = Planner
+planner-unit = unit
+planner-convention = Convention
+app-notebook = Notebook
+app-instruments = Instruments
+app-settings = Settings
+zero-not-looked-at-2 = not looked at
+zero-this-could-not-be-saved = This could not be saved.
+derived-another-one = Another one
+derived-work-it-out = Work it out
+derived-change = Change
+derived-whole-working = Whole working
+desk-read-by = read by
+desk-result = result
+desk-place = place
+results-it-stands = It stands
+
+## On the page: derived
+
+derived-change-the-derived-quantity = Change the derived quantity
+derived-new-derived-quantity = New derived quantity
+derived-name = Name
+derived-formula = Formula
+derived-given-in = Given in
+derived-change-it = Change it
+derived-what-do-you-want-to-know = What do you want to know?
+derived-a-formula-of-your-own = A formula of your own
+derived-sqrt-sin = + − · / ^, sqrt, sin …
+derived-derived-quantities = derived quantities
+derived-worked-out-from-these = Worked out from these
+derived-a-difference-a-volume-a-density = A difference, a volume, a density: the uncertainty is carried along, and a zero that two quantities share enters once.
+derived-no-value-yet = no value yet
+derived-with = with
+derived-a-value-you-type-in = a value you type in
+derived-is = { $symbol } is
+derived-value-of = value of { $symbol }
+derived-uncertainty-of = uncertainty of { $symbol }
+derived-unit-of = unit of { $symbol }
+
+## On the page: desk
+
+desk-another-like-it = Another like it
+desk-another-like = Another like “{ $name }”
+desk-blue-second-order = Blue, second order
+desk-upper-spreader-outside = Upper spreader, outside
+desk-not-noted = not noted
+desk-approached = approached
+desk-the-arc-that-counts = the arc that counts
+desk-the-shorter-one = the shorter one
+desk-onward-as-the-figures-grow = onward, as the figures grow
+desk-the-line-meets-the-mark = the line meets the mark
+desk-note = note
+desk-hide-earlier-figures = hide earlier figures
+desk-readings-from-a-table = Readings from a table…
+desk-there-is-no-such-quantity-here = There is no such quantity here.
+desk-readings = readings
+desk-hidden-while-you-read-blind = hidden while you read blind
+desk-first-position = first position
+desk-second-position = second position
+desk-first-position-window-1 = first position, window 1
+desk-first-position-window-2 = first position, window 2
+desk-second-position-window-1 = second position, window 1
+desk-second-position-window-2 = second position, window 2
+desk-a-reading-has-a-look = a reading has a look
+desk-zero-error = { $zero_error }
+desk-scales = scales
+desk-scales-of = scales of { $name }
+desk-less = Less
+desk-more = More
+desk-leave-it = Leave it
+desk-keep-it-next = Keep it, next ⏎
+desk-record = Record ⏎
+desk-keep = Keep
+desk-record-2 = Record
+desk-end-a = end A
+desk-read-before = read before
+desk-tap-to-take-it-again = { $name }, tap to take it again
+desk-swept-mean-of-both = swept, mean of both
+desk-between-them = between them
+desk-second-look-open = second look open
+desk-none-yet = none yet
+
+## On the page: equation
+
+equation-line-that-meets = { $coinciding_line }
+equation-numeral-that-meets = numeral that meets
+equation-fine-part = fine part
+equation-main-reading = main reading
+equation-thimble-line = { $thimble } line
+equation-from = from
+equation-metrion-does-not-answer-at-the = Metrion does not answer at the moment; what you typed stays here.
+equation-what-you-typed-stays-here = { $refused }; what you typed stays here.
+equation-second-turn = second turn?
+equation-erase = Erase
+equation-next-blank = Next blank
+equation-degrees-then-minutes = degrees, then minutes
+equation-key-pad = key pad
+equation-kept = kept { $kept }
+equation-record-by-thumb = Record by thumb
+
+## On the page: instruments
+
+instruments-your-tools = Your tools
+instruments-none-yet-describe-one-above-give = None yet. Describe one above, give it a name, and keep it.
+instruments-open = Open
+instruments-common-patterns = Common patterns
+instruments-sleeve-and-thimble-closed = { $sleeve } and { $thimble }, closed
+instruments-scales-at-zero = scales at zero
+instruments-parts = parts
+instruments-its-parts = Its parts
+instruments-labelled-drawing = labelled drawing
+instruments-each-pair-of-faces-has-a = Each pair of faces has a zero of its own:
+instruments-for = { $name } for { $measures }
+instruments-pitch-worksheet = pitch worksheet
+instruments-pitch-worksheet-2 = Pitch worksheet
+instruments-note-the-sleeve-with-the-thimble = Note the { $sleeve } with the { $thimble } at 0, turn several whole turns, note it again. More turns, better pitch.
+instruments-turns = turns
+instruments-sleeve-before = { $sleeve } before
+instruments-sleeve-after = { $sleeve } after
+instruments-turns-of-trial = turns of trial { $at }
+instruments-trial = { $when }, trial { $at }
+instruments-one-more-trial = One more trial
+instruments-use-it = Use it
+instruments-your-tool = Your tool
+instruments-one-of-yours = One of yours
+instruments-or-by-what-you-count = Or by what you count
+instruments-close-the-jaws-and-look-how = Close the jaws and look: how many fine divisions are there, and which mark does the last one meet? If none of these is yours,
+instruments-describe-it = describe it
+instruments-caliper = Caliper
+instruments-screw-gauge = Screw gauge
+instruments-divided-circle = Divided circle
+instruments-tool = Tool
+instruments-one-fine-line-is-worth-readings = One fine line is worth { $least_count_text }. Readings are given to that, no finer.
+instruments-what-you-call-it = What you call it
+instruments-the-numerals-of-the-main-scale = The numerals of the { $main_scale } stand for
+instruments-millimetres-10-20-30 = millimetres: 10, 20, 30
+instruments-centimetres-1-2-3 = centimetres: 1, 2, 3
+instruments-for-the-fine-reading-you-type = For the fine reading you type
+instruments-the-lines-number = the line’s number
+instruments-the-numeral-at-it = the numeral at it
+instruments-its-worth = its worth
+instruments-this-is-mine = This is mine
+instruments-number-engraved-on-it = number engraved on it
+instruments-not-counted = not counted
+instruments-appearance = appearance
+instruments-as-yours-looks = As yours looks
+instruments-the-numerals-stand-for = The numerals stand for
+instruments-the-fine-scale-lies = The { $fine_scale } lies
+instruments-the-half-marks-lie = The half marks lie
+instruments-the-thimbles-numerals-grow = The { $thimble }’s numerals grow
+instruments-a-numeral-at-every-so-many = A numeral at every so many fine lines
+instruments-a-numeral-at-every-so-many-2 = a numeral at every so many fine lines
+instruments-usual = usual
+instruments-the-other-edge-shows-inches = The other edge shows inches
+instruments-the-other-edge-shows-inches-2 = the other edge shows inches
+instruments-for-the-fine-reading-i-type = For the fine reading I type
+instruments-the-line = the line
+instruments-the-numeral = the numeral
+instruments-screw-gauge-2 = screw gauge
+instruments-divided-circle-2 = divided circle
+instruments-least-count-2 = { $least_count }
+instruments-least-count-3 = { $Least_count }
+instruments-show-it = Show it
+instruments-is-among-your-tools = “{ $name }” is among your tools.
+instruments-change = Change “{ $name }”
+instruments-give-it-a-name-to-keep = give it a name to keep it
+instruments-keep-this-tool = Keep this tool
+instruments-description = description
+instruments-i-call-it = I call it
+instruments-caliper-a = Caliper A
+instruments-fine-divisions = fine divisions
+instruments-fine-divisions-reach-over = fine divisions reach over
+instruments-main-divisions = main divisions
+instruments-marks-of = marks of
+instruments-main-division = main division
+instruments-arc-minutes = arc minutes
+instruments-numbered = , numbered
+instruments-numbered-2 = numbered
+instruments-with-the-main-scale = with the { $main_scale }
+instruments-against-the-main-scale = against the { $main_scale }
+instruments-one-turn-of-the-thimble-travels = One turn of the { $thimble } travels
+instruments-the-sleeve = the { $sleeve }
+instruments-has-a-mark-every = has a mark every
+instruments-the-thimble = the { $thimble }
+instruments-has = has
+instruments-divisions = divisions
+instruments-it-reaches-from = It reaches from
+instruments-lowest-reading = lowest reading
+instruments-to = to
+instruments-highest-reading = highest reading
+instruments-the-drawing-shows-what-it-was = { $text }. The drawing shows what it was before.
+instruments-reads = reads { $read }
+instruments-drawing = drawing
+instruments-scales-of-the-described-tool = scales of the described tool
+instruments-hold = Hold
+instruments-line-after-line = Line after line
+instruments-drag-the-scales-open = drag the scales open
+
+## On the page: notebook
+
+notebook-new-sheet = New sheet
+notebook-find-a-sheet-a-quantity-a = Find a sheet, a quantity, a tool
+notebook-save-all = Save all
+notebook-all-as-pdf = All as PDF
+notebook-no-sheet-speaks-of = No sheet speaks of “{ $wanted }”.
+notebook-no-sheet-yet-a-new-one = No sheet yet. A new one asks for your tool first, then for its zero, then you read.
+notebook-no-tool-yet = no tool yet
+notebook-damaged-and-not-worked-out-what = Damaged, and not worked out: { $damage }. What was recorded is kept as it is.
+notebook-nothing-measured-yet = Nothing measured yet.
+notebook-bring-back = Bring back
+
+## On the page: outbox
+
+outbox-readings-are-still-on-their-way = Readings are still on their way to Metrion; try again then.
+
+## On the page: planner
+
+planner-what-the-uncertainty-will-be-in = What the uncertainty will be in per cent decides which tool to take. It is reckoned by the same rules as your results.
+planner-something-of-about = Something of about
+planner-about-how-large = about how large
+planner-is-wanted-to = is wanted to
+planner-wanted-per-cent = wanted per cent
+planner-readings-of-it-differ-by-about = %. Readings of it differ by about
+planner-expected-scatter = expected scatter
+planner-from-their-mean = from their mean.
+planner-say-how-large-the-thing-is = Say how large the thing is, and the tools answer.
+planner-good-enough = good enough
+planner-not-good-enough = not good enough
+planner-does-not-fit = does not fit
+
+## On the page: report
+
+report-of = Of
+report-report-of = Report of
+report-the-whole-sheet = the whole sheet
+report-print = Print
+report-pdf = PDF
+report-paper = paper
+report-letter = Letter
+report-for-other-programs = For other programs
+report-spreadsheet-formulas-alive = Spreadsheet, formulas alive
+report-table-as-csv = Table as CSV
+report-markdown = Markdown
+report-tables-for-latex = Tables for LaTeX
+report-logbook-file = Logbook file
+report-the-report = The report
+report-who-measured = Who measured
+report-what-was-to-be-found = What was to be found
+
+## On the page: results
+
+results-what-the-uncertainty-is-made-of = what the uncertainty is made of
+results-what-others-would-say = What others would say
+results-the-same-readings-other-conventions = The same readings, other conventions: { $name }
+results-the-one-used-here = the one used here
+results-use-it-for-this-quantity = Use it for this quantity
+results-on-the-scales = on the scales
+results-no-place-noted = no place noted
+results-report-the-places-apart = Report the places apart
+results-report-them-together = Report them together
+results-working = Working: { $title }
+results-click-a-number-to-see-where = Click a number to see where it comes from.
+results-compared-with = compared with
+results-beside = Beside { $with }
+results-compare-with-something-else = Compare with something else
+results-compare-with = Compare with…
+results-compare-with-2 = Compare with
+results-an-expected-value = an expected value
+results-expected-value = expected value
+results-its-uncertainty = its uncertainty
+results-its-unit = its unit
+results-compare-no-more = Compare no more
+results-compare = Compare
+results-no-reading-yet-so-no-result = no reading yet, so no result
+results-all-together = all together:
+results-the-uncertainty-is-of-the-value = The uncertainty is { $relative_percent } % of the value. 
+results-convention = Convention:
+results-in-degrees-and-minutes = In degrees and minutes
+results-in-decimals-of-a-degree = In decimals of a degree
+results-it-was = It was { $suggested }
+results-counted-from-the-wrong-side-of = counted from the wrong side of zero
+results-where-this-comes-from = Where this comes from
+
+## On the page: settings
+
+settings-conventions-of-your-own = conventions of your own
+settings-conventions-of-your-own-2 = Conventions of your own
+settings-describe-one = Describe one
+settings-if-your-course-does-it-in = If your course does it in another way, describe that way here. A sheet that uses it takes a copy along, so that its file is whole.
+settings-theme = Theme
+settings-light-for-the-bench-dark-for = Light for the bench, dark for the evening.
+settings-as-the-system = as the system
+settings-decimal-sign = Decimal sign
+settings-both-are-understood-when-you-type = Both are understood when you type; this one is written.
+settings-point-6-30 = point, 6.30
+settings-comma-6-30 = comma, 6,30
+settings-digits-anywhere-begin-a-reading = Digits anywhere begin a reading
+settings-on-a-quantity-figures-go-into = On a quantity, figures go into the equation also when the cursor is elsewhere.
+settings-change-the-convention = Change the convention
+settings-a-convention-of-your-own = A convention of your own
+settings-yours = Yours
+settings-its-name = Its name
+settings-first-year-course = First-year course
+settings-the-result-is-given-as = The result is given as
+settings-a-limit-of-error = a limit of error
+settings-a-standard-uncertainty = a standard uncertainty
+settings-one-look-may-be-off-by = One look may be off by
+settings-least-counts = { $least_counts }
+settings-the-look-at-the-zero-counts = The look at the zero counts as well
+settings-multiplied-by-or-widened-to-cover = Multiplied by, or widened to cover
+settings-2-or-95 = 2 or 95%
+settings-a-factor-like-2-or-a = a factor like 2, or a percentage like 95%
+settings-figures-of-the-uncertainty = Figures of the uncertainty
+settings-two-when-the-first-is-1 = two when the first is 1
+settings-tenths-between-two-lines-are-estimated = Tenths between two lines are estimated
+settings-keep-it = Keep it
+settings-the-scatter-is-taken-as = The scatter is taken as
+settings-half-the-range = half the range
+settings-mean-deviation = mean deviation
+settings-standard-error = standard error
+settings-left-out = left out
+settings-limit-and-scatter = Limit and scatter
+settings-the-larger-counts = the larger counts
+settings-add-as-squares = add as squares
+
+## On the page: sheet
+
+sheet-undo-ctrl-z = Undo: { $undo } (Ctrl+Z)
+sheet-redo-ctrl-y = Redo: { $redo } (Ctrl+Y)
+sheet-redo = Redo
+sheet-a-damaged-sheet = A damaged sheet
+sheet-what-was-recorded-is-kept-as = { $message }. What was recorded is kept as it is.
+sheet-the-damaged-sheet = The damaged sheet
+sheet-there-is-no-such-sheet = There is no such sheet.
+sheet-new-quantity = New quantity
+sheet-nothing-is-measured-here-yet-say = Nothing is measured here yet. Say what you measure and with which tool; its zero comes next.
+sheet-begin-with-a-quantity = Begin with a quantity
+sheet-quantities = quantities
+sheet-tools = tools
+sheet-tools-and-their-zeros = Tools and their zeros
+sheet-add-a-tool = Add a tool
+sheet-zero-error = { $zero_error } { $error_text } { $unit }
+sheet-trash = Trash
+sheet-one-look = one look
+sheet-two-positions-and-what-lies-between = two positions, and what lies between
+sheet-two-positions = two positions
+sheet-two-positions-each-in-two-windows = two positions, each in two windows
+sheet-the-angle-swept = the angle swept
+sheet-half-of-it-left-and-right = half of it: left and right of the middle
+sheet-give-it-a-name-such-as = Give it a name, such as “Lower spreader, outside”.
+sheet-lower-spreader-outside = Lower spreader, outside
+sheet-its-letter-if-any = Its letter, if any
+sheet-measured-with = Measured with
+sheet-another-tool = Another tool…
+sheet-taken-with = Taken with
+sheet-one-reading-is = One reading is
+sheet-what-is-wanted = What is wanted
+sheet-how-many-alike-lie-in-one = How many alike lie in one stack
+sheet-1-for-a-single-thing-value = 1 for a single thing. Value and uncertainty are divided by it.
+sheet-removed-undo-brings-it-back = Removed; undo brings it back.
+
+## On the page: strip
+
+strip-which-sleeve-looks-like-yours = Which { $sleeve } looks like yours?
+strip-the-lens-shows-the-line-that = The lens shows the { $coinciding_line }, once it is told.
+strip-line = line { $line }{ $label }
+strip-line-2 = line { $line }: { $words }
+strip-line-meets-a-mark = line { $line } meets a mark
+strip-line-is = line { $line } is { $words }
+
+## On the page: tally
+
+tally-show-it-on-the-scales = Show it on the scales
+tally-change-its-figures = Change its figures
+tally-count-it-again = Count it again
+tally-set-aside = Set aside…
+tally-actions-for-reading = Actions for reading { $at }
+tally-why-does-it-not-count-the = Why does it not count? The reading stays in the record, struck through.
+tally-a-burr-stood-between-the-jaws = a burr stood between the jaws
+tally-set-aside-2 = Set aside
+tally-look-again = Look again
+tally-i-misread-it-was = I misread, it was { $suggested }
+tally-no = no.
+tally-main = main
+tally-line = line
+tally-reads = reads{ $unit }
+tally-actions = actions
+tally-no-reading-yet-each-one-you = No reading yet. Each one you record becomes a row here, and a dot that shows how they scatter.
+tally-waiting-for-the-server-nothing-is = waiting for the server; nothing is lost
+tally-discard = Discard
+tally-set-aside-3 = set aside: { $excluded }
+tally-off-the-axis = off the axis
+
+## On the page: transfer
+
+transfer-was-not-loaded = “{ $name }” was not loaded
+transfer-logbook-file = logbook file
+transfer-looking-through = Looking through, { $progress } %
+transfer-load-a-file = Load a file
+transfer-drop-a-logbook-file-or-a = Drop a logbook file, or a ZIP of many
+transfer-files = Files
+transfer-readings-from-a-table = Readings from a table
+transfer-take-in = Take { $count } in
+transfer-take-them-in = Take them in
+transfer-table-file = table file
+transfer-choose-a-csv-file = Choose a CSV file
+transfer-semicolons-tabs-and-decimal-commas-are = Semicolons, tabs and decimal commas are understood.
+transfer-leave-it = leave it
+transfer-set-aside-because = set aside because
+transfer-reads = reads
+transfer-nothing-was-stored-what-is-wrong = Nothing was stored. What is wrong:
+transfer-whole-file = whole file
+transfer-new-here = new here
+transfer-here-already-just-the-same = here already, just the same
+transfer-here-already-but-not-the-same = here already, but not the same
+transfer-cannot-be-taken-in = cannot be taken in
+transfer-take-it-in-as-a-new = take it in as a new sheet
+transfer-replace-the-one-here-as-a = replace the one here, as a new version
+transfer-take-it-in = Take it in
+transfer-nothing-is-stored-yet = Nothing is stored yet.
+transfer-what-to-do-with = What to do with { $title }
+transfer-metrion-does-not-answer-nothing-of = Metrion does not answer; nothing of the file was stored.
+transfer-the-answer-broke-off-nothing-of = The answer broke off; nothing of the file was stored.
+
+## On the page: words
+
+words-words-and-care = Words and care
+words-find-a-word = Find a word
+words-courses-name-the-same-thing-differently = Courses name the same thing differently. Pick your word, and Metrion uses it.
+words-glossary = glossary
+words-no-word-like = No word like “{ $wanted }”.
+words-care-and-safety = Care and safety
+words-care-and-safety-2 = care and safety
+
+## On the page: zero
+
+zero-looked-at-before-on-these-faces = Looked at before on these faces. A quantity that uses several takes their mean.
+zero-take-it-as-exact = Take it as exact
+zero-zero-error-tap-to-change = { $zero_error }, tap to change
+zero-zero-of = Zero of { $name }
+zero-closed-scales = closed scales
+zero-before-the-readings = before the readings
+zero-keep-this-zero = Keep this zero
+zero-on-a-setting-piece-of = on a setting piece of
+zero-0-closed = 0, closed
+zero-these-faces-cannot-close-on-each = These faces cannot close on each other: use a ring, rod or gap of known size.
+zero-wipe-the-faces-close-them-by = Wipe the faces, close them by the { $ratchet } until it slips.
+zero-wipe-the-faces-and-close-them = Wipe the faces and close them gently.
+zero-on-the-zero = on the zero
+zero-still-to-come-shows-1-2 = still to come, shows 1, 2 …: too much
+zero-left-of-zero-reads-too-little = left of zero: reads too little
+zero-right-of-zero-reads-too-much = right of zero: reads too much
+zero-the-last-mark-passed-and-the = The last mark passed and the { $coinciding_line } make the { $zero_error }.
+zero-which-zero-is-it = Which zero is it?
+
+## On the page: counts and single words
+
+equation-minus = minus
+equation-next = next
+equation-how-vernier = Type the last mark the zero line has passed, then the { $coinciding_line }: 6 space 3 Enter. Or drag the scales until they look like yours. One line is worth { $least }.
+equation-how-screw = Type the last mark the { $thimble }’s edge has passed, then its line at the { $datum_line }: 4.5 space 38 Enter. Or drag the scales until they look like yours. One line is worth { $least }.
+equation-how-angular = Type the last mark the zero line has passed, degrees and minutes, then the { $coinciding_line }: 341:20 space 11 Enter. Or drag the scales until they look like yours. One line is worth { $least }.
+equation-how-plain = Type the mark that you read: 12.3 Enter. Or drag the scales until they look like yours. One division is worth { $least }.
+equation-sleeve = { $sleeve }
+equation-waiting = waiting
+planner-with-readings = with { $count } readings
+planner-as-a-stack-of = as a stack of { $count }
+desk-opening = opening
+desk-closing = closing
+desk-read = read
+desk-corrected = corrected
+desk-nothing-entered = nothing entered
+desk-change-reading = Change reading { $at }
+desk-swept = swept
+desk-cancels = cancels
+desk-exact = exact
+desk-stands = stands
+desk-stage-instrument = instrument
+desk-stage-zero = zero
+desk-stage-readings = readings
+desk-stage-result = result
+desk-saving = saving
+desk-saved = saved
+zero-looked-at = { $error }, looked at { $phase ->
+    [before] before
+   *[after] after
+}
+zero-looked-at-on-faces = { $error }, looked at { $phase ->
+    [before] before
+   *[after] after
+}, { $face ->
+    [inside] inside
+    [depth] depth
+   *[outside] outside
+} faces
+zero-phase = { $phase ->
+    [before] before
+   *[after] after
+}
+zero-phase-on-a-piece = { $phase ->
+    [before] before
+   *[after] after
+}, on a piece of { $reference }
+zero-not-set = not set
+zero-read-with-closed-faces = read with closed faces
+zero-after = after
+zero-run-past-shows-too-little = run past, shows { $last }, { $before } …: too little
+report-today = today
+settings-light = light
+settings-dark = dark
+settings-one = one
+settings-two = two
+settings-add = add
+sheet-rename-the-sheet = Rename the sheet
+sheet-a-stack-of = a stack of { $count }
+counted-readings = { $count ->
+    [one] { $count } reading
+   *[other] { $count } readings
+}
+counted-quantities = { $count ->
+    [one] { $count } quantity
+   *[other] { $count } quantities
+}
+second-looks-open = { $count ->
+    [one] { $count } second look open
+   *[other] { $count } second looks open
+}
+strip-lens-line-at-the-datum-line = lens: line { $line } at the { $datum_line }
+instruments-pitch-found = { $pitch } { $mean } ± { $spread } { $unit }; { $least_count } { $least }
+instruments-pitch-found-usual = { $pitch } { $mean } ± { $spread } { $unit }, so it must be { $usual }; { $least_count } { $least }
+instruments-pitch-2 = { $pitch }
+instruments-below = below
+instruments-above = above
+instruments-upwards = upwards
+instruments-downwards = downwards
+instruments-caliper-2 = caliper
+instruments-none = none
+instruments-step-of-the-slide = step of the slide
+instruments-limit-of-error-its-maker-gives = limit of error its maker gives, { $unit }
+instruments-gone-from-your-tools = “{ $name }” is gone from your tools; sheets keep theirs.
+sheet-is-in-the-trash = “{ $title }” is in the trash.
+tally-between = between
+tally-recorded-hidden-so-that-they-do = { counted-readings } recorded, hidden so that they do not steer the next one.
+count-in-words = { $count ->
+    [1] one
+    [2] two
+    [3] three
+    [4] four
+    [5] five
+    [6] six
+    [7] seven
+    [8] eight
+    [9] nine
+   *[other] { $count }
+}
+results-result-of-readings = result of { count-in-words } { $count ->
+    [one] reading
+   *[other] readings
+}
+results-looks-open = { count-in-words } second { $count ->
+    [one] look
+   *[other] looks
+} open
+results-without-reading = Without reading { $at }: { $without }
+words-your-word-for = your word for { $word }
+notebook-in-the-trash = In the trash: { $count }
+transfer-rows-more = and { $count } rows more
+transfer-more = and { $count } more
+transfer-column = column { $at }
+transfer-column-holds = column { $at } holds
+transfer-main = main
+transfer-line = line
+transfer-turn = turn
+transfer-numbered = { $name } { $at }
+transfer-taking-in-of-all-of-them = Taking in { $count } of { $all }: all of them, or none if one fails.
+api-away = Metrion does not answer; nothing typed is lost.
+api-answered = The server answered { $status }.
+desk-changed = changed
+desk-misread = misread
+settings-language = Language
+settings-language-of = Of everything that is said here, on paper too.

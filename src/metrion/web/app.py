@@ -24,6 +24,7 @@ from metrion.web import (
     sheets,
     tables,
     tools,
+    voice,
     words,
 )
 from metrion.web.api import MetrionApi
@@ -32,7 +33,7 @@ from metrion.web.notebook import Notebook
 
 RESOURCES = (
     sheets, arrivals, entries, tools, instruments, desk, board, conventions, planner, words,
-    settings, reports, tables, quantities,
+    settings, reports, tables, quantities, voice,
 )  # fmt: skip
 _LARGEST_BODY = 64 * 1024 * 1024
 

@@ -8,6 +8,7 @@ from flask_smorest import Blueprint
 
 from metrion.core.facts import Name
 from metrion.core.uncertainty.conventions import BUILT_IN
+from metrion.voice import languages, usual
 from metrion.web.notebook import OWN_CONVENTIONS, notebook
 from metrion.web.schemas import SettingsSchema
 from metrion.web.speaking import refuse
@@ -20,6 +21,7 @@ USUAL: dict[str, Any] = {
     "single_keys": True,
     "words": {},
     "convention": "half-division",
+    "language": usual(),
 }
 
 
@@ -34,10 +36,13 @@ def get_settings() -> dict[str, Any]:
 @blueprint.arguments(SettingsSchema)
 @blueprint.response(200, SettingsSchema)
 def change_settings(body: dict[str, Any]) -> dict[str, Any]:
-    """Choose some settings. 422 for a convention that is not known."""
+    """Choose some settings. 422 for a convention or language that is not known."""
     given = body.get("convention")
     if given is not None and given not in _conventions():
         refuse(422, "no-convention", key=Name(given))
+    language = body.get("language")
+    if language is not None and language not in languages():
+        refuse(422, "no-such-language", language=Name(language), known=Name(", ".join(languages())))
     notebook().set(body)
     return settings()
 

@@ -4,11 +4,11 @@ from __future__ import annotations
 
 from typing import NoReturn, cast
 
-from flask import current_app, g
+from flask import current_app, g, has_app_context
 
 from metrion.core.errors import MetrionError
 from metrion.core.facts import Argument, Fact
-from metrion.voice import Speaker
+from metrion.voice import Speaker, plainly
 
 
 class Problem(MetrionError):
@@ -29,7 +29,9 @@ def refuse(status: int, code: str, **about: Argument) -> NoReturn:
 
 
 def speaker() -> Speaker:
-    """The speaker of the request at work."""
+    """The speaker of the request at work; the usual one outside of any."""
+    if not has_app_context():
+        return plainly()
     if "speaker" not in g:
         g.speaker = current_app.extensions["notebook"].speaker()
     return cast(Speaker, g.speaker)

@@ -82,6 +82,7 @@ from metrion.web.schemas.words import (
     FaceSchema,
     KindSchema,
     PartSchema,
+    VoiceSchema,
     WordsSchema,
 )
 from metrion.web.schemas.working import SpanSchema, StepSchema
@@ -166,6 +167,7 @@ __all__ = [
     "TrialSchema",
     "TurnSchema",
     "TypedSchema",
+    "VoiceSchema",
     "WantedSchema",
     "WishSchema",
     "WordsSchema",

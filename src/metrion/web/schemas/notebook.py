@@ -15,6 +15,7 @@ class SettingsSchema(Schema):
     single_keys = fields.Boolean()
     words = fields.Dict(keys=fields.String(), values=fields.String())
     convention = fields.String()
+    language = fields.String()
 
 
 class FaultSchema(Schema):

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from marshmallow import Schema, fields
+from marshmallow import Schema, fields, validate
 
 from metrion.web.schemas.common import many, string
 
@@ -47,6 +47,16 @@ class KindSchema(Schema):
     care = string()
     parts = many(PartSchema)
     faces = many(FaceSchema)
+
+
+class VoiceSchema(Schema):
+    """Language, words and numbers of who reads; what the catalogue of the language says."""
+
+    language = string()
+    languages = fields.List(fields.String(), required=True)
+    decimal_sign = string(validate=validate.OneOf(["point", "comma"]))
+    words = fields.Dict(keys=fields.String(), values=fields.String(), required=True)
+    catalogue = string()
 
 
 class WordsSchema(Schema):
