@@ -7,7 +7,9 @@ import subprocess
 import sys
 import urllib.error
 import urllib.request
+from collections.abc import Mapping
 from pathlib import Path
+from types import MappingProxyType
 from typing import Any
 
 COMMAND = [sys.executable, "-c", "from metrion.cli import main; main()"]
@@ -20,15 +22,24 @@ class running:  # noqa: N801 - reads as a phrase
         folder: of its data.
         command: how it is started.
         port: where it listens; any that is free by default.
+        environment: variables that it is started with besides.
         words: what to say on the command line besides.
     """
 
     def __init__(
-        self, folder: Path, *words: str, command: list[str] = COMMAND, port: str = "0"
+        self,
+        folder: Path,
+        *words: str,
+        command: list[str] = COMMAND,
+        port: str = "0",
+        environment: Mapping[str, str] = MappingProxyType({}),
     ) -> None:
-        environment = {**os.environ, "METRION_DATA": str(folder), "METRION_PORT": port}
+        own = {"METRION_DATA": str(folder), "METRION_PORT": port}
         self.process = subprocess.Popen(
-            [*command, *(words or ("demo",))], stdout=subprocess.PIPE, text=True, env=environment
+            [*command, *(words or ("demo",))],
+            stdout=subprocess.PIPE,
+            text=True,
+            env={**os.environ, **own, **environment},
         )
 
     def __enter__(self) -> str:

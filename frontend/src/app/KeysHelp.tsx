@@ -6,7 +6,7 @@ import { say } from "../voice";
 
 const KEYS = () =>
   [
-    ["6 space 3 Enter", say("app-records-a-reading-main-6-line")],
+    [say("app-six-three"), say("app-records-a-reading-main-6-line")],
     ["12-14", say("app-several-lines-seem-to-meet-takes")],
     ["↑ ↓", say("app-in-a-blank-or-on-the")],
     ["Esc", say("app-empties-the-equation")],

@@ -14,7 +14,7 @@ import "./equation.css";
 import { FineFactor, SecondTurn, Sign, Term } from "./terms";
 import { useBlankKeys } from "./useBlankKeys";
 import { useNarrow } from "./useNarrow";
-import { figure, say } from "../voice";
+import { say, typed } from "../voice";
 
 export interface EquationHandle {
   /** Put the cursor into the main blank; with a text, as if it had been typed there. */
@@ -101,7 +101,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
             aria-label={say("equation-main-reading")}
             inputMode={keyboard}
             autoComplete="off"
-            value={figure(entry.main)}
+            value={typed(entry.main)}
             style={widthOf(entry.main)}
             onChange={(event) => desk.type({ main: event.target.value })}
             onKeyDown={keys("main")}
@@ -155,7 +155,7 @@ function FineBlank({ desk, instrument, fineAs, keyboard, fine, onKeyDown }: Fine
         aria-label={label}
         inputMode={keyboard}
         autoComplete="off"
-        value={figure(entry.fine)}
+        value={typed(entry.fine)}
         style={widthOf(entry.fine)}
         onChange={(event) => desk.type({ fine: event.target.value })}
         onKeyDown={onKeyDown}

@@ -61,6 +61,7 @@ function ReportView({ sheet }: { sheet: Sheet }) {
         <div className="report-forms">
           <Download from={at("workbook.xlsx")}>{say("report-spreadsheet-formulas-alive")}</Download>
           <Download from={at("table.csv")}>{say("report-table-as-csv")}</Download>
+          <Download from={at("table-to-read.csv")}>{say("report-table-to-read")}</Download>
           <Download from={at("report.md")}>{say("report-markdown")}</Download>
           <Download from={at("report.tex")}>{say("report-tables-for-latex")}</Download>
           <Download from={at("logbook")}>{say("report-logbook-file")}</Download>

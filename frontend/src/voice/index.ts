@@ -60,10 +60,14 @@ export function capital(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);
 }
 
-/** A number that the page works out, or that was typed, with the signs that the reader has for it. */
+/** What is typed into a blank, with the decimal sign of the reader. */
+export function typed(text: string): string {
+  return speaking.comma ? text.replace(/(\d)\.(\d)/g, "$1,$2") : text;
+}
+
+/** A number that the page works out, with the signs that the reader has for it. */
 export function figure(text: string): string {
-  const signed = text.replace(/^-/, "−");
-  return speaking.comma ? signed.replace(/(\d)\.(\d)/g, "$1,$2") : signed;
+  return typed(text).replace(/^-/, "−");
 }
 
 /** What a language calls itself. */

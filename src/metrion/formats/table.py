@@ -10,11 +10,13 @@ from io import StringIO
 from metrion.core.exact.numbers import to_text
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation, Sort
+from metrion.voice import DecimalSign, Speaker
 
 COLUMNS = (
     "measurement", "name", "instrument", "unit", "place", "main", "fine", "observed",
     "zero_error", "corrected", "excluded",
 )  # fmt: skip
+_FIGURES = frozenset({"main", "fine", "observed", "zero_error", "corrected"})
 _RUN_BY_SPREADSHEETS = ("=", "+", "-", "@", "\t", "\r")
 
 
@@ -25,6 +27,21 @@ def observation_table(measurements: Iterable[Measurement]) -> str:
     writer.writerow(COLUMNS)
     for measurement in measurements:
         writer.writerows(_rows(measurement))
+    return text.getvalue()
+
+
+def table_to_read(measurements: Iterable[Measurement], speaker: Speaker) -> str:
+    """The same for people, in their words and numbers; columns parted as their numbers allow."""
+    text = StringIO()
+    comma = speaker.numbers.decimal_sign is DecimalSign.COMMA
+    writer = csv.writer(text, lineterminator="\r\n", delimiter=";" if comma else ",")
+    writer.writerow(speaker.text(f"table-{column}") for column in COLUMNS)
+    for measurement in measurements:
+        for row in _rows(measurement):
+            writer.writerow(
+                speaker.numbers.figure(cell) if column in _FIGURES else cell
+                for column, cell in zip(COLUMNS, row, strict=True)
+            )
     return text.getvalue()
 
 

@@ -18,10 +18,11 @@ from openpyxl.styles import Font
 from openpyxl.utils import get_column_letter
 from openpyxl.worksheet.worksheet import Worksheet
 
+from metrion.core.facts import Name
 from metrion.core.formula.expression import Expression, name, number
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import INDICATIONS, Observation, Sort, observed
-from metrion.core.quantity.zero import MEAN_OF_ERRORS
+from metrion.core.quantity.zero import MEAN_OF_ERRORS, ZeroCheck
 from metrion.core.scales import Indication
 from metrion.core.scales.base import LEAST_COUNT
 from metrion.core.working.readings import mean_rule
@@ -38,7 +39,8 @@ from metrion.core.working.uncertainty import (
 )
 from metrion.formats.cells import cell_formula
 from metrion.formats.table import harmless
-from metrion.voice import plainly
+from metrion.voice import Speaker, plainly
+from metrion.voice.conventions import convention_name
 from metrion.voice.steps import step_label
 
 _MANY = 10**9
@@ -47,25 +49,30 @@ _FORBIDDEN = re.compile(r"[\[\]:*?/\\']")
 _LONGEST_TITLE = 31
 
 
-def workbook_file(measurements: Iterable[Measurement]) -> bytes:
-    """An XLSX file with one page for each quantity; one empty page without any."""
+def workbook_file(measurements: Iterable[Measurement], speaker: Speaker | None = None) -> bytes:
+    """An XLSX file with one page for each quantity; one empty page without any.
+
+    Args:
+        speaker: in whose words its labels are; plainly without one.
+    """
+    speaker = speaker or plainly()
     book = Workbook()
     book.remove(book.active)
     titles: set[str] = set()
     for measurement in measurements:
-        page = book.create_sheet(_title(measurement.label, titles))
+        page = book.create_sheet(_title(measurement.label, titles, speaker))
         titles.add(page.title.lower())
-        _Page(page, measurement).fill()
+        _Page(page, measurement, speaker).fill()
     if not book.worksheets:
-        book.create_sheet("No quantity yet")
+        book.create_sheet(_title(speaker.text("workbook-no-quantity"), titles, speaker))
     packed = BytesIO()
     book.save(packed)
     return packed.getvalue()
 
 
-def _title(name: str, taken: set[str]) -> str:
+def _title(name: str, taken: set[str], speaker: Speaker) -> str:
     """A title that a spreadsheet takes, and that no other page has."""
-    base = _FORBIDDEN.sub(" ", name).strip()[:_LONGEST_TITLE] or "Quantity"
+    base = _FORBIDDEN.sub(" ", name).strip()[:_LONGEST_TITLE] or speaker.text("workbook-quantity")
     title, count = base, 1
     while title.lower() in taken:
         count += 1
@@ -77,8 +84,10 @@ def _title(name: str, taken: set[str]) -> str:
 class _Page:
     """One page while it is written: known cells by key, then rows from top to bottom."""
 
-    def __init__(self, page: Worksheet, measurement: Measurement) -> None:
+    def __init__(self, page: Worksheet, measurement: Measurement, speaker: Speaker) -> None:
         self.page = page
+        self.speaker = speaker
+        self.say = speaker.text
         self.measurement = measurement
         self.instrument = measurement.instrument
         self.row = 1
@@ -88,7 +97,8 @@ class _Page:
     def fill(self) -> None:
         """Everything, from the scales to the uncertainty, each step as a formula."""
         self._head(self.measurement.label)
-        self._put("instrument", harmless(self.instrument.name), f"in {self.instrument.unit}")
+        unit = self.say("workbook-in-unit", unit=Name(self.instrument.unit))
+        self._put(self.say("report-column-instrument"), harmless(self.instrument.name), unit)
         self._step(Rule(LEAST_COUNT.word, self.instrument.scale.least_count_by_division()))
         self._zero()
         self._readings()
@@ -116,13 +126,13 @@ class _Page:
         if rule.key == FREEDOM:
             # Where nothing scatters there is nothing to divide by.
             formula = f"IFERROR(MIN({_MANY},{formula}),{_MANY})"
-            note = f"{_MANY} stands for infinitely many"
+            note = self.say("workbook-infinitely-many", number=_MANY)
         self.cells[rule.key] = self._put(self._label(rule), f"={formula}", note)
 
     def _label(self, rule: Rule) -> str:
         if rule.key == MEAN:
-            return "mean"
-        return plainly().say(step_label(Step(rule.key, None, None, "", label=rule.label)))
+            return self.say("workbook-mean")
+        return self.speaker.say(step_label(Step(rule.key, None, None, "", label=rule.label)))
 
     def _column(self, elements: Expression) -> str:
         """A column beside a list, for what is worked out from each of its elements."""
@@ -156,12 +166,14 @@ class _Page:
         checks = self.measurement.effective_checks
         if not checks:
             single = self.measurement.sort is Sort.SINGLE
-            self._put("zero error", 0, "none looked at" if single else "cancels")
+            note = "workbook-none-looked-at" if single else "desk-cancels"
+            self._put(self.say("report-column-zero-error"), 0, self.say(note))
             return
-        self._head("zero check", "main", "line", "setting piece", "reads too much by")
+        columns = ("zero-check", "main", "line", "setting-piece", "reads-too-much-by")
+        self._head(*(self.say(f"workbook-{column}") for column in columns))
         first = self.row
         for check in checks:
-            self.page.cell(self.row, 1, harmless(f"{check.face} {check.phase}".strip()))
+            self.page.cell(self.row, 1, harmless(self._checked(check)))
             read = self._indication(self.row, 2, check.indication)
             self.page.cell(self.row, 4, _number(check.reference))
             self.page.cell(self.row, 5, f"={read}-D{self.row}")
@@ -169,11 +181,25 @@ class _Page:
         self._listed(ZERO_ERRORS, "E", first, 5)
         self._step(Rule(ZERO_ERROR, MEAN_OF_ERRORS))
 
+    def _checked(self, check: ZeroCheck) -> str:
+        """On which faces, and when, the zero was looked at."""
+        phase = self.say(f"report-phase-{check.phase}")
+        kind = self.instrument.kind
+        code = f"face-{kind}-{check.face}"
+        face = self.say(code) if self.speaker.knows(code) else check.face
+        return f"{face} {phase}".strip()
+
     def _readings(self) -> None:
         self.row += 1
         names = INDICATIONS[self.measurement.sort]
-        heads = [f"{what} {tag}".strip() for tag in names for what in ("main", "line")]
-        self._head("place", *heads, "observed", "corrected", "counts", "set aside because")
+        heads = [
+            f"{self.say(f'workbook-{what}')} {tag}".strip()
+            for tag in names
+            for what in ("main", "line")
+        ]
+        after_them = ("observed", "corrected", "counts", "set-aside-because")
+        after_heads = [self.say(f"workbook-{column}") for column in after_them]
+        self._head(self.say("workbook-place"), *heads, *after_heads)
         first, after = self.row, 2 + 2 * len(names)
         for observation in self.measurement.observations:
             self._observation(observation, after)
@@ -194,18 +220,23 @@ class _Page:
         zero = self.cells.get(ZERO_ERROR, "0")
         self.page.cell(row, after + 1, f"={value}-{zero}")
         # A reading that was set aside is text here, which nothing counts.
-        self.page.cell(row, after + 2, f"={value}" if observation.counts else "no")
+        self.page.cell(
+            row, after + 2, f"={value}" if observation.counts else self.say("workbook-no")
+        )
         self.page.cell(row, after + 3, harmless(observation.excluded))
         self.row += 1
 
     def _result(self) -> None:
         measurement = self.measurement
         self._step(Rule(MEAN, mean_rule(measurement.effective_checks, measurement.divisors)))
-        note = f"convention: {measurement.convention.name}"
+        note = self.say(
+            "workbook-convention", name=Name(convention_name(measurement.convention, self.speaker))
+        )
         for rule in every_rule(measurement.model(measurement.convention)):
             self._step(rule, note if rule.key == LIMIT else "")
         mean, size = self.cells[MEAN], self.cells[UNCERTAINTY]
-        self._put("per cent of the mean", f"=100*{size}/ABS({mean})")
+        label = self.say("workbook-per-cent-of-the-mean")
+        self._put(label, f"=100*{size}/ABS({mean})")
 
 
 @dataclass

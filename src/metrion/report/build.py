@@ -16,6 +16,7 @@ from metrion.core.quantity.observations import Sort
 from metrion.core.quantity.places import by_place
 from metrion.core.quantity.zero import ZeroCheck, zero_error
 from metrion.core.uncertainty.budget import Budget, derived_budget, measurement_budget
+from metrion.core.uncertainty.conventions import Convention
 from metrion.core.uncertainty.described import described
 from metrion.report.blocks import (
     Bar,
@@ -37,6 +38,7 @@ from metrion.report.quantity import reading_drawing, readings_table, second_look
 from metrion.report.working import derived_working, least_count_lines, working
 from metrion.report.working.setting import number
 from metrion.voice import Speaker, plainly
+from metrion.voice.conventions import convention_name
 
 
 def build_report(
@@ -87,6 +89,9 @@ class _Builder:
     def _text(self, code: str, **about: Fraction | int | Figure | Name | Fact | Amount) -> str:
         return self.speaker.text(f"report-{code}", **about)
 
+    def _convention(self, convention: Convention) -> str:
+        return convention_name(convention, self.speaker)
+
     def _said(self, fact: Fact) -> Block:
         return words(self.speaker.say(fact))
 
@@ -97,7 +102,9 @@ class _Builder:
         )
 
     def _facts(self, date: str) -> tuple[tuple[str, str], ...]:
-        conventions = {r.result.measurement.convention.name: r for r in self.results.measurements}
+        conventions = {
+            self._convention(r.result.measurement.convention): r for r in self.results.measurements
+        }
         facts = {
             "names": self.logbook.authors,
             "date": self.logbook.date or date,
@@ -214,7 +221,7 @@ class _Builder:
         steps = tuple(step for step in lines if step.group is not Group.SCALE)
         yield Section(self._text("working"), (Steps(steps),), level=3)
         bars = self._budget(measurement_budget(result), measurement.instrument.unit)
-        named = self._text("convention-named", name=Name(measurement.convention.name))
+        named = self._text("convention-named", name=Name(self._convention(measurement.convention)))
         does = map(self.speaker.sentence, described(measurement.convention))
         bars.append(words(" ".join((named, *does))))
         bars += self._beside(measurement)
@@ -249,6 +256,8 @@ class _Builder:
         budget = derived_budget(found)
         if budget.shares:
             blocks += self._budget(budget, derived.unit.text)
-        blocks.append(words(self._text("convention-named", name=Name(derived.convention.name))))
+        blocks.append(
+            words(self._text("convention-named", name=Name(self._convention(derived.convention))))
+        )
         blocks += self._beside(derived)
         return Section(derived.name or derived.id, tuple(blocks))

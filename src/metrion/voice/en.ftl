@@ -71,7 +71,10 @@ few-readings = { $count ->
 identical-readings = All readings are equal. Open the tool and set it afresh for each; if they stay equal, the scale decides the uncertainty.
 place-effect = { $high } and { $low } differ by { $apart }, more than the readings at one place. Is the thing oval or tapered? Report the places apart.
 windows-disagree = Reading { $at }: the sweeps through the two windows differ by { $apart }. { $wrong }
-sweep-slip = Reading { $at } is one main mark ({ $mark }) { $side } than the others: { $wrong }
+sweep-slip = Reading { $at } is one main mark ({ $mark }) { $side ->
+    [more] more
+   *[less] less
+} than the others: { $wrong }
 wrong-look = its { look-name } stands one mark from those of the others. Had the zero line passed { $mark }?
 wrong-window = Its { look-name } stands one mark from those of the others. Had the zero line passed { $mark }?
 look-name = { $indication ->
@@ -83,14 +86,20 @@ look-name = { $indication ->
    *[b2-window] second position in window 2
 }
 wrong-somewhere = at one of its positions a mark was missed, or taken that was not passed yet. Look again.
-wrong-position = At the { $position } position they are { $off } off from standing opposite: one of the two was misread there, by a mark most often (a half degree missed).
+wrong-position = At the { $position ->
+    [first] first
+   *[second] second
+} position they are { $off } off from standing opposite: one of the two was misread there, by a mark most often (a half degree missed).
 half-over-90 = Reading { $at }: { $half }
 half-is = Half of it is { $half }.
 half-would-be = Half of it would be { $half }, and a deflection is never over 90°: the wrong arc was taken. The other one gives { $other }.
 mark-contradicts-line = Reading { $at }: with the { $thimble } at { $thimble_at } the last mark would be { $last }, not { $main }.
 lines-disagree = Reading { $at }: line { $line } meeting { $meets } would read { $back }, not { $read }.
 out-of-range = Reading { $at }, { $value }, lies outside the range of { $tool }, { $low } to { $high }.
-main-mark-slip = Reading { $at } stands one mark { $side } the others. { $question }
+main-mark-slip = Reading { $at } stands one mark { $side ->
+    [above] above
+   *[below] below
+} the others. { $question }
 passed-really = Had the zero line really passed { $mark }?
 passed-not = Had the zero line not passed { $mark }?
 turns-miscounted = Was a turn of the { $thimble } counted too many or too few?
@@ -338,7 +347,10 @@ advice-one-more = One more reading like these would bring ±{ $now } to about ±
 
 plan-one-thing = One thing, { $count } readings: ±{ $size }, { $percent }.
 plan-enough = That is enough.
-plan-misfit = { $size } is { $side } than what it takes: { $low } to { $high }.
+plan-misfit = { $size } is { $side ->
+    [larger] larger
+   *[smaller] smaller
+} than what it takes: { $low } to { $high }.
 plan-tool-decides = More readings would not make it smaller: the tool itself decides.
 plan-even-so-many = Even { $count } readings leave ±{ $size }.
 plan-averages-out = { $count } readings bring it down to what you want: the scatter averages out.
@@ -1462,3 +1474,45 @@ desk-changed = changed
 desk-misread = misread
 settings-language = Language
 settings-language-of = Of everything that is said here, on paper too.
+report-table-to-read = Table to read, CSV
+
+## The spreadsheet, and the table to read
+
+workbook-quantity = Quantity
+workbook-no-quantity = No quantity yet
+workbook-in-unit = in { $unit }
+workbook-infinitely-many = { $number } stands for infinitely many
+workbook-mean = mean
+workbook-none-looked-at = none looked at
+workbook-zero-check = zero check
+workbook-main = main
+workbook-line = line
+workbook-setting-piece = setting piece
+workbook-reads-too-much-by = reads too much by
+workbook-place = place
+workbook-observed = observed
+workbook-corrected = corrected
+workbook-counts = counts
+workbook-set-aside-because = set aside because
+workbook-no = no
+workbook-convention = convention: { $name }
+workbook-per-cent-of-the-mean = per cent of the mean
+table-measurement = quantity
+table-name = name
+table-instrument = tool
+table-unit = unit
+table-place = place
+table-main = main
+table-fine = line
+table-observed = reads
+table-zero_error = { $zero_error }
+table-corrected = corrected
+table-excluded = set aside because
+
+## What the built-in conventions are called
+
+convention-named-whole-division = Whole division
+convention-named-half-division = Half division
+convention-named-standard = Standard uncertainty
+convention-named-standard-95 = 95 % coverage
+app-six-three = 6 space 3 Enter

@@ -52,14 +52,14 @@ class Speaker:
 
     numbers: Numbers = field(default_factory=Numbers)
     own: tuple[tuple[str, str], ...] = ()
-    language: str = DEFAULT
+    language: str = field(default_factory=usual)
 
     @classmethod
     def of(
-        cls, numbers: Numbers, own: Mapping[str, str] | None = None, language: str = DEFAULT
+        cls, numbers: Numbers, own: Mapping[str, str] | None = None, language: str = ""
     ) -> Speaker:
-        """A speaker with words of one's own."""
-        return cls(numbers, tuple(sorted((own or {}).items())), language)
+        """A speaker with words of one's own; in the usual language if none is named."""
+        return cls(numbers, tuple(sorted((own or {}).items())), language or usual())
 
     @cached_property
     def words(self) -> dict[str, str]:
@@ -154,4 +154,4 @@ def _capital(text: str) -> str:
 @cache
 def plainly() -> Speaker:
     """The speaker of the command line and the open formats: decimal points, usual words."""
-    return Speaker(language=usual())
+    return Speaker()

@@ -15,6 +15,7 @@ from metrion.core.facts import Name
 from metrion.core.uncertainty.conventions import BUILT_IN, Convention
 from metrion.core.uncertainty.described import described
 from metrion.formats.logbook import parse_own_convention
+from metrion.voice.conventions import convention_name
 from metrion.web.notebook import OWN_CONVENTIONS, notebook
 from metrion.web.schemas import ConventionFields, ConventionSchema, NewConvention
 from metrion.web.speaking import refuse, speaker
@@ -24,7 +25,12 @@ blueprint = Blueprint("conventions", __name__, url_prefix="/api/conventions")
 
 def _view(convention: Convention, record: dict[str, Any] | None = None) -> dict[str, Any]:
     words = [speaker().sentence(fact) for fact in described(convention)]
-    return {"id": convention.id, "name": convention.name, "words": words, "record": record}
+    return {
+        "id": convention.id,
+        "name": convention_name(convention, speaker()),
+        "words": words,
+        "record": record,
+    }
 
 
 def _listed() -> list[dict[str, Any]]:

@@ -22,7 +22,7 @@ from metrion.store.documents import Whole, whole_sheet
 from metrion.store.models import SettingRow, Sheet
 from metrion.store.records import Kept
 from metrion.store.sheets import find_sheet, new_id
-from metrion.voice import DecimalSign, Numbers, Speaker, usual
+from metrion.voice import DecimalSign, Numbers, Speaker
 from metrion.web.damage import contained
 from metrion.web.remembered import Memo, WorkedOut, worked_out
 
@@ -176,7 +176,7 @@ class Notebook:
         """Who writes for the reader of this notebook: in the chosen words and numbers."""
         chosen = self.settings()
         sign = DecimalSign(chosen.get("decimal_sign", DecimalSign.POINT))
-        return Speaker.of(Numbers(sign), chosen.get("words"), chosen.get("language") or usual())
+        return Speaker.of(Numbers(sign), chosen.get("words"), chosen.get("language", ""))
 
     def set(self, values: dict[str, Any]) -> None:
         """Change settings."""

@@ -11,6 +11,7 @@ from metrion.core.quantity.measurements import reduce_measurement
 from metrion.core.uncertainty.conventions import BUILT_IN, Convention
 from metrion.core.uncertainty.described import said_by
 from metrion.report import working
+from metrion.voice.conventions import convention_name
 from metrion.web.damage import contained
 from metrion.web.notebook import notebook
 from metrion.web.present.instruments import steps_view
@@ -40,7 +41,7 @@ def what_others_say(sheet: str, key: str) -> list[dict[str, Any]]:
     return [
         {
             "id": said.convention.id,
-            "name": said.convention.name,
+            "name": convention_name(said.convention, speaker()),
             "sentence": shown(said.result.rounded.printed) if said.result.rounded else None,
             "why": say(said.why),
         }

@@ -11,7 +11,7 @@ from flask_smorest import Blueprint
 
 from metrion.core.quantity.measurements import Measurement
 from metrion.formats.archive import file_name
-from metrion.formats.table import observation_table
+from metrion.formats.table import observation_table, table_to_read
 from metrion.formats.workbook import workbook_file
 from metrion.report.blocks import Report
 from metrion.report.build import build_report
@@ -107,6 +107,17 @@ def table(wanted: dict[str, Any], sheet: str) -> Response:
     return _saved(content, "text/csv", f"{file_name(worked.title)}.csv")
 
 
+@blueprint.get("/table-to-read.csv")
+@blueprint.arguments(WantedSchema, location="query")
+@blueprint.response(200, content_type="text/csv")
+@contained()
+def table_for_people(wanted: dict[str, Any], sheet: str) -> Response:
+    """Every observation as CSV in the words and numbers of who reads; not made to come in again."""
+    worked = notebook().sheet(sheet)
+    content = table_to_read(_chosen(worked, wanted["quantity"]), notebook().speaker())
+    return _saved(content, "text/csv", f"{file_name(worked.title)}-to-read.csv")
+
+
 _XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
 
 
@@ -117,5 +128,5 @@ _XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
 def workbook(wanted: dict[str, Any], sheet: str) -> Response:
     """A spreadsheet in which everything is worked out by formulas."""
     worked = notebook().sheet(sheet)
-    content = workbook_file(_chosen(worked, wanted["quantity"]))
+    content = workbook_file(_chosen(worked, wanted["quantity"]), notebook().speaker())
     return _saved(content, _XLSX, f"{file_name(worked.title)}.xlsx")

@@ -71,7 +71,7 @@ class Convention:
 
     Attributes:
         id: its id in the logbook.
-        name: what the course calls it.
+        name: what the course calls it; what a built-in one is called, the catalogue says.
         family: limits or standard uncertainties.
         reading_limit: the limit of one look, in least counts.
         zero_look: whether the look at the zero has a limit of its own.
@@ -108,15 +108,15 @@ BUILT_IN: dict[str, Convention] = {
     convention.id: convention
     for convention in (
         Convention(
-            "whole-division", "Whole division", Family.LIMIT, Fraction(1), True, 1,
+            "whole-division", "", Family.LIMIT, Fraction(1), True, 1,
             Spread.HALF_RANGE,
         ),
         Convention(
-            "half-division", "Half division", Family.LIMIT, _HALF, False, 1, Spread.HALF_RANGE
+            "half-division", "", Family.LIMIT, _HALF, False, 1, Spread.HALF_RANGE
         ),
-        Convention("standard", "Standard uncertainty", Family.STANDARD, _HALF, True, 2),
+        Convention("standard", "", Family.STANDARD, _HALF, True, 2),
         Convention(
-            "standard-95", "95 % coverage", Family.STANDARD, _HALF, True, 2,
+            "standard-95", "", Family.STANDARD, _HALF, True, 2,
             coverage=Coverage(Fraction(95), percentage=True),
         ),
     )

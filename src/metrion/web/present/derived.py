@@ -12,6 +12,7 @@ from metrion.core.quantity.measurements import Measurement
 from metrion.core.uncertainty.budget import derived_budget
 from metrion.report import derived_working
 from metrion.store.records import Kept
+from metrion.voice.conventions import convention_name
 from metrion.web.present.budget import budget_view, comparison_view, dimension_of
 from metrion.web.present.instruments import steps_view
 from metrion.web.speaking import say, shown, speaker
@@ -30,7 +31,7 @@ def derived_view(found: DerivedResult, entry: Kept, logbook: Logbook) -> dict[st
         "formula": shown(printed_formula(derived.formula.text)),
         "unit": printed_unit(derived.unit.text),
         "convention": derived.convention.id,
-        "convention_name": derived.convention.name,
+        "convention_name": convention_name(derived.convention, speaker()),
         "inputs": [_input_view(symbol, given) for symbol, given in derived.inputs.items()],
         "sentence": shown(found.rounded.printed) if found.rounded else None,
         "relative_percent": percent,

@@ -26,6 +26,7 @@ from metrion.core.uncertainty.budget import measurement_budget
 from metrion.report import result_lines
 from metrion.report.second_looks import main_words
 from metrion.voice import Speaker
+from metrion.voice.conventions import convention_name
 from metrion.web.present.budget import budget_view, comparison_view, dimension_of
 from metrion.web.present.instruments import steps_view
 from metrion.web.remembered import Hashed
@@ -74,7 +75,7 @@ def _by_itself(
         "zero_words": say(zero_says(instrument, measurement.effective_checks)),
         "estimates": measurement.convention.estimate,
         "convention": measurement.convention.id,
-        "convention_name": measurement.convention.name,
+        "convention_name": convention_name(measurement.convention, speaker),
         "reading_count": len(readings),
         "readings": readings_view(measurement, readings),
         "result": result_view(result),
