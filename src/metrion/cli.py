@@ -283,8 +283,8 @@ def _serve(folder: Path, host: str, port: int, names: tuple[str, ...]) -> None:
     app = create_app(folder, names_of(address, [host, *names]))
     server = server_of(app, listener)
     shown = f"[{host}]" if ":" in host else host
-    about = {"host": Name(shown), "port": bound, "folder": Name(str(folder))}
-    click.echo(_say("cli-at", **about))
+    address = Name(f"http://{shown}:{bound}/")
+    click.echo(_say("cli-at", address=address, folder=Name(str(folder))))
     sys.stdout.flush()
     try:
         server.run()

@@ -106,3 +106,20 @@ def test_the_labels_of_the_spreadsheet_are_said_from_it(
             if isinstance(cell.value, str) and not cell.value.startswith("=")
         ]
         assert unsaid(cells) == []
+
+
+def test_a_small_catalogue_has_its_own_order_of_words(tmp_path: Path) -> None:
+    """What it does not say yet is said as in the usual one."""
+    catalogues = tmp_path / "catalogues"
+    catalogues.mkdir()
+    catalogues.joinpath("de.ftl").write_text(
+        "field-missing = { $what } muss { $field } sein, fehlt aber\na-text = Text\n", "utf-8"
+    )
+    source = tmp_path / "sheet.json"
+    source.write_text('{"format": "metrion-logbook", "version": 1, "instruments": [{}]}')
+    own = {"METRION_CATALOGUES": str(catalogues), "METRION_LANGUAGE": "de"}
+    told = run({**os.environ, **own}, "reduce", str(source)).stderr.decode().splitlines()
+    assert told == [
+        "/instruments/0/kind: \"vernier\" or \"screw\" or \"angular\" or \"plain\" muss kind sein, "
+        "fehlt aber"
+    ]

@@ -11,7 +11,11 @@ _WORD = re.compile(r"[^\W\d_]{3,}")
 DEMO = ("spare-parts", "bridle-line", "foil-colours", "sail-film", "old-standoffs")
 OUR_SIGNS = {
     # Units, functions, and what is typed or written as it stands in every language.
-    "arcmin", "deg", "rad", "sin", "cos", "tan", "sqrt", "max", "min", "mm", "cm", "pdf", "csv", "svg",
+    "arcmin", "deg", "rad", "sin", "cos", "tan", "sqrt", "max", "min", "theta",
+    "pdf", "csv", "svg",
+    # What languages call themselves, and months as the browser writes them.
+    "english", "pseudo", "accents", "jan", "feb", "mar", "apr", "jun", "jul", "aug", "sep", "oct",
+    "nov", "dec",
 }  # fmt: skip
 
 

@@ -1,4 +1,5 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { useEffect } from "react";
 import { BrowserRouter, Route, Routes } from "react-router";
 
 import { useSettingsQuery, useVoice } from "../api";
@@ -11,7 +12,7 @@ import { ReportPage } from "../report/ReportPage";
 import { SettingsPage } from "../settings/SettingsPage";
 import { SheetPage } from "../sheet/SheetPage";
 import "./app.css";
-import { speakAs } from "../voice";
+import { language, speakAs } from "../voice";
 import { WordsPage } from "../words/WordsPage";
 import { Header } from "./Header";
 import { KeysHelp } from "./KeysHelp";
@@ -42,6 +43,9 @@ function House() {
   const settings = chosen(data);
   useOutboxSender();
   if (voice) speakAs(voice);
+  useEffect(() => {
+    document.documentElement.lang = language();
+  });
   // Nothing is shown in words that would change in the next moment.
   if (isPending) return null;
   return (

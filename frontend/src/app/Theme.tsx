@@ -1,6 +1,9 @@
-import { App as AntApp, ConfigProvider } from "antd";
+import { CloseOutlined } from "@ant-design/icons";
+import { App as AntApp, ConfigProvider, type ConfigProviderProps } from "antd";
 import { useEffect, useMemo, useSyncExternalStore, type ReactNode } from "react";
 
+import { language, say } from "../voice";
+import { DRAWN } from "./icons";
 import type { Chosen } from "./settings";
 import { antdTheme, cssVariables, DARK, LIGHT } from "./tokens";
 
@@ -20,6 +23,21 @@ function useMedia(query: MediaQueryList): boolean {
 
 /** Where dialogs are put: into what is on the page already, or their first blank could not take the focus. */
 const wholePage = () => document.body;
+
+const CLOSED_BY = { closeIcon: <CloseOutlined {...DRAWN} /> };
+
+/** What the components say by themselves. */
+function words(): NonNullable<ConfigProviderProps["locale"]> {
+  const acts = { okText: say("app-ok"), cancelText: say("app-cancel") };
+  return {
+    locale: language(),
+    global: { close: say("app-close") },
+    Modal: { ...acts, justOkText: acts.okText },
+    Popconfirm: acts,
+    Empty: { description: say("app-nothing-here") },
+    Text: { edit: say("app-edit") },
+  };
+}
 
 /** The theme chosen last on this machine: known before the server has answered. */
 export function rememberedTheme(): Chosen["theme"] {
@@ -41,7 +59,13 @@ export function Theme({ choice, children }: { choice: Chosen["theme"]; children:
   }, [choice, dark, palette]);
   const config = useMemo(() => antdTheme(palette, { dark, still }), [palette, dark, still]);
   return (
-    <ConfigProvider theme={config} getPopupContainer={wholePage}>
+    <ConfigProvider
+      theme={config}
+      locale={words()}
+      modal={CLOSED_BY}
+      drawer={CLOSED_BY}
+      getPopupContainer={wholePage}
+    >
       <AntApp>{children}</AntApp>
     </ConfigProvider>
   );

@@ -32,6 +32,7 @@ export const MoreBlanks = memo(function MoreBlanks(props: Props) {
       <label>
         {say("desk-approached")}
         <Segmented
+          aria-label={say("desk-approached")}
           value={given.approach}
           options={APPROACHES()}
           onChange={(approach) => onGiven({ approach: approach as Circumstances["approach"] })}
@@ -41,6 +42,7 @@ export const MoreBlanks = memo(function MoreBlanks(props: Props) {
         <label>
           {say("desk-the-arc-that-counts")}
           <Segmented<Quantity["arc"]>
+            aria-label={say("desk-the-arc-that-counts")}
             value={quantity.arc}
             options={[
               { value: "shorter", label: say("desk-the-shorter-one") },

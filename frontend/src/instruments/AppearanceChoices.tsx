@@ -23,6 +23,7 @@ export function AppearanceChoices({ draft, description, onChange }: Props) {
       {metric && (
         <Choice words={say("instruments-the-numerals-stand-for")}>
           <Two
+            label={say("instruments-the-numerals-stand-for")}
             value={appearance.numerals}
             options={[
               ["mm", "mm"],
@@ -35,6 +36,7 @@ export function AppearanceChoices({ draft, description, onChange }: Props) {
       {kind === "vernier" && (
         <Choice words={say("instruments-the-fine-scale-lies")}>
           <Two
+            label={say("instruments-the-fine-scale-lies")}
             value={appearance.fine_side}
             options={[
               ["below", say("instruments-below")],
@@ -48,6 +50,7 @@ export function AppearanceChoices({ draft, description, onChange }: Props) {
         <>
           <Choice words={say("instruments-the-half-marks-lie")}>
             <Two
+              label={say("instruments-the-half-marks-lie")}
               value={appearance.half_marks}
               options={[
                 ["below", say("instruments-below")],
@@ -58,6 +61,7 @@ export function AppearanceChoices({ draft, description, onChange }: Props) {
           </Choice>
           <Choice words={say("instruments-the-thimbles-numerals-grow")}>
             <Two
+              label={say("instruments-the-thimbles-numerals-grow")}
               value={appearance.thimble_numerals}
               options={[
                 ["up", say("instruments-upwards")],
@@ -70,6 +74,7 @@ export function AppearanceChoices({ draft, description, onChange }: Props) {
       )}
       <Choice words={say("instruments-a-numeral-at-every-so-many")}>
         <InputNumber
+          controls={false}
           aria-label={say("instruments-a-numeral-at-every-so-many-2")}
           min={1}
           max={description.fine_divisions}
@@ -90,6 +95,7 @@ export function AppearanceChoices({ draft, description, onChange }: Props) {
       )}
       <Choice words={say("instruments-for-the-fine-reading-i-type")}>
         <Segmented<FineAs>
+          aria-label={say("instruments-for-the-fine-reading-i-type")}
           value={appearance.fine_as}
           onChange={(fineAs) => set({ fine_as: fineAs })}
           options={[
@@ -114,14 +120,16 @@ function Choice({ words, children }: { words: string; children: ReactNode }) {
 }
 
 interface TwoProps<Value extends string> {
+  label: string;
   value: Value;
   options: [Value, string][];
   onChange: (value: Value) => void;
 }
 
-function Two<Value extends string>({ value, options, onChange }: TwoProps<Value>) {
+function Two<Value extends string>({ label, value, options, onChange }: TwoProps<Value>) {
   return (
     <Segmented<Value>
+      aria-label={label}
       value={value}
       onChange={onChange}
       options={options.map(([option, label]) => ({ value: option, label }))}

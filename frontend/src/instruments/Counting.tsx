@@ -136,6 +136,7 @@ interface BlankProps<Value> {
 function Count({ label, value, onChange }: BlankProps<number>) {
   return (
     <InputNumber
+      controls={false}
       aria-label={label}
       className="counting-blank"
       min={1}

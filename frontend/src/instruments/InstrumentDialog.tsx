@@ -167,6 +167,7 @@ function Describe({ sheet, picked, onAdded, onBack }: DescribeProps) {
         {metric && (
           <Form.Item label={say("instruments-the-numerals-of-the-main-scale")}>
             <Segmented<"mm" | "cm">
+              aria-label={say("instruments-the-numerals-of-the-main-scale")}
               value={description.appearance.numerals}
               onChange={(numerals) => set({ numerals })}
               options={[
@@ -178,6 +179,7 @@ function Describe({ sheet, picked, onAdded, onBack }: DescribeProps) {
         )}
         <Form.Item label={say("instruments-for-the-fine-reading-you-type")}>
           <Segmented<FineAs>
+            aria-label={say("instruments-for-the-fine-reading-you-type")}
             value={description.appearance.fine_as}
             onChange={(fineAs) => set({ fine_as: fineAs })}
             options={[

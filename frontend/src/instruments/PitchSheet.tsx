@@ -48,6 +48,7 @@ export function PitchSheet({ draft, onChange }: Props) {
             <tr key={index}>
               <td>
                 <InputNumber
+                  controls={false}
                   aria-label={say("instruments-turns-of-trial", { at: index + 1 })}
                   min={1}
                   max={1000}

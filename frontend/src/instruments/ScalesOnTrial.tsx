@@ -7,6 +7,7 @@ import { useDraftDesk } from "../desk/useDesk";
 import { Strip } from "../strip";
 import type { Draft } from "./draft";
 import { say } from "../voice";
+import { DRAWN } from "../app/icons";
 
 interface Props {
   record: Draft;
@@ -67,7 +68,7 @@ export function ScalesOnTrial({ record, description, start }: Props) {
       />
       <div className="trial-slide">
         <Button
-          icon={running ? <PauseOutlined /> : <CaretRightOutlined />}
+          icon={running ? <PauseOutlined {...DRAWN} /> : <CaretRightOutlined {...DRAWN} />}
           disabled={slide.length === 0}
           onClick={() => {
             setStep((now) => now ?? 0);

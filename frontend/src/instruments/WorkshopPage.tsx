@@ -38,6 +38,7 @@ export function WorkshopPage() {
       <div className="page-head">
         <h1>{say("app-instruments")}</h1>
         <Segmented<Kind>
+          aria-label={say("instruments-kind")}
           value={kind}
           onChange={(kind) => take({ ...STARTS[kind], name: draft.name ?? "" }, null)}
           options={[

@@ -1,3 +1,4 @@
+import { CloseCircleFilled } from "@ant-design/icons";
 import { Button, Input, Skeleton } from "antd";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
@@ -8,6 +9,7 @@ import { Download } from "../transfer/Download";
 import { LoadFile } from "../transfer/LoadFile";
 import "./notebook.css";
 import { say } from "../voice";
+import { DRAWN } from "../app/icons";
 
 /** All sheets with their result sentences and open second looks. */
 export function NotebookPage() {
@@ -26,7 +28,7 @@ export function NotebookPage() {
         <h1>{say("app-notebook")}</h1>
         <div className="page-acts">
           <Input
-            allowClear
+            allowClear={{ clearIcon: <CloseCircleFilled {...DRAWN} /> }}
             className="notebook-search"
             placeholder={say("notebook-find-a-sheet-a-quantity-a")}
             aria-label={say("notebook-find-a-sheet-a-quantity-a")}

@@ -87,6 +87,7 @@ function ConventionForm({ convention, onClose }: Props) {
       </Row>
       <Row label={say("settings-the-result-is-given-as")}>
         <Segmented<Fields["family"]>
+          aria-label={say("settings-the-result-is-given-as")}
           value={draft.family}
           onChange={(family) => set({ family })}
           options={[
@@ -127,6 +128,7 @@ function ConventionForm({ convention, onClose }: Props) {
       )}
       <Row label={say("settings-figures-of-the-uncertainty")}>
         <Segmented
+          aria-label={say("settings-figures-of-the-uncertainty")}
           value={String(draft.digits)}
           onChange={(digits) => set({ digits: digits === "1-or-2" ? digits : Number(digits) })}
           options={[
@@ -169,6 +171,7 @@ function LimitRows({ draft, set }: { draft: Fields; set: (some: Partial<Fields>)
     <>
       <Row label={say("settings-the-scatter-is-taken-as")}>
         <Segmented<NonNullable<Fields["spread"]>>
+          aria-label={say("settings-the-scatter-is-taken-as")}
           value={draft.spread ?? "half-range"}
           onChange={(spread) => set({ spread })}
           options={[
@@ -181,6 +184,7 @@ function LimitRows({ draft, set }: { draft: Fields; set: (some: Partial<Fields>)
       </Row>
       <Row label={say("settings-limit-and-scatter")}>
         <Segmented<NonNullable<Fields["combine"]>>
+          aria-label={say("settings-limit-and-scatter")}
           value={draft.combine ?? "larger"}
           onChange={(combine) => set({ combine })}
           options={[

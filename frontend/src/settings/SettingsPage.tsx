@@ -30,6 +30,7 @@ export function SettingsPage() {
         <ConventionChoice onChoose={(convention) => set({ convention })} />
         <Choice title={say("settings-theme")} words={say("settings-light-for-the-bench-dark-for")}>
           <Segmented<Chosen["theme"]>
+            aria-label={say("settings-theme")}
             value={settings.theme}
             onChange={(theme) => set({ theme })}
             options={[
@@ -44,6 +45,7 @@ export function SettingsPage() {
           words={say("settings-both-are-understood-when-you-type")}
         >
           <Segmented<DecimalSign>
+            aria-label={say("settings-decimal-sign")}
             value={data?.decimal_sign ?? "point"}
             onChange={(sign) => set({ decimal_sign: sign })}
             options={[

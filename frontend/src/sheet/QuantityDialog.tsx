@@ -170,6 +170,7 @@ function Questions({ sheet, form, onDescribe }: QuestionsProps) {
       {faces.length > 1 && (
         <Form.Item name="face" label={say("sheet-taken-with")}>
           <Segmented
+            aria-label={say("sheet-taken-with")}
             options={faces.map(({ id, name, measures }) => ({
               value: id,
               label: `${name}: ${measures}`,
@@ -190,7 +191,7 @@ function Questions({ sheet, form, onDescribe }: QuestionsProps) {
             label={say("sheet-how-many-alike-lie-in-one")}
             extra={say("sheet-1-for-a-single-thing-value")}
           >
-            <InputNumber min={1} max={100000} precision={0} />
+            <InputNumber controls={false} min={1} max={100000} precision={0} />
           </Form.Item>
         </>
       )}
@@ -211,6 +212,7 @@ function Choice({ name, label, options: [usual, other] }: ChoiceProps) {
   return (
     <Form.Item name={name} label={label}>
       <Segmented
+        aria-label={label}
         options={[
           { value: false, label: usual },
           { value: true, label: other },

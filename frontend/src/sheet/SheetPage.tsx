@@ -1,3 +1,4 @@
+import { EditOutlined } from "@ant-design/icons";
 import { Button, Typography } from "antd";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
@@ -15,6 +16,7 @@ import { UndoButtons } from "./UndoButtons";
 import { useRemoval } from "./useRemoval";
 import { WithSheet } from "./WithSheet";
 import { say } from "../voice";
+import { DRAWN } from "../app/icons";
 
 export function SheetPage() {
   return <WithSheet>{(sheet) => <SheetView sheet={sheet} />}</WithSheet>;
@@ -33,6 +35,7 @@ function SheetView({ sheet }: { sheet: Sheet }) {
           level={1}
           editable={{
             onChange: (title) => title.trim() && amend.mutate({ title: title.trim() }),
+            icon: <EditOutlined {...DRAWN} />,
             tooltip: say("sheet-rename-the-sheet"),
             maxLength: 200,
           }}

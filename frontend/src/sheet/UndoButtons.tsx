@@ -3,6 +3,7 @@ import { App, Button, Tooltip } from "antd";
 
 import { useUndo, type Sheet } from "../api";
 import { say } from "../voice";
+import { DRAWN } from "../app/icons";
 
 /** Undo and redo, each saying what it would do. */
 export function UndoButtons({ sheet }: { sheet: Sheet }) {
@@ -15,7 +16,7 @@ export function UndoButtons({ sheet }: { sheet: Sheet }) {
       <Tooltip title={sheet.undo && say("sheet-undo-ctrl-z", { undo: sheet.undo })}>
         <Button
           type="text"
-          icon={<UndoOutlined />}
+          icon={<UndoOutlined {...DRAWN} />}
           aria-label={say("sheet-undo")}
           disabled={sheet.undo === null}
           onClick={act("undo")}
@@ -24,7 +25,7 @@ export function UndoButtons({ sheet }: { sheet: Sheet }) {
       <Tooltip title={sheet.redo && say("sheet-redo-ctrl-y", { redo: sheet.redo })}>
         <Button
           type="text"
-          icon={<RedoOutlined />}
+          icon={<RedoOutlined {...DRAWN} />}
           aria-label={say("sheet-redo")}
           disabled={sheet.redo === null}
           onClick={act("redo")}

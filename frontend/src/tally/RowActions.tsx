@@ -6,6 +6,7 @@ import type { Reading } from "../api";
 import type { LookActions } from "./SecondLook";
 import { SetAside } from "./SetAside";
 import { say } from "../voice";
+import { DRAWN } from "../app/icons";
 
 interface Props {
   reading: Reading;
@@ -48,7 +49,7 @@ export function RowActions({ reading, index, actions }: Props) {
     <Popover content={menu} trigger="click" open={open} onOpenChange={setOpen} placement="left">
       <Button
         type="text"
-        icon={<MoreOutlined />}
+        icon={<MoreOutlined {...DRAWN} />}
         aria-label={say("tally-actions-for-reading", { at: index + 1 })}
       />
     </Popover>

@@ -70,6 +70,11 @@ export function figure(text: string): string {
   return typed(text).replace(/^-/, "−");
 }
 
+/** The language that is spoken. */
+export function language(): string {
+  return speaking.language;
+}
+
 /** What a language calls itself. */
 export function languageName(language: string): string {
   return new Intl.DisplayNames(language, { type: "language" }).of(language) ?? language;

@@ -1,9 +1,11 @@
+import { CloseCircleFilled } from "@ant-design/icons";
 import { App, Input, Radio, Skeleton } from "antd";
 import { useState } from "react";
 
 import { useChangeSettings, useSettingsQuery, useWords, type Concept } from "../api";
 import "./words.css";
 import { say } from "../voice";
+import { DRAWN } from "../app/icons";
 
 /** Every course's words for the same things, and how not to hurt yourself or the tool. */
 export function WordsPage() {
@@ -19,7 +21,7 @@ export function WordsPage() {
         <h1>{say("words-words-and-care")}</h1>
         <div className="page-acts">
           <Input
-            allowClear
+            allowClear={{ clearIcon: <CloseCircleFilled {...DRAWN} /> }}
             placeholder={say("words-find-a-word")}
             aria-label={say("words-find-a-word")}
             value={wanted}

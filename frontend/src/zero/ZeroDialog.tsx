@@ -115,6 +115,7 @@ function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
       />
       {reference.trim() === "" && (
         <Segmented<Side>
+          aria-label={say("zero-which-way")}
           className="zero-side"
           value={sideOf(error)}
           onChange={choose}
@@ -131,6 +132,7 @@ function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
         onEnter={() => void keep()}
       >
         <Segmented
+          aria-label={say("zero-when")}
           value={phase}
           onChange={setPhase}
           options={[
@@ -175,6 +177,7 @@ function Facing(props: FacingProps) {
     <div className="zero-facing">
       {faces.length > 1 && (
         <Segmented
+          aria-label={say("sheet-taken-with")}
           value={face}
           onChange={props.setFace}
           options={faces.map(({ id, name }) => ({ value: id, label: name }))}

@@ -639,7 +639,7 @@ turn-miscounted = Trial { $at }: { $travel } is { $turns } turns of { $size }, n
 
 ## The command line
 
-cli-at = Metrion is at http://{ $host }:{ $port }/ (data in { $folder }; stop with Ctrl+C)
+cli-at = Metrion is at { $address } (data in { $folder }; stop with Ctrl+C)
 cli-stopped = Stopped; everything is saved.
 cli-port-taken = Port { $port } on { $host } cannot be used ({ $reason }); choose another one with METRION_PORT or --port.
 cli-done-new = { $title }: a new sheet
@@ -1516,3 +1516,11 @@ convention-named-half-division = Half division
 convention-named-standard = Standard uncertainty
 convention-named-standard-95 = 95 % coverage
 app-six-three = 6 space 3 Enter
+zero-which-way = which way it misses
+zero-when = when the zero is looked at
+instruments-kind = kind of tool
+app-ok = OK
+app-cancel = Cancel
+app-close = Close
+app-edit = Change
+app-nothing-here = Nothing here
