@@ -7,6 +7,8 @@ language is adding a file.
 from __future__ import annotations
 
 import os
+import re
+from collections.abc import Mapping
 from functools import cache
 from importlib import resources
 from importlib.resources.abc import Traversable
@@ -16,6 +18,7 @@ DEFAULT = "en"
 """The language that every message is there for."""
 
 _SUFFIX = ".ftl"
+_BEGINNING = re.compile(r"^([a-z][\w-]*) *=", re.MULTILINE)
 
 
 def usual() -> str:
@@ -33,6 +36,18 @@ def catalogue(language: str) -> str:
     """The catalogue of a language as text; the usual one where there is none."""
     files = _files()
     return files.get(language, files[DEFAULT]).read_text("utf-8")
+
+
+@cache
+def messages(language: str) -> Mapping[str, str]:
+    """The text of each message by its code; what a catalogue does not say is in the usual one."""
+    found: dict[str, str] = {}
+    for each in dict.fromkeys((DEFAULT, language)):
+        text = catalogue(each)
+        begins = list(_BEGINNING.finditer(text))
+        ends = [one.start() for one in begins[1:]] + [len(text)]
+        found |= {one[1]: text[one.start() : end] for one, end in zip(begins, ends, strict=True)}
+    return found
 
 
 def _files() -> dict[str, Traversable]:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Mapping
 from dataclasses import dataclass, field
 from functools import cache, cached_property
@@ -9,12 +10,15 @@ from typing import TYPE_CHECKING
 
 from metrion.core.facts import Amount, Argument, Fact, Figure, Name
 from metrion.core.words import CONCEPTS
-from metrion.voice.catalogues import DEFAULT, catalogue, usual
+from metrion.voice.catalogues import messages, usual
 from metrion.voice.numbers import Numbers
 
 if TYPE_CHECKING:
     from fluent.runtime import FluentBundle
     from fluent.runtime.resolver import Pattern
+
+_NAMES = re.compile(r"\{ *([a-z][\w-]*) *\}")
+"""Of messages within a message."""
 
 _BETWEEN = " | "
 """Between the words of a list in the catalogue, and singular and plural of one's own."""
@@ -23,13 +27,25 @@ _BETWEEN = " | "
 @cache
 def _bundle(language: str) -> FluentBundle:
     # Loaded when something is said for the first time: much is worked out without a word.
-    from fluent.runtime import FluentBundle, FluentResource
+    from fluent.runtime import FluentBundle
 
-    bundle = FluentBundle([language], use_isolating=False)
-    for each in dict.fromkeys((DEFAULT, language)):
-        # What a catalogue does not say yet is said as in the usual one.
-        bundle.add_resource(FluentResource(catalogue(each)), allow_overrides=True)
-    return bundle
+    return FluentBundle([language], use_isolating=False)
+
+
+def _understood(language: str, code: str) -> bool:
+    """See that a message can be said; whether there is one.
+
+    Each is read when it is said for the first time: to read all takes longer than most commands.
+    """
+    from fluent.runtime import FluentResource
+
+    bundle, text = _bundle(language), messages(language).get(code)
+    if text is None or bundle.has_message(code):
+        return text is not None
+    # What it names comes first: another thread may say it as soon as it is there.
+    whole = all(_understood(language, named) for named in _NAMES.findall(text))
+    bundle.add_resource(FluentResource(text))
+    return whole
 
 
 def _counted(count: int) -> object:
@@ -113,10 +129,9 @@ class Speaker:
 
     def _pattern(self, code: str) -> Pattern | None:
         name, _, attribute = code.partition(".")
-        bundle = _bundle(self.language)
-        if not bundle.has_message(name):
+        if not _understood(self.language, name):
             return None
-        message = bundle.get_message(name)
+        message = _bundle(self.language).get_message(name)
         return message.attributes.get(attribute) if attribute else message.value
 
     def text(self, code: str, **about: Argument) -> str:
