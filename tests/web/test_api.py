@@ -245,9 +245,10 @@ def test_settings_are_kept(client: FlaskClient) -> None:
     client.patch("/api/settings", json={"words": {"thimble": "drum"}})
     assert client.get("/api/settings").json == {
         "decimal_sign": "comma", "single_keys": True, "theme": "system",
-        "words": {"thimble": "drum"}, "convention": "half-division",
+        "words": {"thimble": "drum"}, "convention": "half-division", "language": "en",
     }  # fmt: skip
-    assert client.patch("/api/settings", json={"theme": "plaid"}).status_code == 422
+    for none in ({"theme": "plaid"}, {"language": "qya"}):
+        assert client.patch("/api/settings", json=none).status_code == 422
 
 
 @pytest.mark.parametrize(

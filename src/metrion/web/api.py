@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
+from dataclasses import asdict
 from typing import Any
 
 from flask import Flask, Response, jsonify
@@ -13,6 +14,7 @@ from metrion.core.errors import MetrionError
 from metrion.formats.faults import Refused
 from metrion.store import Damaged, NotHere, NothingToRedo, NothingToUndo, Stale, TakenId
 from metrion.web.present.faults import faults_view
+from metrion.web.schemas import FaultView
 from metrion.web.speaking import Problem, say
 
 _STATUS: dict[type[MetrionError], int] = {
@@ -34,8 +36,8 @@ class MetrionApi(Api):
         app.register_error_handler(MetrionError, metrion_error)
 
 
-def _shape(message: str, faults: list[dict[str, str]], status: int) -> Response:
-    response = jsonify({"message": message, "faults": faults})
+def _shape(message: str, faults: list[FaultView], status: int) -> Response:
+    response = jsonify({"message": message, "faults": [asdict(fault) for fault in faults]})
     response.status_code = status
     return response
 
@@ -51,17 +53,17 @@ def _http_error(error: HTTPException) -> Response:
     # webargs keeps what is wrong with each field of a body in ``data``.
     found: dict[str, Any] = (getattr(error, "data", None) or {}).get("messages", {})
     faults = list(_field_faults("", found.get("json", {})))
-    message = faults[0]["message"] if len(faults) == 1 else str(error.description)
+    message = faults[0].message if len(faults) == 1 else str(error.description)
     response = _shape(message, faults, error.code or 500)
     if isinstance(error, MethodNotAllowed) and error.valid_methods:
         response.headers["Allow"] = ", ".join(error.valid_methods)
     return response
 
 
-def _field_faults(pointer: str, found: Any) -> Iterator[dict[str, str]]:
+def _field_faults(pointer: str, found: Any) -> Iterator[FaultView]:
     if isinstance(found, dict):
         for name, inner in found.items():
             yield from _field_faults(f"{pointer}/{name}", inner)
     elif isinstance(found, list):
         for message in found:
-            yield {"pointer": pointer, "message": str(message)}
+            yield FaultView(pointer, str(message))

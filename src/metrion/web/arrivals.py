@@ -30,40 +30,41 @@ from metrion.web.notebook import notebook
 from metrion.web.present.faults import faults_view
 from metrion.web.progress import Done, Work, with_progress
 from metrion.web.schemas import (
-    ArrivalName,
-    ArrivalSchema,
-    DecisionsSchema,
-    TakenSchema,
-    WantedSchema,
+    ArrivalNameView,
+    ArrivalView,
+    DecisionsView,
+    TakenView,
+    WantedView,
+    schema_of,
 )
 
 blueprint = Blueprint("arrivals", __name__, url_prefix="/api")
 
 
-def _view(found: Arrival) -> dict[str, Any]:
+def _view(found: Arrival) -> ArrivalView:
     document = found.document or {}
     measurements = document.get("measurements", [])
-    return {
-        "file": found.file,
-        "title": found.title,
-        "standing": str(found.standing),
-        "usual": str(found.usual),
-        "quantities": len(measurements),
-        "readings": sum(len(one["observations"]) for one in measurements),
-        "faults": faults_view(found.faults),
-    }
+    return ArrivalView(
+        file=found.file,
+        title=found.title,
+        standing=found.standing,
+        usual=found.usual,
+        quantities=len(measurements),
+        readings=sum(len(one["observations"]) for one in measurements),
+        faults=faults_view(found.faults),
+    )
 
 
 @blueprint.post("/arrivals")
-@blueprint.arguments(ArrivalName, location="query")
-@blueprint.response(200, ArrivalSchema(many=True))
-def look_through(given: dict[str, Any]) -> Any:
+@blueprint.arguments(schema_of(ArrivalNameView), location="query")
+@blueprint.response(200, schema_of(ArrivalView)(many=True))
+def look_through(given: ArrivalNameView) -> Any:
     """What a logbook file, or a ZIP of many, would bring. Nothing is stored.
 
     422 if it is a ZIP that cannot be understood; what is wrong with a logbook is told with it.
     How far it is, is told line by line to who accepts ``application/x-ndjson``.
     """
-    return with_progress(_looking(unpacked(request.get_data(), given["name"])))
+    return with_progress(_looking(unpacked(request.get_data(), given.name)))
 
 
 def _looking(files: list[Filed]) -> Work:
@@ -76,15 +77,15 @@ def _looking(files: list[Filed]) -> Work:
 
 
 @blueprint.post("/arrivals/take")
-@blueprint.arguments(DecisionsSchema, location="query")
-@blueprint.response(201, TakenSchema(many=True))
-def take_files(given: dict[str, Any]) -> Any:
+@blueprint.arguments(schema_of(DecisionsView), location="query")
+@blueprint.response(201, schema_of(TakenView)(many=True))
+def take_files(given: DecisionsView) -> Any:
     """Take in what was decided, all or nothing. 422 for a file with faults; 412 if stale.
 
     How far it is, is told line by line to who accepts ``application/x-ndjson``.
     """
-    files = unpacked(request.get_data(), given["name"])
-    return with_progress(_taking(files, [Decision(one) for one in given["decision"]]))
+    files = unpacked(request.get_data(), given.name)
+    return with_progress(_taking(files, given.decision))
 
 
 def _taking(files: list[Filed], decisions: list[Decision]) -> Work:
@@ -100,17 +101,17 @@ def _taking(files: list[Filed], decisions: list[Decision]) -> Work:
         for count, (came, decision) in enumerate(decided, len(files) + 1):
             sheet = take(session, came, decision)
             if sheet is not None:
-                taken.append({"id": sheet.id, "title": sheet.title})
+                taken.append(TakenView(sheet.id, sheet.title))
             yield Done(count, 2 * len(files))
     return taken
 
 
 @blueprint.get("/notebook.pdf")
-@blueprint.arguments(WantedSchema, location="query")
+@blueprint.arguments(schema_of(WantedView), location="query")
 @blueprint.response(200, content_type="application/pdf")
-def notebook_report(wanted: dict[str, Any]) -> Response:
+def notebook_report(wanted: WantedView) -> Response:
     """The reports of all sheets in one PDF, by title."""
-    paper, speaker = Paper(wanted["paper"]), notebook().speaker()
+    paper, speaker = wanted.paper, notebook().speaker()
     with notebook().store.reading() as session:
         sheets = sorted(all_sheets(session), key=lambda sheet: sheet.title)
         reports = [_report(session, sheet, speaker) for sheet in sheets]

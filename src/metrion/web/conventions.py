@@ -6,34 +6,34 @@ so that its file is whole and its results stay what they were.
 
 from __future__ import annotations
 
-from typing import Any
-
 from flask.views import MethodView
 from flask_smorest import Blueprint
 
 from metrion.core.facts import Name
+from metrion.core.json import Record
 from metrion.core.uncertainty.conventions import BUILT_IN, Convention
 from metrion.core.uncertainty.described import described
 from metrion.formats.logbook import parse_own_convention
 from metrion.voice.conventions import convention_name
 from metrion.web.notebook import OWN_CONVENTIONS, notebook
-from metrion.web.schemas import ConventionFields, ConventionSchema, NewConvention
+from metrion.web.schemas import ConventionFields, ConventionView, NewConvention, schema_of
+from metrion.web.schemas.declared import Told
 from metrion.web.speaking import refuse, speaker
 
 blueprint = Blueprint("conventions", __name__, url_prefix="/api/conventions")
 
 
-def _view(convention: Convention, record: dict[str, Any] | None = None) -> dict[str, Any]:
+def _view(convention: Convention, record: Record | None = None) -> ConventionView:
     words = [speaker().sentence(fact) for fact in described(convention)]
-    return {
-        "id": convention.id,
-        "name": convention_name(convention, speaker()),
-        "words": words,
-        "record": record,
-    }
+    return ConventionView(
+        id=convention.id,
+        name=convention_name(convention, speaker()),
+        words=words,
+        record=record,
+    )
 
 
-def _listed() -> list[dict[str, Any]]:
+def _listed() -> list[ConventionView]:
     own = notebook().own_conventions()
     found = [_view(convention) for convention in BUILT_IN.values()]
     return found + [
@@ -41,40 +41,38 @@ def _listed() -> list[dict[str, Any]]:
     ]
 
 
-def _keep(record: dict[str, Any]) -> None:
-    own = notebook().own_conventions()
+def _keep(key: str, given: Record) -> None:
+    record = {**given, "id": key}
     parse_own_convention(record)
-    notebook().set({OWN_CONVENTIONS: list({**own, record["id"]: record}.values())})
-
-
-def _given(body: dict[str, Any]) -> dict[str, Any]:
-    return {name: value for name, value in body.items() if value is not None}
+    own = {**notebook().own_conventions(), key: record}
+    notebook().set({OWN_CONVENTIONS: [*own.values()]})
 
 
 @blueprint.get("")
-@blueprint.response(200, ConventionSchema(many=True))
-def get_conventions() -> list[dict[str, Any]]:
+@blueprint.response(200, schema_of(ConventionView)(many=True))
+def get_conventions() -> list[ConventionView]:
     """Every convention with what it does; the record of those of one's own."""
     return _listed()
 
 
 @blueprint.post("")
 @blueprint.arguments(NewConvention)
-@blueprint.response(201, ConventionSchema(many=True))
-def add_convention(body: dict[str, Any]) -> list[dict[str, Any]]:
+@blueprint.response(201, schema_of(ConventionView)(many=True))
+def add_convention(told: Told) -> list[ConventionView]:
     """Keep a convention of one's own. 409 if its id is taken; 422 with its faults."""
-    if body["id"] in notebook().own_conventions():
-        refuse(409, "convention-taken", key=Name(body["id"]))
-    _keep(_given(body))
+    key = told.id or ""
+    if key in notebook().own_conventions():
+        refuse(409, "convention-taken", key=Name(key))
+    _keep(key, told.given)
     return _listed()
 
 
 @blueprint.post("/describe")
 @blueprint.arguments(ConventionFields)
-@blueprint.response(200, ConventionSchema)
-def describe_convention(body: dict[str, Any]) -> dict[str, Any]:
+@blueprint.response(200, schema_of(ConventionView))
+def describe_convention(told: Told) -> ConventionView:
     """What a convention would do, in sentences, before it is kept. 422 with its faults."""
-    record = {**_given(body), "id": "draft"}
+    record = {**told.given, "id": "draft"}
     return _view(parse_own_convention(record), record)
 
 
@@ -83,23 +81,23 @@ class ConventionResource(MethodView):
     """One convention of one's own."""
 
     @blueprint.arguments(ConventionFields)
-    @blueprint.response(200, ConventionSchema(many=True))
-    def put(self, body: dict[str, Any], key: str) -> list[dict[str, Any]]:
+    @blueprint.response(200, schema_of(ConventionView)(many=True))
+    def put(self, told: Told, key: str) -> list[ConventionView]:
         """Describe it anew; sheets that use it keep the one they were worked out with."""
         _known(key)
-        _keep({**_given(body), "id": key})
+        _keep(key, told.given)
         return _listed()
 
-    @blueprint.response(200, ConventionSchema(many=True))
-    def delete(self, key: str) -> list[dict[str, Any]]:
+    @blueprint.response(200, schema_of(ConventionView)(many=True))
+    def delete(self, key: str) -> list[ConventionView]:
         """Take it away; sheets that use it keep it."""
         own = _known(key)
         del own[key]
-        notebook().set({OWN_CONVENTIONS: list(own.values())})
+        notebook().set({OWN_CONVENTIONS: [*own.values()]})
         return _listed()
 
 
-def _known(key: str) -> dict[str, dict[str, Any]]:
+def _known(key: str) -> dict[str, Record]:
     own = notebook().own_conventions()
     if key not in own:
         refuse(404, "no-convention-of-your-own", key=Name(key))

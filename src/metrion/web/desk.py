@@ -2,31 +2,29 @@
 
 from __future__ import annotations
 
-from typing import Any
-
 from flask_smorest import Blueprint
 
 from metrion.core.instruments.instrument import Instrument
 from metrion.store import NotHere
 from metrion.web.notebook import Worked, notebook
 from metrion.web.present import answer_view
-from metrion.web.schemas import AnswerSchema, TypedSchema
+from metrion.web.schemas import AnswerView, TypedView, schema_of
 
 blueprint = Blueprint("desk", __name__, url_prefix="/api/sheets/<sheet>/look")
 
 
 @blueprint.post("")
-@blueprint.arguments(TypedSchema)
-@blueprint.response(200, AnswerSchema)
-def look(body: dict[str, Any], sheet: str) -> dict[str, Any]:
+@blueprint.arguments(schema_of(TypedView))
+@blueprint.response(200, schema_of(AnswerView))
+def look(body: TypedView, sheet: str) -> AnswerView:
     """Reading, bounds, neighbours and sentences for an entry. Nothing is stored.
 
     404 if there is no such sheet or instrument.
     """
     worked = notebook().sheet(sheet)
-    instrument = _instrument(worked, body["instrument"])
+    instrument = _instrument(worked, body.instrument)
     logbook = worked.results.logbook
-    checks = [check for check in logbook.zero_checks if check.id in body["zero"]]
+    checks = [check for check in logbook.zero_checks if check.id in body.zero]
     return answer_view(instrument, body, checks)
 
 

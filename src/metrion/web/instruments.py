@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from typing import Any
+from fractions import Fraction
 
 from flask_smorest import Blueprint
 
@@ -10,43 +10,46 @@ from metrion.core.desk.typed import typed_number
 from metrion.core.exact.numbers import to_text
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.instruments.pitch import PitchTrial, find_pitch
+from metrion.core.json import Record
 from metrion.core.scales import Pattern, VernierScale
 from metrion.formats.logbook import read_drawn_instrument
 from metrion.store.records import Kept
 from metrion.web.present import answer_view, instrument_view, slide_view
 from metrion.web.schemas import (
-    AnswerSchema,
-    DescriptionSchema,
-    DraftIndicationSchema,
+    AnswerView,
+    DescriptionView,
+    DraftIndicationView,
     InstrumentFields,
-    PatternSchema,
-    PitchSchema,
-    PitchSheetSchema,
+    PatternView,
+    PitchSheetView,
+    PitchView,
+    schema_of,
+    widened,
 )
+from metrion.web.schemas.declared import Told
 from metrion.web.shelf import SHELF
 from metrion.web.speaking import say, shown, speaker
 
 blueprint = Blueprint("instruments", __name__, url_prefix="/api/instruments")
 
 
-def _drafted(body: dict[str, Any]) -> tuple[Instrument, Kept]:
-    given = {name: value for name, value in body.items() if value is not None}
+def _drafted(given: Record) -> tuple[Instrument, Kept]:
     record = {"name": speaker().text("this-tool"), **given, "id": "draft"}
     return read_drawn_instrument(record), Kept("draft", record, 0, 0)
 
 
 @blueprint.get("/shelf")
-@blueprint.response(200, PatternSchema(many=True))
-def shelf() -> list[dict[str, Any]]:
+@blueprint.response(200, schema_of(PatternView)(many=True))
+def shelf() -> list[PatternView]:
     """Common patterns to start from, worked out."""
     return [
-        {
-            "id": pattern.id,
-            "title": title,
-            "description": speaker().text(f"shelf-{pattern.id}.description"),
-            "record": pattern.record,
-            "instrument": instrument_view(*_drafted({"name": title, **pattern.record})),
-        }
+        PatternView(
+            id=pattern.id,
+            title=title,
+            description=speaker().text(f"shelf-{pattern.id}.description"),
+            record=pattern.record,
+            instrument=instrument_view(*_drafted({"name": title, **pattern.record})),
+        )
         for pattern in SHELF
         for title in (speaker().text(f"shelf-{pattern.id}"),)
     ]
@@ -54,50 +57,51 @@ def shelf() -> list[dict[str, Any]]:
 
 @blueprint.post("/describe")
 @blueprint.arguments(InstrumentFields)
-@blueprint.response(200, DescriptionSchema)
-def describe(body: dict[str, Any]) -> dict[str, Any]:
+@blueprint.response(200, schema_of(DescriptionView))
+def describe(told: Told) -> DescriptionView:
     """A description worked out without keeping it. 422 with its faults.
 
     A useless fine scale is no fault here: it is drawn, and said to be useless.
     """
-    instrument, entry = _drafted(body)
+    instrument, entry = _drafted(told.given)
     scale = instrument.scale
-    return {
-        **instrument_view(instrument, entry),
-        "useless": isinstance(scale, VernierScale) and scale.pattern is Pattern.USELESS,
-        "slide": slide_view(instrument),
-    }
+    return widened(
+        DescriptionView,
+        instrument_view(instrument, entry),
+        useless=isinstance(scale, VernierScale) and scale.pattern is Pattern.USELESS,
+        slide=slide_view(instrument),
+    )
 
 
 @blueprint.post("/look")
-@blueprint.arguments(DraftIndicationSchema)
-@blueprint.response(200, AnswerSchema)
-def look(body: dict[str, Any]) -> dict[str, Any]:
+@blueprint.arguments(schema_of(DraftIndicationView))
+@blueprint.response(200, schema_of(AnswerView))
+def look(body: DraftIndicationView) -> AnswerView:
     """What a described instrument reads, typed or dragged. 422 if it makes no scale."""
-    return answer_view(_drafted(body["record"])[0], body)
+    return answer_view(_drafted(body.record.given)[0], body)
 
 
 @blueprint.post("/pitch")
-@blueprint.arguments(PitchSheetSchema)
-@blueprint.response(200, PitchSchema)
-def pitch(body: dict[str, Any]) -> dict[str, Any]:
+@blueprint.arguments(schema_of(PitchSheetView))
+@blueprint.response(200, schema_of(PitchView))
+def pitch(body: PitchSheetView) -> PitchView:
     """The pitch worksheet worked out. 422 if a figure is no number."""
     trials = [
-        PitchTrial(trial["turns"], typed_number(trial["before"]), typed_number(trial["after"]))
-        for trial in body["trials"]
+        PitchTrial(trial.turns, typed_number(trial.before), typed_number(trial.after))
+        for trial in body.trials
     ]
-    found = find_pitch(trials, body["unit"])
+    found = find_pitch(trials, body.unit)
     best = found.usual or found.mean
-    return {
-        "pitches": [_short(trial.pitch) for trial in trials],
-        "mean": _short(found.mean),
-        "spread": _short(found.spread),
-        "usual": None if found.usual is None else to_text(found.usual),
-        "least_count": _short(best / body["fine_divisions"]),
-        "warnings": [say(warning) for warning in found.warnings],
-    }
+    return PitchView(
+        pitches=[_short(trial.pitch) for trial in trials],
+        mean=_short(found.mean),
+        spread=_short(found.spread),
+        usual=None if found.usual is None else to_text(found.usual),
+        least_count=_short(best / body.fine_divisions),
+        warnings=[say(warning) for warning in found.warnings],
+    )
 
 
-def _short(value: Any) -> str:
+def _short(value: Fraction) -> str:
     text = to_text(value)
     return shown(text if len(text) <= 8 else f"{float(value):.5g}")

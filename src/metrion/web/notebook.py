@@ -25,6 +25,7 @@ from metrion.store.sheets import find_sheet, new_id
 from metrion.voice import DecimalSign, Numbers, Speaker
 from metrion.web.damage import contained
 from metrion.web.remembered import Memo, WorkedOut, worked_out
+from metrion.web.schemas import SheetSummaryView
 
 _REMEMBERED, _LISTED = 256, 16_384
 OWN_CONVENTIONS = "own_conventions"
@@ -100,7 +101,7 @@ class Notebook:
     def __init__(self, store: Store) -> None:
         self.store = store
         self._worked: Memo[State, Worked] = Memo(_REMEMBERED)
-        self.summaries: Memo[tuple[str, int, Speaker], dict[str, Any]] = Memo(_LISTED)
+        self.summaries: Memo[tuple[str, int, Speaker], SheetSummaryView] = Memo(_LISTED)
         """What the notebook lists of each sheet: small, so that all of a long notebook are kept."""
 
     def worked(self, session: Session, sheet: Sheet) -> Worked:

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from contextlib import suppress
-from typing import Any
 
 from flask_smorest import Blueprint
 
@@ -17,7 +16,7 @@ from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_own_convention, read_drawn_instrument
 from metrion.store.tools import all_tools
 from metrion.web.notebook import notebook
-from metrion.web.schemas import PlanSchema, WishSchema
+from metrion.web.schemas import PlanView, WishView, schema_of
 from metrion.web.shelf import SHELF
 from metrion.web.speaking import refuse, say, shown, speaker
 
@@ -25,19 +24,19 @@ blueprint = Blueprint("planner", __name__, url_prefix="/api/planner")
 
 
 @blueprint.post("")
-@blueprint.arguments(WishSchema)
-@blueprint.response(200, PlanSchema(many=True))
-def plan(body: dict[str, Any]) -> list[dict[str, Any]]:
+@blueprint.arguments(schema_of(WishView))
+@blueprint.response(200, schema_of(PlanView)(many=True))
+def plan(body: WishView) -> list[PlanView]:
     """A plan for each of the student's tools; for the common ones while there are none.
 
     422 for figures that are no numbers above 0, or an unknown convention.
     """
-    size, percent = (typed_number(body[name]) for name in ("size", "percent"))
-    scatter = typed_number(body["scatter"] or "0")
+    size, percent = (typed_number(text) for text in (body.size, body.percent))
+    scatter = typed_number(body.scatter or "0")
     for name, value in (("size", size), ("percent", percent)):
         if value <= 0:
             refuse(422, "must-be-above-0", what=name)
-    wish = Wish(size, body["unit"], percent, _convention(body["convention"]), abs(scatter))
+    wish = Wish(size, body.unit, percent, _convention(body.convention), abs(scatter))
     return [_view(found) for found in plans(wish, _tools())]
 
 
@@ -64,19 +63,17 @@ def _tools() -> list[Instrument]:
     return found
 
 
-def _view(found: Plan) -> dict[str, Any]:
+def _view(found: Plan) -> PlanView:
     tool = found.instrument
     fits = found.uncertainty is not None and found.percent is not None
-    return {
-        "tool": tool.id,
-        "name": tool.name,
-        "least_count_text": shown(tool.with_unit(tool.least_count)),
-        "verdict": str(found.verdict),
-        "uncertainty": shown(two_figures(found.uncertainty, tool.unit))
-        if found.uncertainty
-        else None,
-        "percent": shown(two_figures(found.percent, "%")) if fits and found.percent else None,
-        "readings": found.readings,
-        "items": found.items,
-        "reasons": [say(reason) for reason in found.reasons],
-    }
+    return PlanView(
+        tool=tool.id,
+        name=tool.name,
+        least_count_text=shown(tool.with_unit(tool.least_count)),
+        verdict=found.verdict,
+        uncertainty=shown(two_figures(found.uncertainty, tool.unit)) if found.uncertainty else None,
+        percent=shown(two_figures(found.percent, "%")) if fits and found.percent else None,
+        readings=found.readings,
+        items=found.items,
+        reasons=[say(reason) for reason in found.reasons],
+    )

@@ -9,6 +9,7 @@ from __future__ import annotations
 
 import json
 from collections.abc import Generator, Iterator
+from dataclasses import asdict
 from typing import Any, NamedTuple
 
 from flask import Response, request, stream_with_context
@@ -55,4 +56,4 @@ def _lines(work: Work) -> Iterator[str]:
 
 
 def _line(**found: Any) -> str:
-    return json.dumps(found) + "\n"
+    return json.dumps(found, default=asdict) + "\n"

@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-from typing import Any
-
 from flask_smorest import Blueprint
 
 from metrion.core.logbook import Logbook
@@ -15,7 +13,7 @@ from metrion.voice.conventions import convention_name
 from metrion.web.damage import contained
 from metrion.web.notebook import notebook
 from metrion.web.present.instruments import steps_view
-from metrion.web.schemas import SaidSchema, StepSchema
+from metrion.web.schemas import SaidView, StepView, schema_of
 from metrion.web.speaking import say, shown, speaker
 
 blueprint = Blueprint(
@@ -24,27 +22,27 @@ blueprint = Blueprint(
 
 
 @blueprint.get("/working")
-@blueprint.response(200, StepSchema(many=True))
+@blueprint.response(200, schema_of(StepView)(many=True))
 @contained()
-def whole_working(sheet: str, key: str) -> list[dict[str, Any]]:
+def whole_working(sheet: str, key: str) -> list[StepView]:
     """Every line from the scales to the sentence. 404 if there is no such quantity."""
     measurement = notebook().sheet(sheet).quantity(key)
     return steps_view(working(reduce_measurement(measurement), speaker()))
 
 
 @blueprint.get("/others")
-@blueprint.response(200, SaidSchema(many=True))
+@blueprint.response(200, schema_of(SaidView)(many=True))
 @contained()
-def what_others_say(sheet: str, key: str) -> list[dict[str, Any]]:
+def what_others_say(sheet: str, key: str) -> list[SaidView]:
     """What each convention says of the same readings; its own among them. 404 if it is not here."""
     worked = notebook().sheet(sheet)
     return [
-        {
-            "id": said.convention.id,
-            "name": convention_name(said.convention, speaker()),
-            "sentence": shown(said.result.rounded.printed) if said.result.rounded else None,
-            "why": say(said.why),
-        }
+        SaidView(
+            id=said.convention.id,
+            name=convention_name(said.convention, speaker()),
+            sentence=shown(said.result.rounded.printed) if said.result.rounded else None,
+            why=say(said.why),
+        )
         for said in said_by(worked.quantity(key), offered(worked.results.logbook))
     ]
 

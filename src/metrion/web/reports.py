@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from datetime import UTC, datetime
-from typing import Any
 
 from flask import Response
 from flask_smorest import Blueprint
@@ -16,11 +15,10 @@ from metrion.formats.workbook import workbook_file
 from metrion.report.blocks import Report
 from metrion.report.build import build_report
 from metrion.report.render import html_page, latex_tables, markdown_text, pdf_file
-from metrion.report.render.pdf import Paper
 from metrion.store.sheets import find_sheet
 from metrion.web.damage import contained
 from metrion.web.notebook import Worked, notebook
-from metrion.web.schemas import WantedSchema
+from metrion.web.schemas import WantedView, schema_of
 
 blueprint = Blueprint("reports", __name__, url_prefix="/api/sheets/<sheet>")
 
@@ -52,69 +50,69 @@ def _saved(content: str | bytes, kind: str, name: str) -> Response:
 
 
 @blueprint.get("/report")
-@blueprint.arguments(WantedSchema, location="query")
+@blueprint.arguments(schema_of(WantedView), location="query")
 @blueprint.response(200, content_type="text/html")
 @contained()
-def report_page(wanted: dict[str, Any], sheet: str) -> Response:
+def report_page(wanted: WantedView, sheet: str) -> Response:
     """The report as a page to look at and to print."""
-    report, _ = _report(sheet, wanted["quantity"])
+    report, _ = _report(sheet, wanted.quantity)
     return Response(html_page(report), mimetype="text/html")
 
 
 @blueprint.get("/report.pdf")
-@blueprint.arguments(WantedSchema, location="query")
+@blueprint.arguments(schema_of(WantedView), location="query")
 @blueprint.response(200, content_type="application/pdf")
 @contained()
-def report_pdf(wanted: dict[str, Any], sheet: str) -> Response:
+def report_pdf(wanted: WantedView, sheet: str) -> Response:
     """The report as PDF, on A4 or Letter."""
-    report, name = _report(sheet, wanted["quantity"])
-    return _saved(pdf_file(report, Paper(wanted["paper"])), "application/pdf", f"{name}.pdf")
+    report, name = _report(sheet, wanted.quantity)
+    return _saved(pdf_file(report, wanted.paper), "application/pdf", f"{name}.pdf")
 
 
 @blueprint.get("/report.md")
-@blueprint.arguments(WantedSchema, location="query")
+@blueprint.arguments(schema_of(WantedView), location="query")
 @blueprint.response(200, content_type="text/markdown")
 @contained()
-def report_markdown(wanted: dict[str, Any], sheet: str) -> Response:
+def report_markdown(wanted: WantedView, sheet: str) -> Response:
     """The report as Markdown."""
     return _written(sheet, wanted, markdown_text, "text/markdown", "md")
 
 
 @blueprint.get("/report.tex")
-@blueprint.arguments(WantedSchema, location="query")
+@blueprint.arguments(schema_of(WantedView), location="query")
 @blueprint.response(200, content_type="application/x-tex")
 @contained()
-def report_latex(wanted: dict[str, Any], sheet: str) -> Response:
+def report_latex(wanted: WantedView, sheet: str) -> Response:
     """The tables of the report for LaTeX."""
     return _written(sheet, wanted, latex_tables, "application/x-tex", "tex")
 
 
 def _written(
-    sheet: str, wanted: dict[str, Any], write: Callable[[Report], str], kind: str, ending: str
+    sheet: str, wanted: WantedView, write: Callable[[Report], str], kind: str, ending: str
 ) -> Response:
-    report, name = _report(sheet, wanted["quantity"])
+    report, name = _report(sheet, wanted.quantity)
     return _saved(write(report), kind, f"{name}.{ending}")
 
 
 @blueprint.get("/table.csv")
-@blueprint.arguments(WantedSchema, location="query")
+@blueprint.arguments(schema_of(WantedView), location="query")
 @blueprint.response(200, content_type="text/csv")
 @contained()
-def table(wanted: dict[str, Any], sheet: str) -> Response:
+def table(wanted: WantedView, sheet: str) -> Response:
     """Every observation as CSV."""
     worked = notebook().sheet(sheet)
-    content = observation_table(_chosen(worked, wanted["quantity"]))
+    content = observation_table(_chosen(worked, wanted.quantity))
     return _saved(content, "text/csv", f"{file_name(worked.title)}.csv")
 
 
 @blueprint.get("/table-to-read.csv")
-@blueprint.arguments(WantedSchema, location="query")
+@blueprint.arguments(schema_of(WantedView), location="query")
 @blueprint.response(200, content_type="text/csv")
 @contained()
-def table_for_people(wanted: dict[str, Any], sheet: str) -> Response:
+def table_for_people(wanted: WantedView, sheet: str) -> Response:
     """Every observation as CSV in the words and numbers of who reads; not made to come in again."""
     worked = notebook().sheet(sheet)
-    content = table_to_read(_chosen(worked, wanted["quantity"]), notebook().speaker())
+    content = table_to_read(_chosen(worked, wanted.quantity), notebook().speaker())
     return _saved(content, "text/csv", f"{file_name(worked.title)}-to-read.csv")
 
 
@@ -122,11 +120,11 @@ _XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
 
 
 @blueprint.get("/workbook.xlsx")
-@blueprint.arguments(WantedSchema, location="query")
+@blueprint.arguments(schema_of(WantedView), location="query")
 @blueprint.response(200, content_type=_XLSX)
 @contained()
-def workbook(wanted: dict[str, Any], sheet: str) -> Response:
+def workbook(wanted: WantedView, sheet: str) -> Response:
     """A spreadsheet in which everything is worked out by formulas."""
     worked = notebook().sheet(sheet)
-    content = workbook_file(_chosen(worked, wanted["quantity"]), notebook().speaker())
+    content = workbook_file(_chosen(worked, wanted.quantity), notebook().speaker())
     return _saved(content, _XLSX, f"{file_name(worked.title)}.xlsx")

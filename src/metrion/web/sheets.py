@@ -4,12 +4,12 @@ from __future__ import annotations
 
 from dataclasses import replace
 from datetime import UTC, datetime
-from typing import Any
 
 from flask import Response
 from flask_smorest import Blueprint
 from sqlalchemy.orm import Session
 
+from metrion.core.json import Record
 from metrion.formats.archive import file_name
 from metrion.store import Damaged
 from metrion.store.commands import Change, redo, undo
@@ -20,12 +20,16 @@ from metrion.store.sheets import add_sheet, all_sheets, find_sheet
 from metrion.web.notebook import notebook, state_of
 from metrion.web.present import change_view, sheet_summary, sheet_view
 from metrion.web.schemas import (
-    NewSheetSchema,
-    SheetChangeSchema,
-    SheetListSchema,
+    NewSheetView,
+    SheetChangeView,
+    SheetHeadView,
+    SheetListView,
     SheetPatchSchema,
-    SheetSchema,
-    WantedSchema,
+    SheetSummaryView,
+    SheetView,
+    WantedView,
+    schema_of,
+    widened,
 )
 from metrion.web.speaking import say, speaker
 
@@ -33,56 +37,52 @@ blueprint = Blueprint("sheets", __name__, url_prefix="/api/sheets")
 
 
 @blueprint.get("")
-@blueprint.response(200, SheetListSchema)
-def list_sheets() -> dict[str, Any]:
+@blueprint.response(200, schema_of(SheetListView))
+def list_sheets() -> SheetListView:
     """All sheets with their results, and what is in the trash."""
     with notebook().store.reading() as session:
-        return {
-            "sheets": [_listed(session, sheet) for sheet in all_sheets(session)],
-            "trash": [_head(sheet) for sheet in all_sheets(session, deleted=True)],
-        }
+        return SheetListView(
+            sheets=[_listed(session, sheet) for sheet in all_sheets(session)],
+            trash=[_head(sheet) for sheet in all_sheets(session, deleted=True)],
+        )
 
 
-def _listed(session: Session, sheet: Sheet) -> dict[str, Any]:
+def _listed(session: Session, sheet: Sheet) -> SheetSummaryView:
     """A sheet with its results; or with its damage, so that all others are there."""
     try:
         return notebook().summaries.get(
             (*state_of(sheet), speaker()), lambda: sheet_summary(notebook().worked(session, sheet))
         )
     except Damaged as damage:
-        return {**_head(sheet), "results": [], "instruments": [], "damage": say(damage.reason)}
+        told = say(damage.reason)
+        return widened(SheetSummaryView, _head(sheet), results=[], instruments=[], damage=told)
 
 
-def _head(sheet: Sheet) -> dict[str, Any]:
-    return {
-        "id": sheet.id,
-        "title": sheet.title,
-        "version": sheet.version,
-        "changed_at": sheet.changed_at.isoformat(),
-    }
+def _head(sheet: Sheet) -> SheetHeadView:
+    return SheetHeadView(sheet.id, sheet.title, sheet.version, sheet.changed_at.isoformat())
 
 
 @blueprint.post("")
-@blueprint.arguments(NewSheetSchema)
-@blueprint.response(201, SheetSchema)
-def create_sheet(body: dict[str, Any]) -> dict[str, Any]:
+@blueprint.arguments(schema_of(NewSheetView))
+@blueprint.response(201, schema_of(SheetView))
+def create_sheet(body: NewSheetView) -> SheetView:
     """A new, empty sheet. 409 if its id is taken."""
     with notebook().store.writing() as session:
-        key = add_sheet(session, body["title"], body.get("id")).id
+        key = add_sheet(session, body.title, body.id).id
     return sheet_view(notebook().sheet(key))
 
 
 @blueprint.get("/<key>")
-@blueprint.response(200, SheetSchema)
-def get_sheet(key: str) -> dict[str, Any]:
+@blueprint.response(200, schema_of(SheetView))
+def get_sheet(key: str) -> SheetView:
     """A sheet with everything it comes to. 404 if there is none; 409 if it is damaged."""
     return sheet_view(notebook().sheet(key))
 
 
 @blueprint.patch("/<key>")
 @blueprint.arguments(SheetPatchSchema)
-@blueprint.response(200, SheetSchema)
-def rename_sheet(body: dict[str, Any], key: str) -> dict[str, Any]:
+@blueprint.response(200, schema_of(SheetView))
+def rename_sheet(body: Record, key: str) -> SheetView:
     """A new title, or a new head of its report. 404 if there is no such sheet."""
 
     def build(_: Session, sheet: Sheet) -> list[Change]:
@@ -103,8 +103,8 @@ def delete_sheet(key: str) -> None:
 
 
 @blueprint.post("/<key>/restore")
-@blueprint.response(200, SheetSchema)
-def restore_sheet(key: str) -> dict[str, Any]:
+@blueprint.response(200, schema_of(SheetView))
+def restore_sheet(key: str) -> SheetView:
     """Out of the trash again. 404 if there is no such sheet."""
     with notebook().store.writing() as session:
         find_sheet(session, key, deleted=True).deleted_at = None
@@ -112,27 +112,27 @@ def restore_sheet(key: str) -> dict[str, Any]:
 
 
 @blueprint.post("/<key>/undo")
-@blueprint.response(200, SheetChangeSchema)
-def undo_last(key: str) -> dict[str, Any]:
+@blueprint.response(200, schema_of(SheetChangeView))
+def undo_last(key: str) -> SheetChangeView:
     """Take the last change back. 409 if there is none."""
     return change_view(notebook().apply(key, undo))
 
 
 @blueprint.post("/<key>/redo")
-@blueprint.response(200, SheetChangeSchema)
-def redo_last(key: str) -> dict[str, Any]:
+@blueprint.response(200, schema_of(SheetChangeView))
+def redo_last(key: str) -> SheetChangeView:
     """Make the change again that was taken back last. 409 if there is none."""
     return change_view(notebook().apply(key, redo))
 
 
 @blueprint.get("/<key>/logbook")
-@blueprint.arguments(WantedSchema, location="query")
+@blueprint.arguments(schema_of(WantedView), location="query")
 @blueprint.response(200, content_type="application/json")
-def download_logbook(wanted: dict[str, Any], key: str) -> Response:
+def download_logbook(wanted: WantedView, key: str) -> Response:
     """The sheet, or one quantity of it, as a ``metrion-logbook`` file. 404 if there is none."""
     with notebook().store.reading() as session:
         sheet = find_sheet(session, key)
-        content = logbook_file(session, sheet, wanted["quantity"])
+        content = logbook_file(session, sheet, wanted.quantity)
         name = file_name(sheet.title)
     return Response(
         content,

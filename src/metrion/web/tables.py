@@ -5,13 +5,11 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import replace
 from datetime import UTC, datetime
-from typing import Any
 
 from flask import request
 from flask_smorest import Blueprint
 from sqlalchemy.orm import Session
 
-from metrion.core.instruments.appearance import FineAs
 from metrion.core.quantity.measurements import Measurement
 from metrion.formats.csv_table import ReadingsTable, of_quantity, read_table
 from metrion.formats.faults import Fault, Refused
@@ -28,7 +26,7 @@ from metrion.store.sheets import find_entry, new_entry
 from metrion.web.notebook import notebook
 from metrion.web.present import change_view
 from metrion.web.present.faults import faults_view
-from metrion.web.schemas import ColumnsSchema, SheetChangeSchema, TableSchema
+from metrion.web.schemas import ColumnsView, SheetChangeView, TableView, schema_of
 from metrion.web.speaking import shown
 
 blueprint = Blueprint(
@@ -41,47 +39,47 @@ _SHOWN_ROWS = 12
 def _read(
     table: ReadingsTable,
     columns: Sequence[str],
-    given: dict[str, Any],
+    given: ColumnsView,
     found: Measurement,
 ) -> tuple[list[TableReading], list[Fault]]:
     return readings_of(
-        table, columns, found.instrument, found.intended, FineAs(given["fine_as"]),
+        table, columns, found.instrument, found.intended, given.fine_as,
         estimates=found.convention.estimate,
     )  # fmt: skip
 
 
-def _columns(table: ReadingsTable, given: dict[str, Any], found: Measurement) -> list[str]:
+def _columns(table: ReadingsTable, given: ColumnsView, found: Measurement) -> list[str]:
     """What each column holds: as it was said, or as the headings tell."""
     instrument, sort = found.instrument, found.intended
     known = roles(instrument, sort)
-    said = [one if one in known else "" for one in given["column"]]
+    said = [one if one in known else "" for one in given.column]
     return said if len(said) == table.width else guessed_roles(table, instrument, sort)
 
 
 @blueprint.post("/preview")
-@blueprint.arguments(ColumnsSchema, location="query")
-@blueprint.response(200, TableSchema)
-def preview(given: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
+@blueprint.arguments(schema_of(ColumnsView), location="query")
+@blueprint.response(200, schema_of(TableView))
+def preview(given: ColumnsView, sheet: str, key: str) -> TableView:
     """How a table would be read. Nothing is stored. 422 if it is no table."""
     found = notebook().sheet(sheet).quantity(key)
     table = of_quantity(read_table(request.get_data()), key)
     columns = _columns(table, given, found)
     readings, faults = _read(table, columns, given, found)
-    return {
-        "header": list(table.header),
-        "rows": [list(row) for row in table.rows[:_SHOWN_ROWS]],
-        "count": len(table.rows),
-        "columns": columns,
-        "roles": roles(found.instrument, found.intended),
-        "readings": [shown(reading.read) for reading in readings[:_SHOWN_ROWS]],
-        "faults": faults_view(faults),
-    }
+    return TableView(
+        header=list(table.header),
+        rows=[list(row) for row in table.rows[:_SHOWN_ROWS]],
+        count=len(table.rows),
+        columns=columns,
+        roles=roles(found.instrument, found.intended),
+        readings=[shown(reading.read) for reading in readings[:_SHOWN_ROWS]],
+        faults=faults_view(faults),
+    )
 
 
 @blueprint.post("/take")
-@blueprint.arguments(ColumnsSchema, location="query")
-@blueprint.response(201, SheetChangeSchema)
-def take_table(given: dict[str, Any], sheet: str, key: str) -> dict[str, Any]:
+@blueprint.arguments(schema_of(ColumnsView), location="query")
+@blueprint.response(201, schema_of(SheetChangeView))
+def take_table(given: ColumnsView, sheet: str, key: str) -> SheetChangeView:
     """Take every row in as a reading, all in one step. 422 with the faults, and nothing stored."""
     found = notebook().sheet(sheet).quantity(key)
     table = of_quantity(read_table(request.get_data()), key)

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections.abc import Iterable, Iterator
 from contextlib import suppress
-from typing import Any
 
 from flask.views import MethodView
 from flask_smorest import Blueprint
@@ -18,34 +17,29 @@ from metrion.web.damage import contained
 from metrion.web.entries import seen_version
 from metrion.web.notebook import notebook
 from metrion.web.present import instrument_view
-from metrion.web.schemas import InstrumentFields, NewTool, ToolSchema
+from metrion.web.schemas import InstrumentFields, NewTool, ToolView, schema_of, widened
+from metrion.web.schemas.declared import Told
 
 blueprint = Blueprint("tools", __name__, url_prefix="/api/tools")
 
 
-def _view(row: ToolRow) -> dict[str, Any]:
+def _view(row: ToolRow) -> ToolView:
     entry = Kept(row.id, row.record, row.position, row.version)
     record = {name: value for name, value in row.record.items() if name != "id"}
-    return {
-        **instrument_view(read_drawn_instrument(row.record, kept=True), entry),
-        "record": record,
-    }
+    instrument = read_drawn_instrument(row.record, kept=True)
+    return widened(ToolView, instrument_view(instrument, entry), record=record)
 
 
-def _shown(rows: Iterable[ToolRow]) -> Iterator[dict[str, Any]]:
+def _shown(rows: Iterable[ToolRow]) -> Iterator[ToolView]:
     """The tools that can be drawn; what is wrong with another one is left to who looks for it."""
     for row in rows:
         with suppress(Damaged), contained():
             yield _view(row)
 
 
-def _given(body: dict[str, Any]) -> dict[str, Any]:
-    return {name: value for name, value in body.items() if value is not None and name != "id"}
-
-
 @blueprint.get("")
-@blueprint.response(200, ToolSchema(many=True))
-def list_tools() -> list[dict[str, Any]]:
+@blueprint.response(200, schema_of(ToolView)(many=True))
+def list_tools() -> list[ToolView]:
     """All tools, worked out."""
     with notebook().store.reading() as session:
         return list(_shown(all_tools(session)))
@@ -53,11 +47,11 @@ def list_tools() -> list[dict[str, Any]]:
 
 @blueprint.post("")
 @blueprint.arguments(NewTool)
-@blueprint.response(201, ToolSchema)
-def keep_tool(body: dict[str, Any]) -> dict[str, Any]:
+@blueprint.response(201, schema_of(ToolView))
+def keep_tool(told: Told) -> ToolView:
     """Keep a new tool. 409 if its id is taken; 422 if its numbers make no scale."""
     with notebook().store.writing() as session:
-        return _view(add_tool(session, _given(body), body.get("id")))
+        return _view(add_tool(session, told.given, told.id))
 
 
 @blueprint.route("/<key>")
@@ -65,12 +59,12 @@ class ToolResource(MethodView):
     """One tool."""
 
     @blueprint.arguments(InstrumentFields)
-    @blueprint.response(200, ToolSchema)
-    def patch(self, body: dict[str, Any], key: str) -> dict[str, Any]:
+    @blueprint.response(200, schema_of(ToolView))
+    def patch(self, told: Told, key: str) -> ToolView:
         """Describe it anew; sheets keep the description they were begun with. 412 if stale."""
         with notebook().store.writing() as session:
             row = find_tool(session, key, seen_version())
-            amend_tool(row, _given(body))
+            amend_tool(row, told.given)
             return _view(row)
 
     @blueprint.response(204)

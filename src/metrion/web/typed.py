@@ -2,18 +2,17 @@
 
 from __future__ import annotations
 
-from typing import Any
-
 from metrion.core.desk.desk import Answer, consider
 from metrion.core.facts import fact
-from metrion.core.instruments.appearance import FineAs
+from metrion.core.json import Record
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import INDICATIONS
 from metrion.formats.faults import Fault, Refused, child
 from metrion.formats.logbook.indications import observation_record
+from metrion.web.schemas import TypedReadingView
 
 
-def understood(measurement: Measurement, typed: dict[str, Any]) -> dict[str, Any]:
+def understood(measurement: Measurement, typed: TypedReadingView) -> Record:
     """The figures of a reading as a logbook holds them.
 
     Args:
@@ -24,14 +23,14 @@ def understood(measurement: Measurement, typed: dict[str, Any]) -> dict[str, Any
     """
     instrument, faults, indications = measurement.instrument, [], []
     for name in INDICATIONS[measurement.intended]:
-        entered = typed.get(name, {}) if name else typed
+        entered = typed.position(name)
         answer = consider(
             instrument,
-            entered.get("main", ""),
-            entered.get("fine", ""),
-            FineAs(entered.get("fine_as", FineAs.LINE)),
+            entered.main,
+            entered.fine,
+            entered.fine_as,
             estimates=measurement.convention.estimate,
-            second_turn=entered.get("second_turn", False),
+            second_turn=entered.second_turn,
         )
         place = child("/typed", name) if name else "/typed"
         faults += _faults(answer, place)

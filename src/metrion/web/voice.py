@@ -2,26 +2,24 @@
 
 from __future__ import annotations
 
-from typing import Any
-
 from flask_smorest import Blueprint
 
 from metrion.voice import DEFAULT, catalogue, languages
-from metrion.web.schemas import VoiceSchema
+from metrion.web.schemas import VoiceView, schema_of
 from metrion.web.speaking import speaker
 
 blueprint = Blueprint("voice", __name__, url_prefix="/api/voice")
 
 
 @blueprint.get("")
-@blueprint.response(200, VoiceSchema)
-def get_voice() -> dict[str, Any]:
+@blueprint.response(200, schema_of(VoiceView))
+def get_voice() -> VoiceView:
     """The voice of the notebook, and all that it could have. The page has the usual catalogue."""
     own = speaker()
-    return {
-        "language": own.language,
-        "languages": list(languages()),
-        "decimal_sign": str(own.numbers.decimal_sign),
-        "words": own.words,
-        "catalogue": "" if own.language == DEFAULT else catalogue(own.language),
-    }
+    return VoiceView(
+        language=own.language,
+        languages=list(languages()),
+        decimal_sign=own.numbers.decimal_sign,
+        words=own.words,
+        catalogue="" if own.language == DEFAULT else catalogue(own.language),
+    )

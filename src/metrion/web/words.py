@@ -3,62 +3,65 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from typing import Any
 
 from flask_smorest import Blueprint
 
 from metrion.core.instruments.instrument import Kind
 from metrion.core.instruments.parts import FACES, PARTS
 from metrion.core.words import CARE, CONCEPTS
-from metrion.web.schemas import WordsSchema
+from metrion.web.schemas import (
+    CareView,
+    ConceptView,
+    FaceView,
+    KindView,
+    PartView,
+    WordsView,
+    schema_of,
+)
 from metrion.web.speaking import speaker
 
 blueprint = Blueprint("words", __name__, url_prefix="/api/words")
 
 
 @blueprint.get("")
-@blueprint.response(200, WordsSchema)
-def get_words() -> dict[str, Any]:
+@blueprint.response(200, schema_of(WordsView))
+def get_words() -> WordsView:
     """The glossary with all words of each concept, and what is said of tools."""
     text, knows = speaker().text, speaker().knows
-    return {
-        "concepts": [
-            {
-                "id": concept,
-                "words": list(speaker().alternatives(concept)),
-                "meaning": text(f"concept-{concept}.meaning"),
-            }
+    return WordsView(
+        concepts=[
+            ConceptView(
+                id=concept,
+                words=list(speaker().alternatives(concept)),
+                meaning=text(f"concept-{concept}.meaning"),
+            )
             for concept in CONCEPTS
         ],
-        "care": [
-            {"title": text(f"care-{about}"), "text": text(f"care-{about}.text")} for about in CARE
-        ],
-        "kinds": [_kind_view(kind, text, knows) for kind in Kind],
-    }
+        care=[CareView(text(f"care-{about}"), text(f"care-{about}.text")) for about in CARE],
+        kinds=[_kind_view(kind, text, knows) for kind in Kind],
+    )
 
 
-def _kind_view(
-    kind: Kind, text: Callable[[str], str], knows: Callable[[str], bool]
-) -> dict[str, Any]:
+def _kind_view(kind: Kind, text: Callable[[str], str], knows: Callable[[str], bool]) -> KindView:
     """The parts and faces of a kind of tool."""
 
-    def part_view(part: str) -> dict[str, str]:
+    def part_view(part: str) -> PartView:
         code = f"part-{kind}-{part}"
         handling = text(f"{code}.handling") if knows(f"{code}.handling") else ""
         purpose = text(f"{code}.purpose")
-        return {"id": part, "name": text(code), "purpose": purpose, "handling": handling}
+        return PartView(part, text(code), purpose, handling)
 
-    return {
-        "kind": str(kind),
-        "parts": [part_view(part) for part in PARTS[kind]],
-        "care": text(f"kind-care-{kind}"),
-        "faces": [
-            {
-                "id": face.id,
-                "name": text(f"face-{kind}-{face.id}"),
-                "measures": text(f"face-{kind}-{face.id}.measures"),
-                "closes": face.closes,
-            }
+    return KindView(
+        kind=str(kind),
+        care=text(f"kind-care-{kind}"),
+        parts=[part_view(part) for part in PARTS[kind]],
+        faces=[
+            FaceView(
+                id=face.id,
+                name=text(f"face-{kind}-{face.id}"),
+                measures=text(f"face-{kind}-{face.id}.measures"),
+                closes=face.closes,
+            )
             for face in FACES[kind]
         ],
-    }
+    )

@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from fractions import Fraction
-from typing import Any
 
 from metrion.core.desk.desk import Answer, consider, consider_position
 from metrion.core.desk.pairing import Pairing, pairing
@@ -14,12 +13,23 @@ from metrion.core.desk.zero_desk import nearer_to_a_mark, sides, zero_finding
 from metrion.core.errors import MetrionError
 from metrion.core.exact.numbers import to_text
 from metrion.core.facts import fact
-from metrion.core.instruments.appearance import FineAs
 from metrion.core.instruments.drawing import fine_numerals
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.quantity.observations import Arc, Sort
+from metrion.core.quantity.observations import Sort
 from metrion.core.quantity.zero import WrappedZero, ZeroCheck
 from metrion.core.scales import Indication
+from metrion.web.schemas import (
+    AnswerView,
+    EnteredView,
+    FigureView,
+    FineFigureView,
+    IndicationView,
+    NeighbourView,
+    TurnView,
+    TypedView,
+    WrappedZeroView,
+    ZeroFindingView,
+)
 from metrion.web.speaking import say, shown
 
 _FINEST = 1_000_000
@@ -28,111 +38,114 @@ _FINEST = 1_000_000
 
 def answer_view(
     instrument: Instrument,
-    body: dict[str, Any],
+    body: IndicationView,
     checks: Sequence[ZeroCheck] = (),
-) -> dict[str, Any]:
+) -> AnswerView:
     """Reading, bounds, neighbours and sentences for what was typed or dragged."""
-    sort = Sort(body.get("sort", Sort.SINGLE))
+    sort = body.sort if isinstance(body, TypedView) else Sort.SINGLE
     answer = _answered(instrument, body, checks if sort is Sort.SINGLE else None)
-    paired = _paired(instrument, answer, body, sort)
+    paired = _paired(instrument, answer, body)
     position = answer.main if answer.read is None else answer.read
-    finding, reference_fault = _finding(instrument, answer, body["reference"])
-    return {
-        "seq": body["seq"],
-        "main": {
-            "value": None if answer.main is None else instrument.main_text(answer.main),
-            "fault": say(answer.main_fault),
-        },
-        "fine": _fine_view(instrument, answer),
-        "read": _text(instrument, answer.read),
-        "corrected": _text(instrument, answer.corrected),
+    finding, reference_fault = _finding(instrument, answer, body.reference)
+    return AnswerView(
+        seq=body.seq,
+        main=FigureView(
+            value=None if answer.main is None else instrument.main_text(answer.main),
+            fault=say(answer.main_fault),
+        ),
+        fine=_fine_view(instrument, answer),
+        read=_text(instrument, answer.read),
+        corrected=_text(instrument, answer.corrected),
         # With a main reading alone the page can already show where the zero line must be.
-        "position": None if position is None else float(position),
-        "bounds": answer.bounds and [shown(instrument.mark_text(b)) for b in answer.bounds],
-        "meets": None if answer.meets is None else float(answer.meets),
-        "neighbours": [
-            {
-                "line": neighbour.line,
-                "mark": float(neighbour.mark),
-                "miss": float(neighbour.miss),
-                "words": say(neighbour.says),
-            }
+        position=None if position is None else float(position),
+        bounds=[shown(instrument.mark_text(b)) for b in answer.bounds] if answer.bounds else None,
+        meets=None if answer.meets is None else float(answer.meets),
+        neighbours=[
+            NeighbourView(
+                line=neighbour.line,
+                mark=float(neighbour.mark),
+                miss=float(neighbour.miss),
+                words=say(neighbour.says),
+            )
             for neighbour in answer.neighbours
         ],
-        "sentences": [
+        sentences=[
             *map(say, paired.sentences if paired else ()),
             *map(say, answer.sentences),
         ],
-        "between": _text(instrument, paired.value) if paired else None,
-        "second_turn": answer.second_turn,
-        "turns": [_turn_view(instrument, turn, answer) for turn in answer.turns],
-        "finding": finding,
-        "reference_fault": reference_fault,
-    }
+        between=_text(instrument, paired.value) if paired else None,
+        second_turn=answer.second_turn,
+        turns=[_turn_view(instrument, turn, answer) for turn in answer.turns],
+        finding=finding,
+        reference_fault=reference_fault,
+    )
 
 
-def _turn_view(instrument: Instrument, turn: Turn, answer: Answer) -> dict[str, Any]:
+def _turn_view(instrument: Instrument, turn: Turn, answer: Answer) -> TurnView:
     """One of the two turns of a screw, and whether it is the one that was read."""
-    return {
-        "main": instrument.main_text(turn.indication.main),
-        "second_turn": turn.indication.second_turn,
-        "read": shown(instrument.value_text(turn.read)),
-        "position": float(turn.read),
-        "chosen": turn.read == answer.read,
-        "words": say(turn.says),
-    }
+    return TurnView(
+        main=instrument.main_text(turn.indication.main),
+        second_turn=turn.indication.second_turn,
+        read=shown(instrument.value_text(turn.read)),
+        position=float(turn.read),
+        chosen=turn.read == answer.read,
+        words=say(turn.says),
+    )
 
 
-def _paired(
-    instrument: Instrument, answer: Answer, body: dict[str, Any], sort: Sort
-) -> Pairing | None:
+def _paired(instrument: Instrument, answer: Answer, body: IndicationView) -> Pairing | None:
     """What the positions entered before and this one come to; None where one is none."""
-    if sort is Sort.SINGLE:
+    if not isinstance(body, TypedView) or body.sort is Sort.SINGLE:
         return None
     earlier = [
-        _typed(instrument, {**body, **entered}, None).indication for entered in body["earlier"]
+        _typed(instrument, entered, None, estimates=body.estimates).indication
+        for entered in body.earlier
     ]
     indications = [
         indication for indication in (*earlier, answer.indication) if indication is not None
     ]
     if len(indications) != len(earlier) + 1:
         return None
-    return pairing(instrument, indications, sort, Arc(body["arc"]), halved=body["halved"])
+    return pairing(instrument, indications, body.sort, body.arc, halved=body.halved)
 
 
 def _answered(
-    instrument: Instrument, body: dict[str, Any], checks: Sequence[ZeroCheck] | None
+    instrument: Instrument, body: IndicationView, checks: Sequence[ZeroCheck] | None
 ) -> Answer:
-    if body["position"] is not None:
-        position = Fraction(body["position"]).limit_denominator(_FINEST)
+    if body.position is not None:
+        position = Fraction(body.position).limit_denominator(_FINEST)
         return consider_position(instrument, position, checks)
-    return _typed(instrument, body, checks)
+    return _typed(instrument, body, checks, estimates=body.estimates)
 
 
 def _typed(
-    instrument: Instrument, body: dict[str, Any], checks: Sequence[ZeroCheck] | None
+    instrument: Instrument,
+    entered: EnteredView,
+    checks: Sequence[ZeroCheck] | None,
+    *,
+    estimates: bool,
 ) -> Answer:
     return consider(
         instrument,
-        body["main"],
-        body["fine"],
-        FineAs(body["fine_as"]),
+        entered.main,
+        entered.fine,
+        entered.fine_as,
         checks,
-        estimates=body["estimates"],
-        second_turn=body["second_turn"],
+        estimates=estimates,
+        second_turn=entered.second_turn,
     )
 
 
-def _fine_view(instrument: Instrument, answer: Answer) -> dict[str, Any]:
+def _fine_view(instrument: Instrument, answer: Answer) -> FineFigureView:
     line = answer.line
     if line is None:
-        return {"value": None, "fault": say(answer.line_fault), "numeral": None, "worth": None}
-    return {
-        "value": to_text(Fraction(line)),
-        "fault": say(answer.line_fault),
-        "numeral": fine_numerals(instrument).text(line),
-        "worth": shown(instrument.value_text(instrument.reading(Indication(Fraction(0), line)))),
-    }
+        return FineFigureView(value=None, fault=say(answer.line_fault), numeral=None, worth=None)
+    return FineFigureView(
+        value=to_text(Fraction(line)),
+        fault=say(answer.line_fault),
+        numeral=fine_numerals(instrument).text(line),
+        worth=shown(instrument.value_text(instrument.reading(Indication(Fraction(0), line)))),
+    )
 
 
 def _text(instrument: Instrument, value: Fraction | None) -> str | None:
@@ -141,7 +154,7 @@ def _text(instrument: Instrument, value: Fraction | None) -> str | None:
 
 def _finding(
     instrument: Instrument, answer: Answer, typed: str | None
-) -> tuple[dict[str, Any] | None, str]:
+) -> tuple[ZeroFindingView | None, str]:
     """What a look at the zero comes to, where a reference (0 for closed faces) makes it one."""
     if typed is None:
         return None, ""
@@ -154,22 +167,22 @@ def _finding(
     if answer.indication is None:
         return None, ""
     found = zero_finding(instrument, answer.indication, reference)
-    view = {
-        "error": float(found.error),
-        "words": say(found.says),
-        "ways": [say(way) for way in found.ways],
-        "advice": say(found.advice),
-        "wrapped": found.wrapped and _wrapped_view(instrument, found.wrapped),
-    }
+    view = ZeroFindingView(
+        error=float(found.error),
+        words=say(found.says),
+        ways=[say(way) for way in found.ways],
+        advice=say(found.advice),
+        wrapped=_wrapped_view(instrument, found.wrapped) if found.wrapped else None,
+    )
     return view, ""
 
 
-def _wrapped_view(instrument: Instrument, wrapped: WrappedZero) -> dict[str, Any]:
+def _wrapped_view(instrument: Instrument, wrapped: WrappedZero) -> WrappedZeroView:
     likely, kept = sides(instrument, wrapped)
-    return {
-        "main": instrument.main_text(wrapped.indication.main),
-        "second_turn": wrapped.indication.second_turn,
-        "words": say(fact("which-zero", nearer=nearer_to_a_mark(instrument))),
-        "likely": say(likely),
-        "kept": say(kept),
-    }
+    return WrappedZeroView(
+        main=instrument.main_text(wrapped.indication.main),
+        second_turn=wrapped.indication.second_turn,
+        words=say(fact("which-zero", nearer=nearer_to_a_mark(instrument))),
+        likely=say(likely),
+        kept=say(kept),
+    )

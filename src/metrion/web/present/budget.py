@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-from typing import Any
-
 from metrion.core.exact.rounding import two_figures
 from metrion.core.formula.notation import printed_unit
 from metrion.core.logbook import Logbook
@@ -11,41 +9,42 @@ from metrion.core.quantity.derived import Derived
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.uncertainty.budget import Budget
 from metrion.report import compared, unit_of
+from metrion.web.schemas import BudgetView, ComparedView, ShareView
 from metrion.web.speaking import say, shown, speaker
 
 
-def budget_view(budget: Budget, unit: str) -> dict[str, Any]:
+def budget_view(budget: Budget, unit: str) -> BudgetView:
     """The bars of a budget and what they mean."""
-    return {
-        "shares": [
-            {
-                "label": say(share.label),
-                "size": shown(two_figures(share.size, unit)),
-                "percent": float(share.percent),
-                "percent_words": say(share.whole_percent),
-                "lost": share.lost,
-            }
+    return BudgetView(
+        shares=[
+            ShareView(
+                label=say(share.label),
+                size=shown(two_figures(share.size, unit)),
+                percent=float(share.percent),
+                percent_words=say(share.whole_percent),
+                lost=share.lost,
+            )
             for share in budget.shares
         ],
-        "sentences": [say(fact) for fact in budget.sentences],
-    }
+        sentences=[say(fact) for fact in budget.sentences],
+    )
 
 
-def comparison_view(own: Measurement | Derived, logbook: Logbook) -> dict[str, Any] | None:
+def comparison_view(own: Measurement | Derived, logbook: Logbook) -> ComparedView | None:
     """A result beside what it was to be compared with; None where nothing was."""
     found = compared(own, logbook, speaker())
     beside = own.compare
     if found is None or beside is None:
         return None
-    return {
-        "quantity": beside.quantity or None,
-        "derived": beside.derived or None,
-        "value": beside.value,
-        "uncertainty": beside.uncertainty,
-        "unit": printed_unit(beside.unit),
-        "with": found.beside,
-        "sentences": list(found.sentences),
-    }
+    return ComparedView(
+        quantity=beside.quantity or None,
+        derived=beside.derived or None,
+        value=beside.value,
+        uncertainty=beside.uncertainty,
+        unit=printed_unit(beside.unit),
+        beside=found.beside,
+        sentences=list(found.sentences),
+    )
 
 
 def dimension_of(own: Measurement | Derived) -> str:

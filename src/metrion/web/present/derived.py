@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-from typing import Any
-
 from metrion.core.exact.numbers import to_text
 from metrion.core.formula.notation import printed_formula, printed_unit, unit_after
 from metrion.core.logbook import Logbook
@@ -15,44 +13,44 @@ from metrion.store.records import Kept
 from metrion.voice.conventions import convention_name
 from metrion.web.present.budget import budget_view, comparison_view, dimension_of
 from metrion.web.present.instruments import steps_view
+from metrion.web.schemas import DerivedInputView, DerivedView
 from metrion.web.speaking import say, shown, speaker
 
 
-def derived_view(found: DerivedResult, entry: Kept, logbook: Logbook) -> dict[str, Any]:
+def derived_view(found: DerivedResult, entry: Kept, logbook: Logbook) -> DerivedView:
     """A derived quantity: formula, inputs, result, and what its inputs have in common."""
     derived = found.derived
     percent = None
     if found.value and found.uncertainty:
         percent = shown(f"{100 * float(found.uncertainty.size) / abs(float(found.value)):.2g}")
-    return {
-        "id": derived.id,
-        "version": entry.version,
-        "name": derived.name,
-        "formula": shown(printed_formula(derived.formula.text)),
-        "unit": printed_unit(derived.unit.text),
-        "convention": derived.convention.id,
-        "convention_name": convention_name(derived.convention, speaker()),
-        "inputs": [_input_view(symbol, given) for symbol, given in derived.inputs.items()],
-        "sentence": shown(found.rounded.printed) if found.rounded else None,
-        "relative_percent": percent,
-        "working": steps_view(derived_working(found, speaker())),
-        "budget": budget_view(derived_budget(found), derived.unit.text),
-        "compared": comparison_view(derived, logbook),
-        "dimension": dimension_of(derived),
-        "shared_zeros": [say(shared.says) for shared in found.shared_zeros],
-    }
+    return DerivedView(
+        id=derived.id,
+        version=entry.version,
+        name=derived.name,
+        formula=shown(printed_formula(derived.formula.text)),
+        unit=printed_unit(derived.unit.text),
+        convention=derived.convention.id,
+        convention_name=convention_name(derived.convention, speaker()),
+        inputs=[_input_view(symbol, given) for symbol, given in derived.inputs.items()],
+        sentence=shown(found.rounded.printed) if found.rounded else None,
+        relative_percent=percent,
+        working=steps_view(derived_working(found, speaker())),
+        budget=budget_view(derived_budget(found), derived.unit.text),
+        compared=comparison_view(derived, logbook),
+        dimension=dimension_of(derived),
+        shared_zeros=[say(shared.says) for shared in found.shared_zeros],
+    )
 
 
-def _input_view(symbol: str, given: Measurement | TypedValue) -> dict[str, Any]:
+def _input_view(symbol: str, given: Measurement | TypedValue) -> DerivedInputView:
     if isinstance(given, Measurement):
-        typed = dict.fromkeys(("value", "uncertainty", "unit"))
-        return {"symbol": symbol, "quantity": given.id, **typed, "words": given.label}
+        return DerivedInputView(symbol, given.id, None, None, None, given.label)
     unit, uncertainty = given.unit.text, to_text(given.uncertainty)
-    return {
-        "symbol": symbol,
-        "quantity": None,
-        "value": given.written,
-        "uncertainty": uncertainty,
-        "unit": printed_unit(unit),
-        "words": shown(f"({given.written} ± {uncertainty}){unit_after(unit)}"),
-    }
+    return DerivedInputView(
+        symbol=symbol,
+        quantity=None,
+        value=given.written,
+        uncertainty=uncertainty,
+        unit=printed_unit(unit),
+        words=shown(f"({given.written} ± {uncertainty}){unit_after(unit)}"),
+    )

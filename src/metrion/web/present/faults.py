@@ -5,9 +5,10 @@ from __future__ import annotations
 from collections.abc import Iterable
 
 from metrion.formats.faults import Fault
+from metrion.web.schemas import FaultView
 from metrion.web.speaking import say
 
 
-def faults_view(faults: Iterable[Fault]) -> list[dict[str, str]]:
+def faults_view(faults: Iterable[Fault]) -> list[FaultView]:
     """What is wrong, and where."""
-    return [{"pointer": fault.pointer, "message": say(fault.says)} for fault in faults]
+    return [FaultView(pointer=fault.pointer, message=say(fault.says)) for fault in faults]

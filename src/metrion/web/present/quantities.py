@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 from fractions import Fraction
 from functools import lru_cache
-from typing import Any, NamedTuple
+from typing import NamedTuple
 
 from metrion.core.desk.desk import zero_says
 from metrion.core.exact.numbers import to_text
@@ -30,6 +30,15 @@ from metrion.voice.conventions import convention_name
 from metrion.web.present.budget import budget_view, comparison_view, dimension_of
 from metrion.web.present.instruments import steps_view
 from metrion.web.remembered import Hashed
+from metrion.web.schemas import (
+    EarlierView,
+    FlagView,
+    HintView,
+    PlaceView,
+    QuantityView,
+    ReadingView,
+    ResultView,
+)
 from metrion.web.speaking import say, shown, speaker
 
 
@@ -42,122 +51,135 @@ class Version(NamedTuple):
 
 def quantity_view(
     reviewed: Hashed[Reviewed], version: int, readings: tuple[Version, ...], logbook: Logbook
-) -> dict[str, Any]:
+) -> QuantityView:
     """A quantity with its readings and its result, and beside another of the sheet."""
     view = _by_itself(reviewed, version, readings, speaker())
-    return {**view, "compared": comparison_view(reviewed.value.result.measurement, logbook)}
+    return replace(view, compared=comparison_view(reviewed.value.result.measurement, logbook))
 
 
 @lru_cache(maxsize=2048)
 def _by_itself(
     of: Hashed[Reviewed], version: int, readings: tuple[Version, ...], speaker: Speaker
-) -> dict[str, Any]:
+) -> QuantityView:
     """What hangs on nothing else of the sheet, for one reader."""
     reviewed = of.value
     result, measurement = reviewed.result, reviewed.result.measurement
     instrument = measurement.instrument
-    return {
-        "id": measurement.id,
-        "version": version,
-        "name": measurement.label,
-        "symbol": measurement.symbol,
-        "instrument": instrument.id,
-        "unit": instrument.unit,
-        "face": measurement.face,
-        "items": measurement.items,
-        "divide_by": measurement.divide_by,
-        "sort": str(measurement.intended),
-        "arc": str(measurement.arc),
-        "zero": [check.id for check in measurement.checks],
-        "zero_exact": measurement.zero_exact,
-        "zero_error": float(measurement.zero_error),
-        "zero_text": shown(instrument.value_text(measurement.zero_error)),
-        "zero_words": say(zero_says(instrument, measurement.effective_checks)),
-        "estimates": measurement.convention.estimate,
-        "convention": measurement.convention.id,
-        "convention_name": convention_name(measurement.convention, speaker),
-        "reading_count": len(readings),
-        "readings": readings_view(measurement, readings),
-        "result": result_view(result),
-        "working": steps_view(result_lines(result, speaker)),
-        "budget": budget_view(measurement_budget(result), instrument.unit),
-        "dimension": dimension_of(measurement),
-        "flags": flags_view(reviewed),
-        "places": places_view(measurement),
-        "places_apart": measurement.places_apart,
-        "hints": hints_view(measurement),
-        "advice": say(advice(result)),
-    }
+    return QuantityView(
+        id=measurement.id,
+        version=version,
+        name=measurement.label,
+        symbol=measurement.symbol,
+        instrument=instrument.id,
+        unit=instrument.unit,
+        face=measurement.face,
+        items=measurement.items,
+        divide_by=measurement.divide_by,
+        sort=measurement.intended,
+        arc=measurement.arc,
+        zero=[check.id for check in measurement.checks],
+        zero_exact=measurement.zero_exact,
+        zero_error=float(measurement.zero_error),
+        zero_text=shown(instrument.value_text(measurement.zero_error)),
+        zero_words=say(zero_says(instrument, measurement.effective_checks)),
+        estimates=measurement.convention.estimate,
+        convention=measurement.convention.id,
+        convention_name=convention_name(measurement.convention, speaker),
+        reading_count=len(readings),
+        readings=readings_view(measurement, readings),
+        result=result_view(result),
+        working=steps_view(result_lines(result, speaker)),
+        budget=budget_view(measurement_budget(result), instrument.unit),
+        compared=None,
+        dimension=dimension_of(measurement),
+        flags=flags_view(reviewed),
+        places=places_view(measurement),
+        places_apart=measurement.places_apart,
+        hints=hints_view(measurement),
+        advice=say(advice(result)),
+    )
 
 
-def places_view(measurement: Measurement) -> list[dict[str, Any]]:
+def places_view(measurement: Measurement) -> list[PlaceView]:
     """The result of each place, where there are several."""
     found = by_place(measurement)
     if len(found) < 2:
         return []
     return [
-        {
-            "place": one.place,
-            "count": len(one.result.measurement.counting),
-            "sentence": shown(one.result.rounded.printed) if one.result.rounded else None,
-        }
+        PlaceView(
+            place=one.place,
+            count=len(one.result.measurement.counting),
+            sentence=shown(one.result.rounded.printed) if one.result.rounded else None,
+        )
         for one in found
     ]
 
 
-def hints_view(measurement: Measurement) -> list[dict[str, str]]:
+def hints_view(measurement: Measurement) -> list[HintView]:
     """Remarks that use how a reading was approached and who read it."""
-    return [{"code": hint.code, "message": say(hint.says)} for hint in hints(measurement)]
+    return [HintView(code=hint.code, message=say(hint.says)) for hint in hints(measurement)]
 
 
-def readings_view(measurement: Measurement, entries: Sequence[Version]) -> list[dict[str, Any]]:
+def readings_view(measurement: Measurement, entries: Sequence[Version]) -> list[ReadingView]:
     """Every reading; what alike ones have in common is made once."""
-    figures: dict[tuple[Indication, ...], dict[str, Any]] = {}
+    figures: dict[tuple[Indication, ...], _Figures] = {}
     views = []
     for index, (entry, observation) in enumerate(
         zip(entries, measurement.observations, strict=True)
     ):
         if observation.indications not in figures:
             figures[observation.indications] = _figures(measurement, index)
-        views.append(_reading_view(measurement, index, entry) | figures[observation.indications])
+        views.append(_reading_view(measurement, index, entry, figures[observation.indications]))
     return views
 
 
-def _reading_view(measurement: Measurement, index: int, entry: Version) -> dict[str, Any]:
-    """What is noted beside a reading."""
+class _Figures(NamedTuple):
+    """What readings of the same marks and lines have in common."""
+
+    main: str
+    line: str
+    position: float
+    positions: list[float]
+    read: str
+    corrected: str
+    value: float
+
+
+def _reading_view(
+    measurement: Measurement, index: int, entry: Version, figures: _Figures
+) -> ReadingView:
+    """A reading: its figures, and what is noted beside it."""
     observation, instrument = measurement.observations[index], measurement.instrument
-    return {
-        "id": entry.id,
-        "version": entry.version,
-        "index": index,
-        "place": observation.place,
-        "approach": observation.noted.approach or "",
-        "reader": observation.noted.reader,
-        "note": observation.noted.note,
-        "meets": to_text(observation.meets) if observation.meets is not None else "",
-        "excluded": observation.excluded,
-        "at": observation.noted.at or None,
-        "history": [_earlier_view(instrument, one) for one in observation.noted.history],
-    }
+    return ReadingView(
+        id=entry.id,
+        version=entry.version,
+        index=index,
+        place=observation.place,
+        approach=observation.noted.approach or "",
+        reader=observation.noted.reader,
+        note=observation.noted.note,
+        meets=to_text(observation.meets) if observation.meets is not None else "",
+        excluded=observation.excluded,
+        at=observation.noted.at or None,
+        history=[_earlier_view(instrument, one) for one in observation.noted.history],
+        **figures._asdict(),
+    )
 
 
-def _figures(measurement: Measurement, index: int) -> dict[str, Any]:
+def _figures(measurement: Measurement, index: int) -> _Figures:
     """Marks and lines of a reading, what it reads, corrected, and its place on the axis."""
     observation, instrument = measurement.observations[index], measurement.instrument
     corrected = measurement.corrected[index]
-    return {
-        "main": " / ".join(
-            shown(instrument.mark_text(indication.main)) for indication in observation.indications
-        ),
-        "line": shown(_lines(instrument, observation)),
-        "position": float(measurement.observed[index]),
-        "positions": [
-            float(instrument.reading(indication)) for indication in observation.indications
-        ],
-        "read": shown(instrument.value_text(measurement.observed[index])),
-        "corrected": _with_decimals(measurement, corrected),
-        "value": float(corrected),
-    }
+    marks = [shown(instrument.mark_text(one.main)) for one in observation.indications]
+    return _Figures(
+        main=" / ".join(marks),
+        line=shown(_lines(instrument, observation)),
+        position=float(measurement.observed[index]),
+        positions=[float(instrument.reading(one)) for one in observation.indications],
+        read=shown(instrument.value_text(measurement.observed[index])),
+        corrected=shown(instrument.value_text(corrected)),
+        value=float(corrected),
+    )
 
 
 def _lines(instrument: Instrument, observation: Observation) -> str:
@@ -167,48 +189,36 @@ def _lines(instrument: Instrument, observation: Observation) -> str:
     return " / ".join(to_text(Fraction(indication.line)) for indication in observation.indications)
 
 
-def _with_decimals(measurement: Measurement, value: Fraction) -> str:
-    return shown(measurement.instrument.value_text(value))
-
-
-def _earlier_view(instrument: Instrument, earlier: Earlier) -> dict[str, str]:
+def _earlier_view(instrument: Instrument, earlier: Earlier) -> EarlierView:
     """Figures a reading had before, those of a pair as the rows show them: ``6 / 12``."""
-    return {
-        "main": shown(" / ".join(main_words(instrument, main) for main, _ in earlier.indications)),
-        "line": shown(" / ".join(line for _, line in earlier.indications)),
-        "at": earlier.at,
-        "why": earlier.why,
-    }
+    return EarlierView(
+        main=shown(" / ".join(main_words(instrument, main) for main, _ in earlier.indications)),
+        line=shown(" / ".join(line for _, line in earlier.indications)),
+        at=earlier.at,
+        why=earlier.why,
+    )
 
 
-def result_view(result: MeasurementResult) -> dict[str, Any]:
+def result_view(result: MeasurementResult) -> ResultView:
     """Mean and uncertainty: the sentence to read, floats to draw the band."""
     measurement = result.measurement
     count = len(measurement.counting)
-    view: dict[str, Any] = {
-        "count": count,
-        "sentence": None,
-        "in_degrees": None,
-        "mean": None,
-        "low": None,
-        "high": None,
-        "relative_percent": None,
-    }
     if result.mean is None or result.uncertainty is None or result.rounded is None:
-        return view
+        return ResultView(count, *[None] * 6)
     # The band is drawn where the readings stand: before a stack is divided.
     middle, half = (
         float(number * measurement.divisor) for number in (result.mean, result.uncertainty.size)
     )
     percent = result.relative_percent
-    return view | {
-        "sentence": shown(result.rounded.printed),
-        "in_degrees": _in_degrees(result),
-        "mean": middle,
-        "low": middle - half,
-        "high": middle + half,
-        "relative_percent": None if percent is None else shown(f"{float(percent):.2g}"),
-    }
+    return ResultView(
+        count=count,
+        sentence=shown(result.rounded.printed),
+        in_degrees=_in_degrees(result),
+        mean=middle,
+        low=middle - half,
+        high=middle + half,
+        relative_percent=None if percent is None else shown(f"{float(percent):.2g}"),
+    )
 
 
 def _in_degrees(result: MeasurementResult) -> str | None:
@@ -222,21 +232,21 @@ def _in_degrees(result: MeasurementResult) -> str | None:
     return shown(f"{rounded.value}° ± {rounded.uncertainty}°")
 
 
-def flags_view(reviewed: Reviewed) -> list[dict[str, Any]]:
+def flags_view(reviewed: Reviewed) -> list[FlagView]:
     """Every flag, with what the result would be without the reading it is about."""
     measurement = reviewed.result.measurement
     return [
-        {
-            "code": flag.code,
-            "level": str(flag.level),
-            "message": say(flag.says),
-            "observation": flag.observation,
-            "suggestion": dict(flag.suggestion),
-            "suggested": _suggested(measurement, flag),
-            "zero_check": flag.zero_check or None,
-            "settled": settled(flag, measurement) is not None,
-            "without": _without(measurement, flag),
-        }
+        FlagView(
+            code=flag.code,
+            level=flag.level,
+            message=say(flag.says),
+            observation=flag.observation,
+            suggestion=dict(flag.suggestion),
+            suggested=_suggested(measurement, flag),
+            zero_check=flag.zero_check or None,
+            settled=settled(flag, measurement) is not None,
+            without=_without(measurement, flag),
+        )
         for flag in reviewed.second_looks
     ]
 

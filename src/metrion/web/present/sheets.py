@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from collections import defaultdict
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass
-from typing import Any
+from dataclasses import dataclass, replace
+from typing import TypeVar
 
 from metrion.core.logbook import Reviewed
 from metrion.store.records import OBSERVATIONS
@@ -15,7 +15,22 @@ from metrion.web.present.derived import derived_view
 from metrion.web.present.instruments import instrument_view, zero_check_view
 from metrion.web.present.quantities import Version, open_looks, quantity_view, result_view
 from metrion.web.remembered import Hashed
+from metrion.web.schemas import (
+    DerivedView,
+    InstrumentView,
+    OrderView,
+    QuantityView,
+    SheetChangeView,
+    SheetHeadView,
+    SheetSummaryView,
+    SheetView,
+    SummaryResultView,
+    ZeroCheckView,
+    widened,
+)
 from metrion.web.speaking import speaker
+
+_Value = TypeVar("_Value")
 
 SECTIONS = {
     "instruments": "instruments",
@@ -27,40 +42,42 @@ SECTIONS = {
 
 
 @contained()
-def sheet_view(worked: Worked) -> dict[str, Any]:
+def sheet_view(worked: Worked) -> SheetView:
     """A sheet, whole."""
-    return {**_about(worked), **_entries(worked, None)}
+    return _view(worked, None)
 
 
 @contained()
-def change_view(changed: Changed) -> dict[str, Any]:
+def change_view(changed: Changed) -> SheetChangeView:
     """A sheet as it is after a change: its head, and of its entries those that changed.
 
     Of a changed quantity there are the readings that changed. What is left out is as in the state
     that ``since`` names; without one nothing is left out.
     """
     before, after = changed.before, changed.after
-    return {
-        **_about(after),
-        **_entries(after, before),
-        "since": before and before.version,
-        "order": {
-            part: [entry.id for entry in after.entries[section]]
-            for part, section in SECTIONS.items()
-        },
+    order = {
+        part: [entry.id for entry in after.entries[section]] for part, section in SECTIONS.items()
     }
+    view = _view(after, before)
+    return widened(SheetChangeView, view, since=before and before.version, order=OrderView(**order))
 
 
-def _about(worked: Worked) -> dict[str, Any]:
+def _view(worked: Worked, before: Worked | None) -> SheetView:
+    """Every entry as it is shown; with an earlier state, those that are shown otherwise now."""
     logbook = worked.results.logbook
-    return {
-        **_head(worked),
-        "authors": logbook.authors,
-        "date": logbook.date,
-        "aim": logbook.aim,
-        "undo": _command(worked.undo),
-        "redo": _command(worked.redo),
-    }
+    return widened(
+        SheetView,
+        _head(worked),
+        authors=logbook.authors,
+        date=logbook.date,
+        aim=logbook.aim,
+        undo=_command(worked.undo),
+        redo=_command(worked.redo),
+        instruments=list(_instruments(worked, before)),
+        zero_checks=list(_zero_checks(worked, before)),
+        quantities=list(_quantities(worked, before)),
+        derived=list(_derived(worked, before)),
+    )
 
 
 def _command(title: str | None) -> str | None:
@@ -69,17 +86,7 @@ def _command(title: str | None) -> str | None:
     return speaker().text(code) if title and speaker().knows(code) else title
 
 
-def _entries(worked: Worked, before: Worked | None) -> dict[str, Any]:
-    """Every entry as it is shown; with an earlier state, those that are shown otherwise now."""
-    return {
-        "instruments": list(_instruments(worked, before)),
-        "zero_checks": list(_zero_checks(worked, before)),
-        "quantities": list(_quantities(worked, before)),
-        "derived": list(_derived(worked, before)),
-    }
-
-
-def _instruments(worked: Worked, before: Worked | None) -> Iterator[dict[str, Any]]:
+def _instruments(worked: Worked, before: Worked | None) -> Iterator[InstrumentView]:
     known = _known(before, "instruments", before.results.logbook.instruments) if before else {}
     for tool, entry in zip(
         worked.results.logbook.instruments, worked.entries["instruments"], strict=True
@@ -88,7 +95,7 @@ def _instruments(worked: Worked, before: Worked | None) -> Iterator[dict[str, An
             yield instrument_view(tool, entry)
 
 
-def _zero_checks(worked: Worked, before: Worked | None) -> Iterator[dict[str, Any]]:
+def _zero_checks(worked: Worked, before: Worked | None) -> Iterator[ZeroCheckView]:
     logbook = worked.results.logbook
     tools = {tool.id: tool for tool in logbook.instruments}
     known, earlier = {}, {}
@@ -102,13 +109,13 @@ def _zero_checks(worked: Worked, before: Worked | None) -> Iterator[dict[str, An
             yield zero_check_view(check, tool, entry)
 
 
-def _known(before: Worked, section: str, values: Sequence[Any]) -> dict[str, tuple[Any, int]]:
+def _known(before: Worked, section: str, values: Sequence[_Value]) -> dict[str, tuple[_Value, int]]:
     """What a section held, by id, with versions."""
     pairs = zip(values, before.entries[section], strict=True)
     return {entry.id: (value, entry.version) for value, entry in pairs}
 
 
-def _quantities(worked: Worked, before: Worked | None) -> Iterator[dict[str, Any]]:
+def _quantities(worked: Worked, before: Worked | None) -> Iterator[QuantityView]:
     earlier = {shown.id: shown for shown in _shown(before)} if before else {}
     for now in _shown(worked):
         then = earlier.get(now.id)
@@ -117,9 +124,9 @@ def _quantities(worked: Worked, before: Worked | None) -> Iterator[dict[str, Any
         elif now != then or now.compares:
             view, known = now.view(worked), then.view(before)
             if view != known:
-                rows = {row["index"]: row for row in known["readings"]}
-                changed = [row for row in view["readings"] if row != rows.get(row["index"])]
-                yield {**view, "readings": changed}
+                rows = {row.index: row for row in known.readings}
+                changed = [row for row in view.readings if row != rows.get(row.index)]
+                yield replace(view, readings=changed)
 
 
 @dataclass(frozen=True)
@@ -136,7 +143,7 @@ class _Shown:
         """Whether it stands beside something else."""
         return self.reviewed.value.result.measurement.compare is not None
 
-    def view(self, worked: Worked) -> dict[str, Any]:
+    def view(self, worked: Worked) -> QuantityView:
         """As it is shown."""
         logbook = worked.results.logbook
         return quantity_view(self.reviewed, self.version, self.readings, logbook)
@@ -153,7 +160,7 @@ def _shown(worked: Worked) -> Iterator[_Shown]:
         yield _Shown(entry.id, Hashed(key, reviewed), entry.version, readings[entry.id])
 
 
-def _derived(worked: Worked, before: Worked | None) -> Iterator[dict[str, Any]]:
+def _derived(worked: Worked, before: Worked | None) -> Iterator[DerivedView]:
     known = {}
     if before:
         known = _known(before, "derived", [id(one) for one in before.results.derived])
@@ -163,33 +170,31 @@ def _derived(worked: Worked, before: Worked | None) -> Iterator[dict[str, Any]]:
 
 
 @contained()
-def sheet_summary(worked: Worked) -> dict[str, Any]:
+def sheet_summary(worked: Worked) -> SheetSummaryView:
     """A sheet as the notebook lists it: its result sentences and its open second looks."""
-    pairs = list(zip(worked.results.measurements, worked.entries["measurements"], strict=True))
-    return {
-        **_head(worked),
-        "results": [
-            {
-                "id": entry.id,
-                "name": reviewed.result.measurement.label,
-                "symbol": reviewed.result.measurement.symbol,
-                "open_looks": open_looks(reviewed),
-                **result_view(reviewed.result),
-            }
-            for reviewed, entry in pairs
-        ],
-        "instruments": [i.name for i in worked.results.logbook.instruments],
-        "damage": None,
-    }
+    pairs = zip(worked.results.measurements, worked.entries["measurements"], strict=True)
+    results = [
+        widened(
+            SummaryResultView,
+            result_view(reviewed.result),
+            id=entry.id,
+            name=reviewed.result.measurement.label,
+            symbol=reviewed.result.measurement.symbol,
+            open_looks=open_looks(reviewed),
+        )
+        for reviewed, entry in pairs
+    ]
+    tools = [one.name for one in worked.results.logbook.instruments]
+    return widened(SheetSummaryView, _head(worked), results=results, instruments=tools, damage=None)
 
 
-def _head(worked: Worked) -> dict[str, Any]:
-    return {
-        "id": worked.id,
-        "title": worked.title,
-        "version": worked.version,
-        "changed_at": worked.changed_at,
-    }
+def _head(worked: Worked) -> SheetHeadView:
+    return SheetHeadView(
+        id=worked.id,
+        title=worked.title,
+        version=worked.version,
+        changed_at=worked.changed_at,
+    )
 
 
 def _readings(worked: Worked) -> dict[str, tuple[Version, ...]]:

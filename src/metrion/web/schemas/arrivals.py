@@ -2,41 +2,46 @@
 
 from __future__ import annotations
 
-from marshmallow import Schema, fields, validate
+from dataclasses import field
+from typing import Annotated
+
+from marshmallow import validate
 
 from metrion.store.arrivals import Decision, Standing
-from metrion.web.schemas.common import many, string
-from metrion.web.schemas.notebook import FaultSchema
+from metrion.web.schemas.notebook import FaultView
+from metrion.web.schemas.view import view
 
 
-class ArrivalName(Schema):
+@view
+class ArrivalNameView:
     """The name of the file that is sent."""
 
-    name = fields.String(load_default="file", validate=validate.Length(max=300))
+    name: Annotated[str, validate.Length(max=300)] = "file"
 
 
-class DecisionsSchema(ArrivalName):
+@view
+class DecisionsView(ArrivalNameView):
     """What is to be done with each logbook of a file, in order; the usual thing without any."""
 
-    decision = fields.List(
-        fields.String(validate=validate.OneOf(list(Decision))), load_default=list
-    )
+    decision: list[Decision] = field(default_factory=list)
 
 
-class ArrivalSchema(Schema):
+@view
+class ArrivalView:
     """One logbook that arrived, and how it stands to what is here."""
 
-    file = string()
-    title = string()
-    standing = string(validate=validate.OneOf(list(Standing)))
-    usual = string(validate=validate.OneOf(list(Decision)))
-    quantities = fields.Integer(required=True)
-    readings = fields.Integer(required=True)
-    faults = many(FaultSchema)
+    file: str
+    title: str
+    standing: Standing
+    usual: Decision
+    quantities: int
+    readings: int
+    faults: list[FaultView]
 
 
-class TakenSchema(Schema):
+@view
+class TakenView:
     """A sheet that a file has become."""
 
-    id = string()
-    title = string()
+    id: str
+    title: str

@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
-from marshmallow import Schema, fields
+from typing import Annotated
 
+from metrion.core.json import Record
 from metrion.core.uncertainty.conventions import Convention
 from metrion.web.schemas.common import ID, NAME, string
 from metrion.web.schemas.declared import taken
+from metrion.web.schemas.view import view
 
 _ABOUT = "A convention of one's own."
 _NAMED = {"name": string(validate=NAME)}
@@ -16,10 +18,11 @@ NewConvention = taken(
 )
 
 
-class ConventionSchema(Schema):
+@view
+class ConventionView:
     """A convention: its name, and what it does, in sentences; the record of one's own."""
 
-    id = string()
-    name = string()
-    words = fields.List(fields.String(), required=True)
-    record = fields.Nested(ConventionFields, required=True, allow_none=True)
+    id: str
+    name: str
+    words: list[str]
+    record: Annotated[Record | None, ConventionFields]

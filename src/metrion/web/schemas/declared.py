@@ -3,23 +3,60 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Collection, Iterator, Mapping
+from dataclasses import dataclass
 from functools import cache
 from types import MappingProxyType
 from typing import Any
 
-from marshmallow import Schema, fields, validate
+from marshmallow import Schema, fields, post_load, validate
 
 from metrion.core import declared as d
 from metrion.core.desk.typed import typed_exact
 from metrion.core.exact.bounds import LONGEST_FORMULA
 from metrion.core.formula.notation import typed_formula, typed_unit
 from metrion.core.instruments.instrument import SCALES
+from metrion.core.json import Record
 from metrion.core.quantity.observations import PAIR_INDICATIONS
 from metrion.core.scales import Indication
 from metrion.web.schemas.common import ID, Typed
+from metrion.web.schemas.entered import TypedReadingView
+
+_More = dict[str, Any]
 
 KEPT_BY_THE_SERVER = frozenset({"id", "at", "history", "observations"})
 """Fields that are not a client's to say."""
+
+
+@dataclass(frozen=True)
+class Told:
+    """What a client says of an entry.
+
+    Attributes:
+        record: its fields as a logbook has them; one that is to go is None.
+        id: of a new entry, if the client made one.
+        quantity: (readings) that it belongs to.
+        typed: (readings) its figures as they were typed.
+        why: the reason of a change.
+    """
+
+    record: Record
+    id: str | None = None
+    quantity: str = ""
+    typed: TypedReadingView | None = None
+    why: str = ""
+
+    @property
+    def given(self) -> Record:
+        """The fields that say something."""
+        return {name: value for name, value in self.record.items() if value is not None}
+
+
+_BESIDE = frozenset({"id", "quantity", "typed", "why"})
+
+
+def _told(found: _More) -> Told:
+    beside = {name: found.pop(name) for name in _BESIDE & found.keys()}
+    return Told(found, **beside)
 
 
 def taken(
@@ -29,6 +66,7 @@ def taken(
     *,
     without: Collection[str] = (),
     whole: bool = False,
+    inner: bool = False,
     also: Mapping[str, fields.Field[Any]] = MappingProxyType({}),
 ) -> type[Schema]:
     """The schema of what a client may say of an entry; a null takes a field away.
@@ -39,6 +77,7 @@ def taken(
         about: what it stands for.
         without: further fields that are not the client's to say.
         whole: whether an entry is always told as a whole, so that what it needs must be there.
+        inner: whether it stands within another entry, and is loaded as a record.
         also: what else may be said.
     """
     left_out = KEPT_BY_THE_SERVER | set(without)
@@ -51,7 +90,8 @@ def taken(
         isinstance(f.holds, d.Indications) for f in d.fields_of(value)
     ):
         wanted |= {key: fields.Nested(FiguresSchema) for key in PAIR_INDICATIONS}
-    return type(name, (Schema,), {"__doc__": about, **wanted, **also})
+    made = {} if inner else {"told": post_load(lambda _, found, **__: _told(found))}
+    return type(name, (Schema,), {"__doc__": about, **wanted, **also, **made})
 
 
 def _all_fields(value: type) -> Iterator[d.Field]:
@@ -87,7 +127,6 @@ class InputField(fields.Raw):
 
 
 _PLAIN = {"value": typed_exact, "uncertainty": typed_exact, "unit": typed_unit}
-_More = dict[str, Any]
 
 
 def _text(most: int, more: _More) -> fields.String:
@@ -101,7 +140,9 @@ def _either(kinds: list[str], more: _More) -> fields.Raw:
 @cache
 def _inner(value: type) -> type[Schema]:
     """The schema of a value noted within another one."""
-    return taken(value, f"{value.__name__}Fields", (value.__doc__ or "").partition("\n")[0])
+    return taken(
+        value, f"{value.__name__}Fields", (value.__doc__ or "").partition("\n")[0], inner=True
+    )
 
 
 _FIELDS: dict[type[d.Holds], Callable[[Any, _More], fields.Field[Any]]] = {
@@ -135,7 +176,7 @@ _FIELDS: dict[type[d.Holds], Callable[[Any, _More], fields.Field[Any]]] = {
 
 
 FiguresSchema: type[Schema] = taken(
-    Indication, "Figures", "One look at the scales, as it would stand in a logbook."
+    Indication, "Figures", "One look at the scales, as it would stand in a logbook.", inner=True
 )
 NEW_ID = {"id": fields.String(validate=ID)}
 """The id that a client makes for a new entry, so that sending twice adds once."""

@@ -2,47 +2,44 @@
 
 from __future__ import annotations
 
-from marshmallow import Schema, fields
-
 from metrion.core.quantity.derived import Derived
-from metrion.web.schemas.common import many, maybe_string, string
 from metrion.web.schemas.declared import NEW_ID, taken
-from metrion.web.schemas.results import (
-    BudgetSchema,
-    ComparedSchema,
-)
-from metrion.web.schemas.working import StepSchema
+from metrion.web.schemas.results import BudgetView, ComparedView
+from metrion.web.schemas.view import view
+from metrion.web.schemas.working import StepView
 
 
-class DerivedInputSchema(Schema):
+@view
+class DerivedInputView:
     """What stands for a symbol: a quantity of the sheet, or a typed-in value."""
 
-    symbol = string()
-    quantity = maybe_string()
-    value = maybe_string()
-    uncertainty = maybe_string()
-    unit = maybe_string()
-    words = string()
+    symbol: str
+    quantity: str | None
+    value: str | None
+    uncertainty: str | None
+    unit: str | None
+    words: str
 
 
-class DerivedSchema(Schema):
+@view
+class DerivedView:
     """A derived quantity of a sheet: its formula, its inputs in words, its result."""
 
-    id = string()
-    version = fields.Integer(required=True)
-    name = string()
-    formula = string()
-    unit = string()
-    convention = string()
-    convention_name = string()
-    inputs = many(DerivedInputSchema)
-    working = many(StepSchema)
-    budget = fields.Nested(BudgetSchema, required=True)
-    compared = fields.Nested(ComparedSchema, required=True, allow_none=True)
-    dimension = string()
-    sentence = maybe_string()
-    relative_percent = maybe_string()
-    shared_zeros = fields.List(fields.String(), required=True)
+    id: str
+    version: int
+    name: str
+    formula: str
+    unit: str
+    convention: str
+    convention_name: str
+    inputs: list[DerivedInputView]
+    working: list[StepView]
+    budget: BudgetView
+    compared: ComparedView | None
+    dimension: str
+    sentence: str | None
+    relative_percent: str | None
+    shared_zeros: list[str]
 
 
 _ABOUT = "A derived quantity; an input is the id of a quantity or value, uncertainty and unit."
@@ -50,19 +47,21 @@ DerivedFields = taken(Derived, "DerivedFields", _ABOUT)
 NewDerived = taken(Derived, "NewDerived", _ABOUT, also=NEW_ID)
 
 
-class BlankSchema(Schema):
+@view
+class BlankView:
     """An input of a recipe."""
 
-    symbol = string()
-    label = string()
-    unit = string()
+    symbol: str
+    label: str
+    unit: str
 
 
-class RecipeSchema(Schema):
+@view
+class RecipeView:
     """A usual derived quantity, ready to be filled in."""
 
-    id = string()
-    title = string()
-    formula = string()
-    unit = string()
-    blanks = many(BlankSchema)
+    id: str
+    title: str
+    formula: str
+    unit: str
+    blanks: list[BlankView]

@@ -2,134 +2,127 @@
 
 from __future__ import annotations
 
-from marshmallow import Schema, fields, validate
+from dataclasses import field
+from typing import Annotated
+
+from marshmallow import validate
 
 from metrion.core.quantity.observations import Arc, Sort
-from metrion.core.scales import Indication
-from metrion.web.schemas.common import many, maybe_string, number, string
-from metrion.web.schemas.declared import taken
+from metrion.web.schemas.declared import Told
+from metrion.web.schemas.entered import EnteredView
 from metrion.web.schemas.instruments import InstrumentFields
+from metrion.web.schemas.view import view
 
 
-class EnteredSchema(Schema):
-    """Figures as they were typed into the equation."""
-
-    main = fields.String(load_default="")
-    fine = fields.String(load_default="")
-    fine_as = fields.String(
-        load_default="line", validate=validate.OneOf(["line", "numeral", "worth"])
-    )
-    second_turn = fields.Boolean(load_default=False)
-
-
-class TypedReadingSchema(EnteredSchema):
-    """A reading as it was typed: its one look, or those of a pair by their names."""
-
-    a = fields.Nested(EnteredSchema)
-    b = fields.Nested(EnteredSchema)
-    a2 = fields.Nested(EnteredSchema)
-    b2 = fields.Nested(EnteredSchema)
-
-
-class IndicationSchema(EnteredSchema):
+@view
+class IndicationView(EnteredView):
     """What has been typed so far, or where the slider stands (``position``)."""
 
-    seq = fields.Integer(required=True)
-    position = fields.Float(allow_none=True, load_default=None)
-    estimates = fields.Boolean(load_default=False)
-    reference = fields.String(allow_none=True, load_default=None)
+    seq: int = field(kw_only=True)
+    position: float | None = None
+    estimates: bool = False
+    reference: str | None = None
 
 
-class TypedSchema(IndicationSchema):
+@view
+class DraftIndicationView(IndicationView):
+    """An entry on an instrument that is only being described."""
+
+    record: Annotated[Told, InstrumentFields] = field(kw_only=True)
+
+
+@view
+class TypedView(IndicationView):
     """An entry at the desk of a sheet.
 
     A ``reference`` makes it a look at the zero. ``sort`` says how many looks make the reading, and
     ``earlier`` holds those that have been entered before this one.
     """
 
-    instrument = string()
-    zero = fields.List(fields.String(), load_default=list)
-    sort = fields.String(load_default="single", validate=validate.OneOf(list(Sort)))
-    arc = fields.String(load_default="shorter", validate=validate.OneOf(list(Arc)))
-    halved = fields.Boolean(load_default=False)
-    earlier = fields.List(
-        fields.Nested(EnteredSchema), load_default=list, validate=validate.Length(max=3)
-    )
+    instrument: str = field(kw_only=True)
+    zero: list[str] = field(default_factory=list)
+    sort: Sort = Sort.SINGLE
+    arc: Arc = Arc.SHORTER
+    halved: bool = False
+    earlier: Annotated[list[EnteredView], validate.Length(max=3)] = field(default_factory=list)
 
 
-class DraftIndicationSchema(IndicationSchema):
-    """An entry on an instrument that is only being described."""
+@view
+class WrappedZeroView:
+    """What a look at the zero is likely mistaken for: the figures that it would have, and words."""
 
-    record = fields.Nested(InstrumentFields, required=True)
-
-
-WrappedZeroSchema = taken(
-    Indication,
-    "WrappedZero",
-    "What a look at the zero is likely mistaken for: the figures that it would have, and words.",
-    also={"words": string(), "likely": string(), "kept": string()},
-)
+    main: str
+    second_turn: bool
+    words: str
+    likely: str
+    kept: str
 
 
-class ZeroFindingSchema(Schema):
+@view
+class ZeroFindingView:
     """What a look at the zero comes to."""
 
-    error = number()
-    words = string()
-    ways = fields.List(fields.String(), required=True)
-    advice = string()
-    wrapped = fields.Nested(WrappedZeroSchema, required=True, allow_none=True)
+    error: float
+    words: str
+    ways: list[str]
+    advice: str
+    wrapped: WrappedZeroView | None
 
 
-class NeighbourSchema(Schema):
+@view
+class NeighbourView:
     """A line beside the coinciding one."""
 
-    line = fields.Integer(required=True)
-    mark = number()
-    miss = number()
-    words = string()
+    line: int
+    mark: float
+    miss: float
+    words: str
 
 
-class FigureSchema(Schema):
+@view
+class FigureView:
     """One blank of the equation: its value as a file would hold it, or what is wrong."""
 
-    value = maybe_string()
-    fault = string()
+    value: str | None
+    fault: str
 
 
-class FineFigureSchema(FigureSchema):
+@view
+class FineFigureView(FigureView):
     """The fine blank, with the other two ways to say the same."""
 
-    numeral = maybe_string()
-    worth = maybe_string()
+    numeral: str | None
+    worth: str | None
 
 
-class TurnSchema(Schema):
+@view
+class TurnView:
     """One of the two turns of a screw that show the same thimble line."""
 
-    main = string()
-    second_turn = fields.Boolean(required=True)
-    read = string()
-    position = number()
-    chosen = fields.Boolean(required=True)
-    words = string()
+    main: str
+    second_turn: bool
+    read: str
+    position: float
+    chosen: bool
+    words: str
 
 
-class AnswerSchema(Schema):
+@view
+class AnswerView:
     """What the desk knows of an entry."""
 
-    seq = fields.Integer(required=True)
-    main = fields.Nested(FigureSchema, required=True)
-    fine = fields.Nested(FineFigureSchema, required=True)
-    read = maybe_string()
-    corrected = maybe_string()
-    position = number(allow_none=True)
-    bounds = fields.List(fields.String(), required=True, allow_none=True)
-    meets = number(allow_none=True)
-    neighbours = many(NeighbourSchema)
-    sentences = fields.List(fields.String(), required=True)
-    second_turn = fields.Boolean(required=True)
-    turns = many(TurnSchema)
-    between = maybe_string()
-    reference_fault = string()
-    finding = fields.Nested(ZeroFindingSchema, required=True, allow_none=True)
+    seq: int
+    main: FigureView
+    fine: FineFigureView
+    read: str | None
+    corrected: str | None
+    position: float | None
+    bounds: list[str] | None
+    meets: float | None
+    neighbours: list[NeighbourView]
+    sentences: list[str]
+    second_turn: bool
+    turns: list[TurnView]
+    between: str | None
+    reference_fault: str
+    finding: ZeroFindingView | None

@@ -2,107 +2,119 @@
 
 from __future__ import annotations
 
-from marshmallow import Schema, fields, validate
+from typing import Annotated, Literal
 
+from marshmallow import validate
+
+from metrion.core.instruments.appearance import FineAs, Growth, PrintedUnit, Side
 from metrion.core.instruments.instrument import Instrument, Kind
-from metrion.web.schemas.common import many, maybe_string, number, string
+from metrion.core.json import Record
 from metrion.web.schemas.declared import NEW_ID, taken
-from metrion.web.schemas.working import StepSchema
+from metrion.web.schemas.view import view
+from metrion.web.schemas.working import StepView
 
 
-class NumeralSchema(Schema):
+@view
+class NumeralView:
     """A numeral printed at a fine line."""
 
-    line = fields.Integer(required=True)
-    text = string()
+    line: int
+    text: str
 
 
-class LinesSchema(Schema):
+@view
+class LinesView:
     """Where the lines of an instrument lie, in its unit."""
 
-    division = number()
-    least_count = number()
-    fine_divisions = fields.Integer(required=True)
-    extended = fields.Boolean(required=True)
-    places = fields.List(fields.Float(), required=True)
-    worths = fields.List(fields.Float(), required=True)
-    main_every = fields.Integer(required=True)
-    main_step = number()
-    main_unit = string()
-    fine_numerals = many(NumeralSchema)
-    low = number(allow_none=True)
-    high = number(allow_none=True)
-    pitch = number(allow_none=True)
-    two_turns = fields.Boolean(required=True)
-    against = fields.Boolean(required=True)
+    division: float
+    least_count: float
+    fine_divisions: int
+    extended: bool
+    places: list[float]
+    worths: list[float]
+    main_every: int
+    main_step: float
+    main_unit: str
+    fine_numerals: list[NumeralView]
+    low: float | None
+    high: float | None
+    pitch: float | None
+    two_turns: bool
+    against: bool
 
 
-class NoteSchema(Schema):
+@view
+class NoteView:
     """A remark about a scale, and where to put the slide to see it."""
 
-    text = string()
-    warning = fields.Boolean(required=True)
-    position = number(allow_none=True)
+    text: str
+    warning: bool
+    position: float | None
 
 
-class SlideStepSchema(Schema):
+@view
+class SlideStepView:
     """One step of the slow-motion slide."""
 
-    position = number()
-    lines = fields.List(fields.Integer(), required=True)
-    words = string()
+    position: float
+    lines: list[int]
+    words: str
 
 
-class AppearanceSchema(Schema):
+@view
+class AppearanceView:
     """What an instrument looks like beyond what its readings need."""
 
-    numerals = string(validate=validate.OneOf(["mm", "cm"]))
-    fine_as = string(validate=validate.OneOf(["line", "numeral", "worth"]))
-    fine_side = string(validate=validate.OneOf(["above", "below"]))
-    half_marks = string(validate=validate.OneOf(["above", "below"]))
-    thimble_numerals = string(validate=validate.OneOf(["up", "down"]))
-    numbered_every = fields.Integer(required=True, allow_none=True)
-    second_edge = fields.Boolean(required=True)
+    numerals: PrintedUnit
+    fine_as: FineAs
+    fine_side: Side
+    half_marks: Side
+    thimble_numerals: Growth
+    numbered_every: int | None
+    second_edge: bool
 
 
-class InstrumentSchema(Schema):
+@view
+class InstrumentView:
     """An instrument, its least count and its lines."""
 
-    id = string()
-    version = fields.Integer(required=True)
-    name = string()
-    kind = string(validate=validate.OneOf(list(Kind)))
-    unit = string()
-    main_division = string()
-    fine_divisions = fields.Integer(required=True)
-    span = fields.Integer(required=True, allow_none=True)
-    pitch = maybe_string()
-    numbering = maybe_string()
-    range = fields.List(fields.String(), required=True, allow_none=True)
-    maker_limit = maybe_string()
-    fine_as = string(validate=validate.OneOf(["line", "numeral", "worth"]))
-    appearance = fields.Nested(AppearanceSchema, required=True)
-    least_count = string()
-    least_count_text = string()
-    pattern = string()
-    derivation = many(StepSchema)
-    notes = many(NoteSchema)
-    lines = fields.Nested(LinesSchema, required=True)
-    below_main = string()
-    below_second_turn = fields.Boolean(required=True)
+    id: str
+    version: int
+    name: str
+    kind: Kind
+    unit: str
+    main_division: str
+    fine_divisions: int
+    span: int | None
+    pitch: str | None
+    numbering: str | None
+    range: list[str] | None
+    maker_limit: str | None
+    fine_as: FineAs
+    appearance: AppearanceView
+    least_count: str
+    least_count_text: str
+    pattern: str
+    derivation: list[StepView]
+    notes: list[NoteView]
+    lines: LinesView
+    below_main: str
+    below_second_turn: bool
 
 
-class DescriptionSchema(InstrumentSchema):
+@view
+class DescriptionView(InstrumentView):
     """An instrument worked out before it is kept."""
 
-    useless = fields.Boolean(required=True)
-    slide = many(SlideStepSchema)
+    useless: bool
+    slide: list[SlideStepView]
 
 
-class ToolSchema(InstrumentSchema):
+@view
+class ToolView(InstrumentView):
     """A tool of the student's own, with the record that describes it."""
 
-    record = fields.Dict(keys=fields.String(), values=fields.Raw(), required=True)
+    record: Record
 
 
 _ABOUT = "An instrument as the student describes it."
@@ -111,40 +123,42 @@ NewTool = taken(Instrument, "NewTool", _ABOUT, also=NEW_ID)
 NewInstrument = taken(Instrument, "NewInstrument", _ABOUT, also=NEW_ID)
 
 
-class PatternSchema(Schema):
+@view
+class PatternView:
     """A common fine scale to start from."""
 
-    id = string()
-    title = string()
-    description = string()
-    instrument = fields.Nested(InstrumentSchema, required=True)
-    record = fields.Dict(keys=fields.String(), values=fields.Raw(), required=True)
+    id: str
+    title: str
+    description: str
+    instrument: InstrumentView
+    record: Record
 
 
-class TrialSchema(Schema):
+@view
+class TrialView:
     """Whole turns counted, and what the sleeve showed before and after, as typed."""
 
-    turns = fields.Integer(required=True, strict=True, validate=validate.Range(min=1, max=1000))
-    before = string()
-    after = string()
+    turns: Annotated[int, validate.Range(min=1, max=1000)]
+    before: str
+    after: str
 
 
-class PitchSheetSchema(Schema):
+@view
+class PitchSheetView:
     """Trials of the pitch, and the divisions of the thimble."""
 
-    unit = string(validate=validate.OneOf(["mm", "cm", "in"]))
-    fine_divisions = fields.Integer(required=True, strict=True, validate=validate.Range(min=1))
-    trials = fields.List(
-        fields.Nested(TrialSchema), required=True, validate=validate.Length(min=1, max=100)
-    )
+    unit: Literal["mm", "cm", "in"]
+    fine_divisions: Annotated[int, validate.Range(min=1)]
+    trials: Annotated[list[TrialView], validate.Length(min=1, max=100)]
 
 
-class PitchSchema(Schema):
+@view
+class PitchView:
     """What the trials say."""
 
-    pitches = fields.List(fields.String(), required=True)
-    mean = string()
-    spread = string()
-    usual = maybe_string()
-    least_count = string()
-    warnings = fields.List(fields.String(), required=True)
+    pitches: list[str]
+    mean: str
+    spread: str
+    usual: str | None
+    least_count: str
+    warnings: list[str]

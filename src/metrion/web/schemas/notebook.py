@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from marshmallow import Schema, fields, validate
 
-from metrion.web.schemas.common import many, string
+from metrion.web.schemas.view import view
 
 
 class SettingsSchema(Schema):
@@ -18,15 +18,17 @@ class SettingsSchema(Schema):
     language = fields.String()
 
 
-class FaultSchema(Schema):
+@view
+class FaultView:
     """One thing that is wrong, and where."""
 
-    pointer = string()
-    message = string()
+    pointer: str
+    message: str
 
 
-class ErrorSchema(Schema):
+@view
+class ErrorView:
     """The shape of every error."""
 
-    message = string()
-    faults = many(FaultSchema)
+    message: str
+    faults: list[FaultView]

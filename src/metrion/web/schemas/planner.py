@@ -2,31 +2,35 @@
 
 from __future__ import annotations
 
-from marshmallow import Schema, fields, validate
+from typing import Annotated, Literal
+
+from marshmallow import validate
 
 from metrion.core.uncertainty.planning import Verdict
-from metrion.web.schemas.common import maybe_string, string
+from metrion.web.schemas.view import view
 
 
-class WishSchema(Schema):
+@view
+class WishView:
     """What is to be measured, and how well, as typed."""
 
-    size = string(validate=validate.Length(max=100))
-    unit = string(validate=validate.OneOf(["mm", "cm", "in"]))
-    percent = string(validate=validate.Length(max=100))
-    scatter = fields.String(load_default="0", validate=validate.Length(max=100))
-    convention = string()
+    size: Annotated[str, validate.Length(max=100)]
+    unit: Literal["mm", "cm", "in"]
+    percent: Annotated[str, validate.Length(max=100)]
+    convention: str
+    scatter: Annotated[str, validate.Length(max=100)] = "0"
 
 
-class PlanSchema(Schema):
+@view
+class PlanView:
     """What one tool would give, and why."""
 
-    tool = string()
-    name = string()
-    least_count_text = string()
-    verdict = string(validate=validate.OneOf(list(Verdict)))
-    uncertainty = maybe_string()
-    percent = maybe_string()
-    readings = fields.Integer(required=True)
-    items = fields.Integer(required=True)
-    reasons = fields.List(fields.String(), required=True)
+    tool: str
+    name: str
+    least_count_text: str
+    verdict: Verdict
+    uncertainty: str | None
+    percent: str | None
+    readings: int
+    items: int
+    reasons: list[str]

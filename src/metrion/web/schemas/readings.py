@@ -2,68 +2,77 @@
 
 from __future__ import annotations
 
-from marshmallow import Schema, fields, validate
+from typing import Annotated
 
+from marshmallow import fields
+
+from metrion.core.json import Record
 from metrion.core.quantity.observations import Observation
-from metrion.web.schemas.common import many, maybe_string, number, string
+from metrion.core.review import Level
+from metrion.web.schemas.common import string
 from metrion.web.schemas.declared import NEW_ID, WHY, taken
-from metrion.web.schemas.desk import TypedReadingSchema
+from metrion.web.schemas.entered import TypedReadingView
+from metrion.web.schemas.view import schema_of, view
 
 
-class EarlierSchema(Schema):
+@view
+class EarlierView:
     """Figures of a reading before it was changed."""
 
-    main = string()
-    line = string()
-    at = string()
-    why = string()
+    main: str
+    line: str
+    at: str
+    why: str
 
 
-class ReadingSchema(Schema):
+@view
+class ReadingView:
     """One reading."""
 
-    id = string()
-    version = fields.Integer(required=True)
-    index = fields.Integer(required=True, metadata={"description": "Its place, from 0."})
-    place = string()
-    approach = string()
-    reader = string()
-    note = string()
-    meets = string()
-    excluded = string()
-    main = string()
-    line = string()
-    position = number()
-    positions = fields.List(fields.Float(), required=True)
-    read = string()
-    corrected = string()
-    value = number()
-    at = maybe_string()
-    history = many(EarlierSchema)
+    id: str
+    version: int
+    index: Annotated[int, "Its place, from 0."]
+    place: str
+    approach: str
+    reader: str
+    note: str
+    meets: str
+    excluded: str
+    main: str
+    line: str
+    position: float
+    positions: list[float]
+    read: str
+    corrected: str
+    value: float
+    at: str | None
+    history: list[EarlierView]
 
 
-class FlagSchema(Schema):
+@view
+class FlagView:
     """Something that deserves a second look."""
 
-    code = string()
-    level = string(validate=validate.OneOf(["info", "warning"]))
-    message = string()
-    observation = fields.Integer(required=True, allow_none=True)
-    suggestion = fields.Dict(keys=fields.String(), values=fields.Raw(), required=True)
-    suggested = string()
-    zero_check = maybe_string()
-    settled = fields.Boolean(required=True)
-    without = maybe_string()
+    code: str
+    level: Level
+    message: str
+    observation: int | None
+    suggestion: Record
+    suggested: str
+    zero_check: str | None
+    settled: bool
+    without: str | None
 
 
-class HintSchema(Schema):
+@view
+class HintView:
     """A remark about the series, beyond the flags."""
 
-    code = string()
-    message = string()
+    code: str
+    message: str
 
 
-_OF_QUANTITY = {"quantity": string(), "typed": fields.Nested(TypedReadingSchema)}
+_OF_QUANTITY = {"quantity": string(), "typed": fields.Nested(schema_of(TypedReadingView))}
 NewReading = taken(
     Observation,
     "NewReading",

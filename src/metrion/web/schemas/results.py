@@ -2,64 +2,70 @@
 
 from __future__ import annotations
 
-from marshmallow import Schema, fields
+from typing import Annotated
 
-from metrion.web.schemas.common import many, maybe_string, number, string
+from metrion.web.schemas.view import Key, view
 
 
-class ResultSchema(Schema):
+@view
+class ResultView:
     """What a quantity comes to; None until a reading counts."""
 
-    count = fields.Integer(required=True)
-    sentence = maybe_string()
-    in_degrees = maybe_string()
-    mean = number(allow_none=True)
-    low = number(allow_none=True)
-    high = number(allow_none=True)
-    relative_percent = maybe_string()
+    count: int
+    sentence: str | None
+    in_degrees: str | None
+    mean: float | None
+    low: float | None
+    high: float | None
+    relative_percent: str | None
 
 
-class PlaceSchema(Schema):
+@view
+class PlaceView:
     """What the readings at one place come to; the place is empty where none was noted."""
 
-    place = string()
-    count = fields.Integer(required=True)
-    sentence = maybe_string()
+    place: str
+    count: int
+    sentence: str | None
 
 
-class SaidSchema(Schema):
+@view
+class SaidView:
     """What one convention says of the same readings, and why it may differ."""
 
-    id = string()
-    name = string()
-    sentence = maybe_string()
-    why = string()
+    id: str
+    name: str
+    sentence: str | None
+    why: str
 
 
-class ShareSchema(Schema):
+@view
+class ShareView:
     """One bar of a budget."""
 
-    label = string()
-    size = string()
-    percent = number()
-    percent_words = string()
-    lost = fields.Boolean(required=True)
+    label: str
+    size: str
+    percent: float
+    percent_words: str
+    lost: bool
 
 
-class BudgetSchema(Schema):
+@view
+class BudgetView:
     """What an uncertainty is made of, and what that means."""
 
-    shares = many(ShareSchema)
-    sentences = fields.List(fields.String(), required=True)
+    shares: list[ShareView]
+    sentences: list[str]
 
 
-class ComparedSchema(Schema):
+@view
+class ComparedView:
     """A result beside what it was compared with, in words."""
 
-    quantity = maybe_string()
-    derived = maybe_string()
-    value = string()
-    uncertainty = string()
-    unit = string()
-    with_ = string(data_key="with", attribute="with")
-    sentences = fields.List(fields.String(), required=True)
+    quantity: str | None
+    derived: str | None
+    value: str
+    uncertainty: str
+    unit: str
+    beside: Annotated[str, Key("with")]
+    sentences: list[str]

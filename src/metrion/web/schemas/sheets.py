@@ -2,89 +2,96 @@
 
 from __future__ import annotations
 
+from typing import Annotated
+
 from marshmallow import Schema, fields, validate
 
 from metrion.report.render.pdf import Paper
-from metrion.web.schemas.common import ID, NAME, many, maybe_string, string
-from metrion.web.schemas.derived import DerivedSchema
-from metrion.web.schemas.instruments import InstrumentSchema
-from metrion.web.schemas.quantities import QuantitySchema
-from metrion.web.schemas.results import ResultSchema
-from metrion.web.schemas.zero import ZeroCheckSchema
+from metrion.web.schemas.common import ID, NAME
+from metrion.web.schemas.derived import DerivedView
+from metrion.web.schemas.instruments import InstrumentView
+from metrion.web.schemas.quantities import QuantityView
+from metrion.web.schemas.results import ResultView
+from metrion.web.schemas.view import view
+from metrion.web.schemas.zero import ZeroCheckView
 
 
-class SheetHeadSchema(Schema):
+@view
+class SheetHeadView:
     """What every answer about a sheet begins with."""
 
-    id = string()
-    title = string()
-    version = fields.Integer(required=True)
-    changed_at = string()
+    id: str
+    title: str
+    version: int
+    changed_at: str
 
 
-class SheetSchema(SheetHeadSchema):
+@view
+class SheetView(SheetHeadView):
     """A sheet, whole."""
 
-    authors = string()
-    date = string()
-    aim = string()
-    undo = maybe_string()
-    redo = maybe_string()
-    instruments = many(InstrumentSchema)
-    zero_checks = many(ZeroCheckSchema)
-    quantities = many(QuantitySchema)
-    derived = many(DerivedSchema)
+    authors: str
+    date: str
+    aim: str
+    undo: str | None
+    redo: str | None
+    instruments: list[InstrumentView]
+    zero_checks: list[ZeroCheckView]
+    quantities: list[QuantityView]
+    derived: list[DerivedView]
 
 
-class OrderSchema(Schema):
+@view
+class OrderView:
     """The ids of all entries, in order."""
 
-    instruments = fields.List(fields.String(), required=True)
-    zero_checks = fields.List(fields.String(), required=True)
-    quantities = fields.List(fields.String(), required=True)
-    derived = fields.List(fields.String(), required=True)
+    instruments: list[str]
+    zero_checks: list[str]
+    quantities: list[str]
+    derived: list[str]
 
 
-class SheetChangeSchema(SheetSchema):
+@view
+class SheetChangeView(SheetView):
     """A sheet after a change: its entries that changed, and of a quantity its readings that did."""
 
-    since = fields.Integer(
-        required=True,
-        allow_none=True,
-        metadata={"description": "The version that all else is as in; null: nothing is left out."},
-    )
-    order = fields.Nested(OrderSchema, required=True)
+    since: Annotated[int | None, "The version that all else is as in; null: nothing is left out."]
+    order: OrderView
 
 
-class SummaryResultSchema(ResultSchema):
+@view
+class SummaryResultView(ResultView):
     """A result as the notebook lists it."""
 
-    id = string()
-    name = string()
-    symbol = string()
-    open_looks = fields.Integer(required=True)
+    id: str
+    name: str
+    symbol: str
+    open_looks: int
 
 
-class SheetSummarySchema(SheetHeadSchema):
+@view
+class SheetSummaryView(SheetHeadView):
     """A sheet as the notebook lists it."""
 
-    results = many(SummaryResultSchema)
-    instruments = fields.List(fields.String(), required=True)
-    damage = maybe_string(metadata={"description": "Why it cannot be worked out."})
+    results: list[SummaryResultView]
+    instruments: list[str]
+    damage: Annotated[str | None, "Why it cannot be worked out."]
 
 
-class SheetListSchema(Schema):
+@view
+class SheetListView:
     """The notebook: sheets, and those in the trash."""
 
-    sheets = many(SheetSummarySchema)
-    trash = many(SheetHeadSchema)
+    sheets: list[SheetSummaryView]
+    trash: list[SheetHeadView]
 
 
-class NewSheetSchema(Schema):
+@view
+class NewSheetView:
     """A new, empty sheet."""
 
-    id = fields.String(validate=ID)
-    title = string(validate=NAME)
+    title: Annotated[str, NAME]
+    id: Annotated[str | None, ID] = None
 
 
 class SheetPatchSchema(Schema):
@@ -96,8 +103,9 @@ class SheetPatchSchema(Schema):
     aim = fields.String(validate=validate.Length(max=2000))
 
 
-class WantedSchema(Schema):
+@view
+class WantedView:
     """Which report: of the whole sheet or one quantity, and on which paper."""
 
-    quantity = fields.String(load_default=None, allow_none=True)
-    paper = fields.String(load_default="a4", validate=validate.OneOf(list(Paper)))
+    quantity: str | None = None
+    paper: Paper = Paper.A4

@@ -2,28 +2,29 @@
 
 from __future__ import annotations
 
-from marshmallow import Schema, fields, validate
+from dataclasses import field
 
-from metrion.web.schemas.common import many
-from metrion.web.schemas.notebook import FaultSchema
+from metrion.core.instruments.appearance import FineAs
+from metrion.web.schemas.notebook import FaultView
+from metrion.web.schemas.view import view
 
 
-class ColumnsSchema(Schema):
+@view
+class ColumnsView:
     """What each column holds, in order; without any, what the headings tell."""
 
-    column = fields.List(fields.String(), load_default=list)
-    fine_as = fields.String(
-        load_default="line", validate=validate.OneOf(["line", "numeral", "worth"])
-    )
+    column: list[str] = field(default_factory=list)
+    fine_as: FineAs = FineAs.LINE
 
 
-class TableSchema(Schema):
+@view
+class TableView:
     """How a table would be read: its first rows, what its columns hold, what is wrong."""
 
-    header = fields.List(fields.String(), required=True)
-    rows = fields.List(fields.List(fields.String()), required=True)
-    count = fields.Integer(required=True)
-    columns = fields.List(fields.String(), required=True)
-    roles = fields.List(fields.String(), required=True)
-    readings = fields.List(fields.String(), required=True)
-    faults = many(FaultSchema)
+    header: list[str]
+    rows: list[list[str]]
+    count: int
+    columns: list[str]
+    roles: list[str]
+    readings: list[str]
+    faults: list[FaultView]

@@ -2,66 +2,72 @@
 
 from __future__ import annotations
 
-from marshmallow import Schema, fields, validate
+from metrion.voice import DecimalSign
+from metrion.web.schemas.view import view
 
-from metrion.web.schemas.common import many, string
 
-
-class ConceptSchema(Schema):
+@view
+class ConceptView:
     """A thing that courses call by different names, the usual one first."""
 
-    id = string()
-    words = fields.List(fields.String(), required=True)
-    meaning = string()
+    id: str
+    words: list[str]
+    meaning: str
 
 
-class CareSchema(Schema):
+@view
+class CareView:
     """A piece of care and safety."""
 
-    title = string()
-    text = string()
+    title: str
+    text: str
 
 
-class PartSchema(Schema):
+@view
+class PartView:
     """A part of an instrument."""
 
-    id = string()
-    name = string()
-    purpose = string()
-    handling = string()
+    id: str
+    name: str
+    purpose: str
+    handling: str
 
 
-class FaceSchema(Schema):
+@view
+class FaceView:
     """A pair of faces with a zero of its own."""
 
-    id = string()
-    name = string()
-    measures = string()
-    closes = fields.Boolean(required=True)
+    id: str
+    name: str
+    measures: str
+    closes: bool
 
 
-class KindSchema(Schema):
+@view
+class KindView:
     """The parts and faces of a kind of instrument."""
 
-    kind = string()
-    care = string()
-    parts = many(PartSchema)
-    faces = many(FaceSchema)
+    kind: str
+    care: str
+    parts: list[PartView]
+    faces: list[FaceView]
 
 
-class VoiceSchema(Schema):
+@view
+class VoiceView:
     """Language, words and numbers of who reads; what the catalogue of the language says."""
 
-    language = string()
-    languages = fields.List(fields.String(), required=True)
-    decimal_sign = string(validate=validate.OneOf(["point", "comma"]))
-    words = fields.Dict(keys=fields.String(), values=fields.String(), required=True)
-    catalogue = string()
+    language: str
+    languages: list[str]
+    decimal_sign: DecimalSign
+    words: dict[str, str]
+    catalogue: str
 
 
-class WordsSchema(Schema):
+@view
+class WordsView:
     """Glossary, care, and the parts of every kind."""
 
-    concepts = many(ConceptSchema)
-    care = many(CareSchema)
-    kinds = many(KindSchema)
+    concepts: list[ConceptView]
+    care: list[CareView]
+    kinds: list[KindView]

@@ -2,32 +2,30 @@
 
 from __future__ import annotations
 
-from marshmallow import Schema, fields, validate
+from typing import Annotated
 
 from metrion.report import Form, Group, Tint
-from metrion.web.schemas.common import many, string
+from metrion.web.schemas.view import view
 
 
-class SpanSchema(Schema):
+@view
+class SpanView:
     """A piece of a line of working."""
 
-    form = string(validate=validate.OneOf(list(Form)))
-    text = string()
-    tint = string(validate=validate.OneOf(list(Tint)))
-    source = string()
-    first = fields.List(fields.Nested(lambda: SpanSchema()), required=True)
-    second = fields.List(fields.Nested(lambda: SpanSchema()), required=True)
+    form: Form
+    text: str
+    tint: Tint
+    source: str
+    first: list[SpanView]
+    second: list[SpanView]
 
 
-class StepSchema(Schema):
+@view
+class StepView:
     """One line of working; its numbers name the key of the line they come from."""
 
-    key = string()
-    group = string(validate=validate.OneOf(list(Group)))
-    label = string()
-    reading = fields.Integer(
-        required=True,
-        allow_none=True,
-        metadata={"description": "Of a reading's line, its number in the quantity, from 0."},
-    )
-    spans = many(SpanSchema)
+    key: str
+    group: Group
+    label: str
+    reading: Annotated[int | None, "Of a reading, its number in the quantity, from 0."]
+    spans: list[SpanView]

@@ -2,28 +2,27 @@
 
 from __future__ import annotations
 
-from marshmallow import Schema, fields, validate
-
-from metrion.core.quantity.zero import ZeroCheck
-from metrion.web.schemas.common import maybe_string, number, string
+from metrion.core.quantity.zero import Phase, ZeroCheck
 from metrion.web.schemas.declared import NEW_ID, WHY, taken
+from metrion.web.schemas.view import view
 
 
-class ZeroCheckSchema(Schema):
+@view
+class ZeroCheckView:
     """A zero check and the error it shows."""
 
-    id = string()
-    version = fields.Integer(required=True)
-    instrument = string()
-    face = string()
-    phase = string(validate=validate.OneOf(["before", "after"]))
-    main = string()
-    line = string()
-    reference = maybe_string()
-    error = number()
-    error_text = string()
-    correction_text = string()
-    at = maybe_string()
+    id: str
+    version: int
+    instrument: str
+    face: str
+    phase: Phase
+    main: str
+    line: str
+    reference: str | None
+    error: float
+    error_text: str
+    correction_text: str
+    at: str | None
 
 
 _ABOUT = "A zero check; ``main`` and ``fine`` as they would stand in a logbook file."
