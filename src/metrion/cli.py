@@ -17,7 +17,7 @@ from metrion.core.facts import Argument, Name
 from metrion.core.logbook import Logbook
 from metrion.formats.faults import Fault, Refused, refusal
 from metrion.formats.logbook import read_logbook
-from metrion.formats.results import results_document, results_text
+from metrion.formats.results import Document, results_document, results_text
 from metrion.formats.strict_json import write_json
 from metrion.formats.table import observation_table
 
@@ -100,7 +100,8 @@ def _refuse(refused: Refused) -> NoReturn:
 def _reduce_line(name: str) -> bool:
     """Print one line for a file; whether it was in order."""
     try:
-        document, whole = results_document(read_logbook(_content(name))), True
+        document: Document = results_document(read_logbook(_content(name)))
+        whole = True
     except Refused as refused:
         faults = [{"pointer": f.pointer, "message": _said(f)} for f in refused.faults]
         document = {"format": "metrion-faults", "version": 1, "file": name, "faults": faults}

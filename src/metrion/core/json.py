@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from typing import TYPE_CHECKING, TypeAlias
 
 if TYPE_CHECKING:
@@ -10,3 +11,15 @@ else:
     # A name of its own would not be found where hints are looked up while a program runs.
     Json = object
 Record: TypeAlias = dict[str, Json]
+
+
+def records_in(record: Mapping[str, Json], name: str) -> list[Record]:
+    """The records that a field lists; none where it lists anything else."""
+    listed = record.get(name)
+    return [one for one in listed if isinstance(one, dict)] if isinstance(listed, list) else []
+
+
+def text_in(record: Mapping[str, Json], name: str) -> str:
+    """The text of a field; empty where it is none."""
+    found = record.get(name)
+    return found if isinstance(found, str) else ""

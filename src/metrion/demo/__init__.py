@@ -5,6 +5,7 @@ from __future__ import annotations
 from importlib.resources import files
 from pathlib import Path
 
+from metrion.core.json import records_in, text_in
 from metrion.formats.strict_json import read_json
 from metrion.store import Store
 from metrion.store.database import FILE_NAME
@@ -39,6 +40,6 @@ def prepare(folder: Path, *, fresh: bool = False) -> None:
     with store.writing() as session:
         for name in _SHEETS:
             take_in(session, read_json(demo_file(name)), key=name)
-        for tool in read_json(demo_file("tools")):
-            add_tool(session, {k: v for k, v in tool.items() if k != "id"}, tool["id"])
+        for tool in records_in({"tools": read_json(demo_file("tools"))}, "tools"):
+            add_tool(session, {k: v for k, v in tool.items() if k != "id"}, text_in(tool, "id"))
     store.close()

@@ -9,11 +9,11 @@ import re
 from collections.abc import Iterable
 from dataclasses import dataclass
 from io import BytesIO
-from typing import Any
 from zipfile import ZIP_DEFLATED, BadZipFile, ZipFile, ZipInfo
 
 from metrion.core.errors import shortened
 from metrion.core.facts import Name
+from metrion.core.json import Json, text_in
 from metrion.formats.faults import refusal
 from metrion.formats.strict_json import read_json, write_json
 
@@ -98,35 +98,34 @@ def read_archive(content: bytes) -> list[Filed]:
         raise refusal("zip-unreadable", reason=Name(str(error))) from None
 
 
-def _listed(archive: ZipFile) -> list[Any]:
+def _listed(archive: ZipFile) -> list[Json]:
     if sum(entry.file_size for entry in archive.infolist()) > _LARGEST:
         raise refusal("zip-too-large")
     if MANIFEST not in archive.namelist():
         raise refusal("zip-without-manifest", manifest=Name(MANIFEST))
     manifest = read_json(archive.read(MANIFEST))
-    known = isinstance(manifest, dict) and manifest.get("format") == FORMAT
-    if not known or manifest.get("version") != VERSION:
+    found = manifest if isinstance(manifest, dict) else {}
+    if (found.get("format"), found.get("version")) != (FORMAT, VERSION):
         raise refusal(
             "manifest-of-other-format", manifest=Name(MANIFEST), format=Name(FORMAT),
             version=VERSION,
         )  # fmt: skip
-    listed = manifest.get("logbooks")
+    listed = found.get("logbooks")
     if not isinstance(listed, list):
         raise refusal("manifest-without-list", "/logbooks", manifest=Name(MANIFEST))
     return listed
 
 
-def _filed(archive: ZipFile, item: Any, index: int) -> Filed:
+def _filed(archive: ZipFile, item: Json, index: int) -> Filed:
     pointer = f"/logbooks/{index}"
-    if not isinstance(item, dict) or not isinstance(item.get("file"), str):
+    if not isinstance(item, dict) or not text_in(item, "file"):
         raise refusal("manifest-names-no-file", pointer, manifest=Name(MANIFEST))
-    name = item["file"]
+    name = text_in(item, "file")
     if name not in archive.namelist():
         raise refusal("not-in-the-zip", f"{pointer}/file", name=shortened(name))
-    key, title = (item.get(field) for field in ("id", "title"))
     return Filed(
-        key if isinstance(key, str) else "",
-        title if isinstance(title, str) else "",
+        text_in(item, "id"),
+        text_in(item, "title"),
         archive.read(name),
         name,
     )

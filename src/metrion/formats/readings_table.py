@@ -9,7 +9,7 @@ from __future__ import annotations
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
 from fractions import Fraction
-from typing import Any, TypeVar
+from typing import TypeVar
 
 from metrion.core.desk.typed import typed_line, typed_main, typed_number
 from metrion.core.errors import MetrionError, shortened
@@ -17,6 +17,7 @@ from metrion.core.facts import Argument, Name, fact
 from metrion.core.instruments.appearance import FineAs
 from metrion.core.instruments.drawing import fine_numerals
 from metrion.core.instruments.instrument import Instrument
+from metrion.core.json import Record
 from metrion.core.quantity.observations import INDICATIONS, Sort
 from metrion.core.scales import Indication, Line, ScrewScale
 from metrion.formats.csv_table import ReadingsTable
@@ -111,7 +112,7 @@ class TableReading:
         past_half: whether it was read on the second turn of a sleeve that does not show it.
     """
 
-    record: dict[str, Any]
+    record: Record
     read: str
     past_half: bool
 

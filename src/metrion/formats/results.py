@@ -5,7 +5,6 @@ from __future__ import annotations
 from collections.abc import Iterator, Sequence
 from dataclasses import replace
 from fractions import Fraction
-from typing import Any
 
 from metrion.core.exact.numbers import float_text, to_text
 from metrion.core.exact.rounding import Rounded
@@ -18,10 +17,13 @@ from metrion.core.working.uncertainty import Uncertainty
 from metrion.formats.strict_json import json_parts
 from metrion.voice import plainly
 
+Document = dict[str, object]
+"""A document as it is written."""
+
 _HEAD = {"format": "metrion-results", "version": 1}
 
 
-def results_document(logbook: Logbook) -> dict[str, Any]:
+def results_document(logbook: Logbook) -> Document:
     """Results as JSON values: exact numbers as text, what has no value as None."""
     return {**_HEAD, **{name: list(entries) for name, entries in _lists(logbook).items()}}
 
@@ -31,7 +33,7 @@ def results_text(logbook: Logbook) -> Iterator[str]:
     return json_parts(_HEAD, _lists(logbook))
 
 
-def _lists(logbook: Logbook) -> dict[str, Iterator[dict[str, Any]]]:
+def _lists(logbook: Logbook) -> dict[str, Iterator[Document]]:
     # A copy of each measurement, so that nothing that was worked out is kept beyond its entry.
     alone = (replace(measurement) for measurement in logbook.measurements)
     return {
@@ -41,9 +43,9 @@ def _lists(logbook: Logbook) -> dict[str, Iterator[dict[str, Any]]]:
     }
 
 
-def instrument_document(instrument: Instrument) -> dict[str, Any]:
+def instrument_document(instrument: Instrument) -> Document:
     """Least count by both routes and the pattern of the fine scale."""
-    document = {
+    document: Document = {
         "id": instrument.id,
         "least_count": to_text(instrument.least_count),
         "unit": instrument.unit,
@@ -58,7 +60,7 @@ def instrument_document(instrument: Instrument) -> dict[str, Any]:
     return document
 
 
-def measurement_document(reviewed: Reviewed) -> dict[str, Any]:
+def measurement_document(reviewed: Reviewed) -> Document:
     """One measurement: every observation, the mean, the uncertainty, the sentence, the flags."""
     result, measurement = reviewed.result, reviewed.result.measurement
     return {
@@ -82,7 +84,7 @@ def _texts(values: Sequence[Fraction]) -> list[str]:
     return [texts[value] for value in values]
 
 
-def derived_document(result: DerivedResult) -> dict[str, Any]:
+def derived_document(result: DerivedResult) -> Document:
     """One derived quantity."""
     value = result.value
     return {
@@ -93,9 +95,9 @@ def derived_document(result: DerivedResult) -> dict[str, Any]:
     }
 
 
-def flag_document(flag: Flag) -> dict[str, Any]:
+def flag_document(flag: Flag) -> Document:
     """One flag; fields without a value are left out."""
-    document: dict[str, Any] = {
+    document: Document = {
         "code": flag.code,
         "level": str(flag.level),
         "message": plainly().say(flag.says),
@@ -109,7 +111,7 @@ def flag_document(flag: Flag) -> dict[str, Any]:
     return document
 
 
-def _uncertain(uncertainty: Uncertainty | None, rounded: Rounded | None) -> dict[str, Any]:
+def _uncertain(uncertainty: Uncertainty | None, rounded: Rounded | None) -> Document:
     return {
         "uncertainty_unrounded": uncertainty and to_text(uncertainty.size),
         "degrees_of_freedom": uncertainty and uncertainty.degrees_of_freedom,

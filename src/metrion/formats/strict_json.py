@@ -5,22 +5,23 @@ from __future__ import annotations
 import json
 import re
 from collections.abc import Iterable, Iterator, Mapping
-from typing import Any, NoReturn
+from typing import NoReturn
 
 from metrion.core.facts import Figure, Name, fact
+from metrion.core.json import Json, Record
 from metrion.formats.faults import Fault, Refused, child, refusal
 
 _BOM = b"\xef\xbb\xbf"
 _SURROGATE = re.compile("[\ud800-\udfff]")
 
 
-class _Repeating(dict[str, Any]):
+class _Repeating(Record):
     """An object in which names stood twice."""
 
     repeated: tuple[str, ...] = ()
 
 
-def read_json(content: bytes) -> Any:
+def read_json(content: bytes) -> Json:
     """Read one JSON document.
 
     Raises:
@@ -30,7 +31,7 @@ def read_json(content: bytes) -> Any:
         raise refusal("file-with-bom")
     try:
         text = content.decode("utf-8")
-        document = json.loads(text, object_pairs_hook=_object, parse_constant=_no_constant)
+        document: Json = json.loads(text, object_pairs_hook=_object, parse_constant=_no_constant)
     except UnicodeDecodeError as error:
         raise refusal("file-not-utf8", at=error.start) from None
     except json.JSONDecodeError as error:
@@ -48,12 +49,12 @@ def read_json(content: bytes) -> Any:
     return document
 
 
-def write_json(document: Any, *, indent: int | None = 2) -> str:
+def write_json(document: object, *, indent: int | None = 2) -> str:
     """``document`` as text in the form that every file of ours has."""
     return json.dumps(document, ensure_ascii=False, indent=indent)
 
 
-def json_parts(head: Mapping[str, Any], lists: Mapping[str, Iterable[Any]]) -> Iterator[str]:
+def json_parts(head: Mapping[str, object], lists: Mapping[str, Iterable[object]]) -> Iterator[str]:
     """The same text piece by piece: an object with some fields, then lists entry by entry."""
     yield write_json(head).removesuffix("\n}")
     for name, entries in lists.items():
@@ -71,7 +72,7 @@ def _no_constant(name: str) -> NoReturn:
     raise ValueError(f"{name} is no JSON number")
 
 
-def _object(pairs: list[tuple[str, Any]]) -> dict[str, Any]:
+def _object(pairs: list[tuple[str, Json]]) -> Record:
     found = dict(pairs)
     if len(found) == len(pairs):
         return found
@@ -81,8 +82,8 @@ def _object(pairs: list[tuple[str, Any]]) -> dict[str, Any]:
     return repeating
 
 
-def _odd_places(document: Any) -> Iterator[Fault]:
-    waiting: list[tuple[str, Any]] = [("", document)]
+def _odd_places(document: object) -> Iterator[Fault]:
+    waiting: list[tuple[str, object]] = [("", document)]
     while waiting:
         pointer, node = waiting.pop()
         if isinstance(node, str) and _SURROGATE.search(node):

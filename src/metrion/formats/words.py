@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from metrion.core.declared import NAME
 from metrion.core.facts import Name, fact
+from metrion.core.json import text_in
 from metrion.core.words import CONCEPTS
 from metrion.formats.faults import Fault, Refused, child, refusal
 from metrion.formats.strict_json import read_json
@@ -27,4 +28,4 @@ def read_words(content: bytes) -> dict[str, str]:
             faults.append(Fault(child("", concept), fact("word-too-long", most=NAME)))
     if faults:
         raise Refused(faults)
-    return {concept: word.strip() for concept, word in given.items()}
+    return {concept: text_in(given, concept).strip() for concept in given}

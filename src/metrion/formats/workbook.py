@@ -11,7 +11,6 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from fractions import Fraction
 from io import BytesIO
-from typing import Any
 
 from openpyxl import Workbook
 from openpyxl.styles import Font
@@ -106,7 +105,7 @@ class _Page:
             self._result()
         self.page.column_dimensions["A"].width = 34
 
-    def _put(self, label: str, value: Any, note: str = "") -> str:
+    def _put(self, label: str, value: object, note: str = "") -> str:
         """A line with a label, a value in column B and a note; the cell of the value."""
         self.page.cell(self.row, 1, harmless(label))
         self.page.cell(self.row, 2, value)

@@ -5,7 +5,6 @@ from __future__ import annotations
 from collections.abc import Iterable, Iterator
 from dataclasses import replace
 from fractions import Fraction
-from typing import Any
 
 from metrion.core.exact.numbers import to_text
 from metrion.core.formula.values import Root, Series, Value, rational
@@ -15,6 +14,7 @@ from metrion.core.quantity.derived import reduce_derived
 from metrion.core.quantity.measurements import reduce_measurement
 from metrion.core.working.listing import derived_steps, measurement_steps
 from metrion.core.working.steps import Step
+from metrion.formats.results import Document
 from metrion.formats.strict_json import json_parts
 from metrion.voice import Speaker
 from metrion.voice.steps import step_label
@@ -36,10 +36,10 @@ def working_text(logbook: Logbook, speaker: Speaker) -> Iterator[str]:
     return json_parts({"format": "metrion-working", "version": 1}, documents)
 
 
-def _documents(steps: Iterable[Step], speaker: Speaker) -> Iterator[dict[str, Any]]:
+def _documents(steps: Iterable[Step], speaker: Speaker) -> Iterator[Document]:
     for step in steps:
         value = _value(step.value)
-        document = {
+        document: Document = {
             "key": step.key,
             "label": speaker.say(step_label(step)),
             # A mean that is taken over is the very number that is printed there.

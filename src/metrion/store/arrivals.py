@@ -4,13 +4,13 @@ from __future__ import annotations
 
 from dataclasses import dataclass, replace
 from enum import StrEnum
-from typing import Any
 
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
 from metrion.core.errors import OutOfBounds
 from metrion.core.exact.bounds import check_id
+from metrion.core.json import Record
 from metrion.core.logbook import SECTIONS as IN_A_FILE
 from metrion.formats.archive import Filed, is_archive, read_archive
 from metrion.formats.faults import Fault, Refused
@@ -59,7 +59,7 @@ class Arrival:
     file: str
     title: str
     standing: Standing
-    document: dict[str, Any] | None = None
+    document: Record | None = None
     key: str = ""
     sheet: str | None = None
     version: int = 0
@@ -85,6 +85,7 @@ def arrival(session: Session, filed: Filed) -> Arrival:
     try:
         document = read_json(filed.content)
         title = parse_logbook(document).title
+        assert isinstance(document, dict)
     except Refused as refused:
         title = filed.title or filed.file
         return Arrival(filed.file, title, Standing.FAULTY, faults=refused.faults)
@@ -108,7 +109,7 @@ def _alike(session: Session, title: str, key: str) -> list[Sheet]:
     return [*([own] if own else []), *(sheet for sheet in by_title if sheet is not own)]
 
 
-def _canonical(document: dict[str, Any]) -> str:
+def _canonical(document: Record) -> str:
     """A document as text that is the same wherever it means the same to us."""
     whole = {"title": "", **{section: [] for section in IN_A_FILE}, **document}
     return write_json(dict(sorted(whole.items())), indent=None)
@@ -142,7 +143,7 @@ def _is_free(session: Session, key: str) -> bool:
     return session.get(Sheet, key) is None
 
 
-def _replace(session: Session, sheet: Sheet, document: dict[str, Any]) -> Sheet:
+def _replace(session: Session, sheet: Sheet, document: Record) -> Sheet:
     """Everything in a sheet as a file has it: one command, which undo takes back."""
     coming = {(section, entry.id): entry for section, entry in entries_of(document)}
     changes = []

@@ -5,11 +5,11 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import asdict, dataclass
 from datetime import UTC, datetime
-from typing import Any
 
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
+from metrion.core.json import Record, records_in, text_in
 from metrion.core.logbook import SECTIONS as IN_A_FILE
 from metrion.core.logbook import Logbook
 from metrion.formats.faults import Refused
@@ -124,8 +124,15 @@ def _changes(session: Session, command: CommandRow) -> Sequence[ChangeRow]:
     return session.scalars(found.order_by(ChangeRow.id)).all()
 
 
-def _kept(state: dict[str, Any] | None) -> Kept | None:
-    return None if state is None else Kept(**state)
+def _kept(state: Record | None) -> Kept | None:
+    if state is None:
+        return None
+    record, measurement = state["record"], state["measurement"]
+    assert isinstance(record, dict)
+    return Kept(
+        text_in(state, "id"), record, int(str(state["position"])), int(str(state["version"])),
+        None if measurement is None else str(measurement),
+    )  # fmt: skip
 
 
 def _apply(
@@ -157,7 +164,7 @@ def _apply(
     return Whole(kept, document, _checked(document, new, earlier))
 
 
-def _checked(document: dict[str, Any], new: Sequence[Change], earlier: Earlier | None) -> Logbook:
+def _checked(document: Record, new: Sequence[Change], earlier: Earlier | None) -> Logbook:
     """Refuse a sheet that is no whole logbook, or that new input brings out of bounds.
 
     What was kept before there were bounds does not keep the rest from being changed.
@@ -171,15 +178,15 @@ def _checked(document: dict[str, Any], new: Sequence[Change], earlier: Earlier |
         return logbook
 
 
-def _is_new(pointer: str, document: dict[str, Any], new: Sequence[Change]) -> bool:
+def _is_new(pointer: str, document: Record, new: Sequence[Change]) -> bool:
     """Whether what a pointer leads to was brought by one of the changes."""
     section, *path = pointer.split("/")[1:]
     if section not in IN_A_FILE or not path:
         return any(_differs(change, section) for change in new if change.section == HEAD)
-    record = document[section][int(path[0])]
+    record = records_in(document, section)[int(path[0])]
     path = path[1:]
     if len(path) > 1 and path[0] == OBSERVATIONS:
-        record, path = record[OBSERVATIONS][int(path[1])], path[2:]
+        record, path = records_in(record, OBSERVATIONS)[int(path[1])], path[2:]
     # The observations of a measurement are entries of their own.
     record = {name: value for name, value in record.items() if name != OBSERVATIONS}
     alike = (change for change in new if change.after and change.after.record == record)

@@ -4,11 +4,11 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 from dataclasses import dataclass
-from typing import Any
 
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
+from metrion.core.json import Json, Record, records_in, text_in
 from metrion.core.logbook import SECTIONS as IN_A_FILE
 from metrion.core.logbook import Logbook
 from metrion.formats.archive import Filed
@@ -31,7 +31,7 @@ class Whole:
     """A sheet as it stands: its entries by section, its document, and the logbook read from it."""
 
     entries: dict[str, list[Kept]]
-    document: dict[str, Any]
+    document: Record
     logbook: Logbook
 
 
@@ -44,7 +44,7 @@ def kept_entries(session: Session, sheet: Sheet) -> dict[str, list[Kept]]:
     return found
 
 
-def sheet_document(session: Session, sheet: Sheet) -> dict[str, Any]:
+def sheet_document(session: Session, sheet: Sheet) -> Record:
     """The ``metrion-logbook`` document of a sheet."""
     return document_of(sheet, kept_entries(session, sheet))
 
@@ -74,16 +74,14 @@ def whole_sheet(session: Session, sheet: Sheet) -> Whole:
     return Whole(found, document, parse_logbook(document, kept=True))
 
 
-def document_of(
-    sheet: Sheet, kept: dict[str, list[Kept]], before: Whole | None = None
-) -> dict[str, Any]:
+def document_of(sheet: Sheet, kept: dict[str, list[Kept]], before: Whole | None = None) -> Record:
     """The document that a sheet makes with its entries; what has not changed is the same object."""
-    document: dict[str, Any] = {"format": FORMAT, "version": VERSION, "title": sheet.title}
+    document: Record = {"format": FORMAT, "version": VERSION, "title": sheet.title}
     for section in IN_A_FILE:
         document[section] = [entry.record for entry in kept[section]]
     measurements = _measurements(kept)
     known = _measurements(before.entries) if before else {}
-    made = {one["id"]: one for one in before.document["measurements"]} if before else {}
+    made = _by_id(before.document, "measurements") if before else {}
     document["measurements"] = [
         made[key]
         if _same(measurements[key], known.get(key, []))
@@ -118,22 +116,27 @@ def logbook_file(session: Session, sheet: Sheet, quantity: str | None = None) ->
     return (write_json(document) + "\n").encode()
 
 
-def _only(document: dict[str, Any], quantity: str) -> dict[str, Any]:
+def _only(document: Record, quantity: str) -> Record:
     """A logbook of one measurement, its instrument, its zero checks and its convention."""
-    wanted = [one for one in document["measurements"] if one["id"] == quantity]
-    if not wanted:
+    wanted = _by_id(document, "measurements").get(quantity)
+    if wanted is None:
         raise NotHere("quantity", quantity)
-    needed = {
-        "instruments": {wanted[0]["instrument"]},
-        "zero_checks": set(wanted[0].get("zero", ())),
-        "conventions": {wanted[0]["convention"]},
-        "derived": set(),
+    zero = wanted.get("zero")
+    needed: dict[str, list[Json]] = {
+        "instruments": [wanted["instrument"]],
+        "zero_checks": zero if isinstance(zero, list) else [],
+        "conventions": [wanted["convention"]],
+        "derived": [],
     }
-    kept = {
-        section: [one for one in document[section] if one["id"] in ids]
-        for section, ids in needed.items()
+    kept: Record = {
+        section: [one for key, one in _by_id(document, section).items() if key in keys]
+        for section, keys in needed.items()
     }
-    return {**document, **kept, "measurements": wanted}
+    return {**document, **kept, "measurements": [wanted]}
+
+
+def _by_id(document: Record, section: str) -> dict[str, Record]:
+    return {text_in(one, "id"): one for one in records_in(document, section)}
 
 
 def filed(session: Session, sheet: Sheet) -> Filed:

@@ -4,18 +4,19 @@ from __future__ import annotations
 
 from datetime import datetime
 from enum import StrEnum
-from typing import Any, ClassVar
+from typing import ClassVar
 
 from sqlalchemy import ForeignKey, Index, Text, UniqueConstraint
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 
+from metrion.core.json import Json, Record
 from metrion.store.types import JsonText, UtcTime
 
 
 class Base(DeclarativeBase):
     """Root of all tables."""
 
-    type_annotation_map: ClassVar = {str: Text, datetime: UtcTime, dict[str, Any]: JsonText}
+    type_annotation_map: ClassVar = {str: Text, datetime: UtcTime, Record: JsonText}
 
 
 class Sheet(Base):
@@ -29,7 +30,7 @@ class Sheet(Base):
     created_at: Mapped[datetime]
     changed_at: Mapped[datetime]
     deleted_at: Mapped[datetime | None]
-    extra: Mapped[dict[str, Any]]
+    extra: Mapped[Record]
 
 
 class EntryRow(Base):
@@ -50,7 +51,7 @@ class EntryRow(Base):
     position: Mapped[int]
     version: Mapped[int]
     measurement: Mapped[str | None]
-    record: Mapped[dict[str, Any]]
+    record: Mapped[Record]
 
 
 class State(StrEnum):
@@ -84,8 +85,8 @@ class ChangeRow(Base):
     command_id: Mapped[int] = mapped_column(ForeignKey("commands.id", ondelete="CASCADE"))
     section: Mapped[str]
     entry_id: Mapped[str]
-    before: Mapped[Any | None] = mapped_column(JsonText)
-    after: Mapped[Any | None] = mapped_column(JsonText)
+    before: Mapped[Record | None] = mapped_column(JsonText)
+    after: Mapped[Record | None] = mapped_column(JsonText)
 
 
 class ToolRow(Base):
@@ -96,7 +97,7 @@ class ToolRow(Base):
     id: Mapped[str] = mapped_column(primary_key=True)
     position: Mapped[int]
     version: Mapped[int]
-    record: Mapped[dict[str, Any]]
+    record: Mapped[Record]
 
 
 class SettingRow(Base):
@@ -105,4 +106,4 @@ class SettingRow(Base):
     __tablename__ = "settings"
 
     name: Mapped[str] = mapped_column(primary_key=True)
-    value: Mapped[Any] = mapped_column(JsonText)
+    value: Mapped[Json] = mapped_column(JsonText)

@@ -3,8 +3,8 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from typing import Any
 
+from metrion.core.json import Record, text_in
 from metrion.core.logbook import SECTIONS as IN_A_FILE
 from metrion.store.models import EntryRow, Sheet
 
@@ -29,7 +29,7 @@ class Kept:
     """
 
     id: str
-    record: dict[str, Any]
+    record: Record
     position: int
     version: int
     measurement: str | None = None
@@ -40,9 +40,9 @@ def head_of(sheet: Sheet) -> Kept:
     return Kept(sheet.id, {"title": sheet.title, **sheet.extra}, 0, sheet.version)
 
 
-def fill_head(sheet: Sheet, record: dict[str, Any]) -> None:
+def fill_head(sheet: Sheet, record: Record) -> None:
     """Write a head into its sheet."""
-    sheet.title = record["title"]
+    sheet.title = text_in(record, "title")
     sheet.extra = {name: value for name, value in record.items() if name != "title"}
 
 

@@ -4,12 +4,12 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
 from datetime import UTC, datetime
-from typing import Any
 from uuid import uuid4
 
 from sqlalchemy import func, select
 from sqlalchemy.orm import Session
 
+from metrion.core.json import Json, Record, records_in, text_in
 from metrion.core.logbook import SECTIONS as IN_A_FILE
 from metrion.formats.logbook import parse_logbook
 from metrion.store.errors import NotHere, Stale, TakenId
@@ -45,13 +45,14 @@ def add_sheet(session: Session, title: str, key: str | None = None) -> Sheet:
     return sheet
 
 
-def take_in(session: Session, document: Any, key: str | None = None) -> Sheet:
+def take_in(session: Session, document: Json, key: str | None = None) -> Sheet:
     """A new sheet from the document of a logbook file.
 
     Raises:
         Refused: with every fault of the document; nothing is stored then.
     """
     logbook = parse_logbook(document)
+    assert isinstance(document, dict)
     sheet = add_sheet(session, logbook.title, key)
     fill_head(sheet, head_record(document))
     for section, entry in entries_of(document):
@@ -60,21 +61,22 @@ def take_in(session: Session, document: Any, key: str | None = None) -> Sheet:
     return sheet
 
 
-def head_record(document: dict[str, Any]) -> dict[str, Any]:
+def head_record(document: Record) -> Record:
     """What stands at the head of a logbook document: its title, and what is for the record only."""
     kept = {name: value for name, value in document.items() if name not in _NOT_KEPT}
     return {"title": "", **kept}
 
 
-def entries_of(document: dict[str, Any]) -> Iterator[tuple[str, Kept]]:
+def entries_of(document: Record) -> Iterator[tuple[str, Kept]]:
     """The entries of a logbook document by section; observations get ids of their own."""
     for section in IN_A_FILE:
-        for position, given in enumerate(document.get(section, ())):
+        for position, given in enumerate(records_in(document, section)):
             record = {name: value for name, value in given.items() if name != OBSERVATIONS}
-            yield section, Kept(given["id"], record, position, 1)
-    for measurement in document.get("measurements", ()):
-        for position, record in enumerate(measurement[OBSERVATIONS]):
-            yield OBSERVATIONS, Kept(new_id(), record, position, 1, measurement["id"])
+            yield section, Kept(text_in(given, "id"), record, position, 1)
+    for measurement in records_in(document, "measurements"):
+        owner = text_in(measurement, "id")
+        for position, record in enumerate(records_in(measurement, OBSERVATIONS)):
+            yield OBSERVATIONS, Kept(new_id(), record, position, 1, owner)
 
 
 def all_sheets(session: Session, *, deleted: bool = False) -> Sequence[Sheet]:
@@ -120,7 +122,7 @@ def new_entry(
     session: Session,
     sheet: Sheet,
     section: str,
-    record: dict[str, Any],
+    record: Record,
     *,
     key: str | None = None,
     measurement: str | None = None,

@@ -3,11 +3,11 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from typing import Any
 
 from sqlalchemy import func, select
 from sqlalchemy.orm import Session
 
+from metrion.core.json import Record
 from metrion.formats.logbook import FORMAT, VERSION, parse_logbook
 from metrion.store.errors import NotHere, Stale, TakenId
 from metrion.store.models import ToolRow
@@ -19,7 +19,7 @@ def all_tools(session: Session) -> Sequence[ToolRow]:
     return session.scalars(select(ToolRow).order_by(ToolRow.position, ToolRow.id)).all()
 
 
-def add_tool(session: Session, record: dict[str, Any], key: str | None = None) -> ToolRow:
+def add_tool(session: Session, record: Record, key: str | None = None) -> ToolRow:
     """Keep a new tool.
 
     Raises:
@@ -46,13 +46,13 @@ def find_tool(session: Session, key: str, version: int) -> ToolRow:
     return row
 
 
-def amend_tool(row: ToolRow, record: dict[str, Any]) -> None:
+def amend_tool(row: ToolRow, record: Record) -> None:
     """Describe a tool anew. Raises `Refused` if that makes no scale."""
     _describe(row, record)
     row.version += 1
 
 
-def _describe(row: ToolRow, record: dict[str, Any]) -> None:
+def _describe(row: ToolRow, record: Record) -> None:
     described = {**record, "id": row.id}
     parse_logbook({"format": FORMAT, "version": VERSION, "instruments": [described]})
     row.record = described

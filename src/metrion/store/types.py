@@ -10,6 +10,8 @@ from sqlalchemy import Text
 from sqlalchemy.engine import Dialect
 from sqlalchemy.types import TypeDecorator
 
+from metrion.core.json import Json
+
 
 class JsonText(TypeDecorator[Any]):
     """A JSON value as text, names in the order they came; None is no value."""
@@ -21,7 +23,7 @@ class JsonText(TypeDecorator[Any]):
         """To text."""
         return None if value is None else json.dumps(value, ensure_ascii=False)
 
-    def process_result_value(self, value: str | None, dialect: Dialect) -> Any:
+    def process_result_value(self, value: str | None, dialect: Dialect) -> Json:
         """From text."""
         return None if value is None else json.loads(value)
 

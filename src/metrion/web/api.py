@@ -4,13 +4,13 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from dataclasses import asdict
-from typing import Any
 
 from flask import Flask, Response, jsonify
 from flask_smorest import Api
 from werkzeug.exceptions import HTTPException, MethodNotAllowed
 
 from metrion.core.errors import MetrionError
+from metrion.core.json import Record
 from metrion.formats.faults import Refused
 from metrion.store import Damaged, NotHere, NothingToRedo, NothingToUndo, Stale, TakenId
 from metrion.web.present.faults import faults_view
@@ -51,7 +51,7 @@ def metrion_error(error: MetrionError) -> Response:
 
 def _http_error(error: HTTPException) -> Response:
     # webargs keeps what is wrong with each field of a body in ``data``.
-    found: dict[str, Any] = (getattr(error, "data", None) or {}).get("messages", {})
+    found: Record = (getattr(error, "data", None) or {}).get("messages", {})
     faults = list(_field_faults("", found.get("json", {})))
     message = faults[0].message if len(faults) == 1 else str(error.description)
     response = _shape(message, faults, error.code or 500)
@@ -60,7 +60,7 @@ def _http_error(error: HTTPException) -> Response:
     return response
 
 
-def _field_faults(pointer: str, found: Any) -> Iterator[FaultView]:
+def _field_faults(pointer: str, found: object) -> Iterator[FaultView]:
     if isinstance(found, dict):
         for name, inner in found.items():
             yield from _field_faults(f"{pointer}/{name}", inner)

@@ -7,12 +7,12 @@ of a file that is then left.
 from __future__ import annotations
 
 from datetime import UTC, datetime
-from typing import Any
 
 from flask import Response, request
 from flask_smorest import Blueprint
 from sqlalchemy.orm import Session
 
+from metrion.core.json import records_in
 from metrion.formats.archive import Filed, write_archive
 from metrion.formats.faults import Refused
 from metrion.report.blocks import Report, Section, words
@@ -42,15 +42,14 @@ blueprint = Blueprint("arrivals", __name__, url_prefix="/api")
 
 
 def _view(found: Arrival) -> ArrivalView:
-    document = found.document or {}
-    measurements = document.get("measurements", [])
+    measurements = records_in(found.document or {}, "measurements")
     return ArrivalView(
         file=found.file,
         title=found.title,
         standing=found.standing,
         usual=found.usual,
         quantities=len(measurements),
-        readings=sum(len(one["observations"]) for one in measurements),
+        readings=sum(len(records_in(one, "observations")) for one in measurements),
         faults=faults_view(found.faults),
     )
 
@@ -58,7 +57,7 @@ def _view(found: Arrival) -> ArrivalView:
 @blueprint.post("/arrivals")
 @blueprint.arguments(schema_of(ArrivalNameView), location="query")
 @blueprint.response(200, schema_of(ArrivalView)(many=True))
-def look_through(given: ArrivalNameView) -> Any:
+def look_through(given: ArrivalNameView) -> object:
     """What a logbook file, or a ZIP of many, would bring. Nothing is stored.
 
     422 if it is a ZIP that cannot be understood; what is wrong with a logbook is told with it.
@@ -79,7 +78,7 @@ def _looking(files: list[Filed]) -> Work:
 @blueprint.post("/arrivals/take")
 @blueprint.arguments(schema_of(DecisionsView), location="query")
 @blueprint.response(201, schema_of(TakenView)(many=True))
-def take_files(given: DecisionsView) -> Any:
+def take_files(given: DecisionsView) -> object:
     """Take in what was decided, all or nothing. 422 for a file with faults; 412 if stale.
 
     How far it is, is told line by line to who accepts ``application/x-ndjson``.

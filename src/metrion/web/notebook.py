@@ -5,12 +5,13 @@ from __future__ import annotations
 from collections.abc import Callable, Sequence
 from contextlib import suppress
 from dataclasses import dataclass
-from typing import Any, cast
+from typing import cast
 
 from flask import current_app, request
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
+from metrion.core.json import Record, records_in, text_in
 from metrion.core.logbook import Results
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.uncertainty.conventions import Convention
@@ -48,7 +49,7 @@ class Worked:
     title: str
     version: int
     changed_at: str
-    extra: dict[str, Any]
+    extra: Record
     whole: Whole
     worked_out: WorkedOut
     undo: str | None
@@ -163,12 +164,12 @@ class Notebook:
                 found.append(parse_own_convention(record))
         return found
 
-    def own_conventions(self) -> dict[str, dict[str, Any]]:
+    def own_conventions(self) -> dict[str, Record]:
         """Their records by id, as a logbook holds them."""
-        kept = self.settings().get(OWN_CONVENTIONS, [])
-        return {record["id"]: record for record in kept}
+        kept = records_in(self.settings(), OWN_CONVENTIONS)
+        return {text_in(record, "id"): record for record in kept}
 
-    def settings(self) -> dict[str, Any]:
+    def settings(self) -> Record:
         """The settings of the notebook by name."""
         with self.store.reading() as session:
             return {row.name: row.value for row in session.scalars(select(SettingRow))}
@@ -176,10 +177,16 @@ class Notebook:
     def speaker(self) -> Speaker:
         """Who writes for the reader of this notebook: in the chosen words and numbers."""
         chosen = self.settings()
-        sign = DecimalSign(chosen.get("decimal_sign", DecimalSign.POINT))
-        return Speaker.of(Numbers(sign), chosen.get("words"), chosen.get("language", ""))
+        sign = DecimalSign(text_in(chosen, "decimal_sign") or DecimalSign.POINT)
+        words = chosen.get("words")
+        own = (
+            {concept: str(word) for concept, word in words.items()}
+            if isinstance(words, dict)
+            else {}
+        )
+        return Speaker.of(Numbers(sign), own, text_in(chosen, "language"))
 
-    def set(self, values: dict[str, Any]) -> None:
+    def set(self, values: Record) -> None:
         """Change settings."""
         with self.store.writing() as session:
             for name, value in values.items():

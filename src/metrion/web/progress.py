@@ -10,7 +10,7 @@ from __future__ import annotations
 import json
 from collections.abc import Generator, Iterator
 from dataclasses import asdict
-from typing import Any, NamedTuple
+from typing import NamedTuple
 
 from flask import Response, request, stream_with_context
 
@@ -27,11 +27,11 @@ class Done(NamedTuple):
     of: int
 
 
-Work = Generator[Done, None, Any]
+Work = Generator[Done, None, object]
 """Tells how far it is, and returns what it came to."""
 
 
-def with_progress(work: Work) -> Any:
+def with_progress(work: Work) -> object:
     """What a work comes to, or a response that tells how far it is while it is done."""
     if LINES in request.accept_mimetypes.values():
         return Response(stream_with_context(_lines(work)), mimetype=LINES)
@@ -55,5 +55,5 @@ def _lines(work: Work) -> Iterator[str]:
         yield _line(error=response.json, status=response.status_code)
 
 
-def _line(**found: Any) -> str:
+def _line(**found: object) -> str:
     return json.dumps(found, default=asdict) + "\n"

@@ -11,8 +11,9 @@ from dataclasses import dataclass, field
 from functools import lru_cache
 from hashlib import sha256
 from threading import Lock
-from typing import Any, Generic, TypeVar
+from typing import Generic, TypeVar
 
+from metrion.core.json import Record, records_in, text_in
 from metrion.core.logbook import Logbook, Results, Reviewed, reviewed
 from metrion.core.quantity.derived import reduce_derived
 from metrion.core.quantity.measurements import Measurement
@@ -69,9 +70,7 @@ class WorkedOut:
     hashes: tuple[str, ...]
 
 
-def worked_out(
-    logbook: Logbook, document: dict[str, Any], before: WorkedOut | None = None
-) -> WorkedOut:
+def worked_out(logbook: Logbook, document: Record, before: WorkedOut | None = None) -> WorkedOut:
     """Everything in a logbook worked out.
 
     Args:
@@ -82,7 +81,7 @@ def worked_out(
     records = _Records(document)
     hashes, measured = [], []
     for measurement, record in zip(
-        logbook.measurements, document.get("measurements", ()), strict=True
+        logbook.measurements, records_in(document, "measurements"), strict=True
     ):
         key, found = known.get(id(measurement)) or (records.hash(record), None)
         hashes.append(key)
@@ -106,19 +105,21 @@ def _reviewed(measurement: Hashed[Measurement]) -> Reviewed:
 class _Records:
     """The records of a document by section and id."""
 
-    def __init__(self, document: dict[str, Any]) -> None:
+    def __init__(self, document: Record) -> None:
         self._by_id = {
-            section: {one["id"]: one for one in document.get(section, ())}
+            section: {text_in(one, "id"): one for one in records_in(document, section)}
             for section in ("instruments", "zero_checks", "conventions")
         }
 
-    def hash(self, measurement: dict[str, Any]) -> str:
+    def hash(self, measurement: Record) -> str:
         """A hash of a measurement and all that it hangs on."""
+        named = measurement.get("zero")
+        zero = [str(key) for key in named] if isinstance(named, list) else []
         hangs_on = [
             measurement,
-            self._by_id["instruments"][measurement["instrument"]],
-            [self._by_id["zero_checks"][key] for key in measurement.get("zero", ())],
+            self._by_id["instruments"][text_in(measurement, "instrument")],
+            [self._by_id["zero_checks"][key] for key in zero],
             # A built-in convention is none of the logbook's.
-            self._by_id["conventions"].get(measurement["convention"]),
+            self._by_id["conventions"].get(text_in(measurement, "convention")),
         ]
         return sha256(write_json(hangs_on, indent=None).encode()).hexdigest()

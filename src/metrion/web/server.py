@@ -3,11 +3,10 @@
 from __future__ import annotations
 
 import socket
-from typing import Any
 
 from flask import Flask
 from waitress.channel import HTTPChannel
-from waitress.server import create_server
+from waitress.server import BaseWSGIServer, create_server
 from waitress.task import ErrorTask
 
 from metrion.web.guard import HEADERS
@@ -25,7 +24,7 @@ class _Channel(HTTPChannel):
     error_task_class = _Error
 
 
-def server_of(app: Flask, listener: socket.socket) -> Any:
+def server_of(app: Flask, listener: socket.socket) -> BaseWSGIServer:
     """A server of the application on a socket that listens already; ``run()`` serves."""
     server = create_server(app, sockets=[listener], threads=_THREADS)
     server.channel_class = _Channel

@@ -2,11 +2,10 @@
 
 from __future__ import annotations
 
-from typing import Any
-
 from flask_smorest import Blueprint
 
 from metrion.core.facts import Name
+from metrion.core.json import Record
 from metrion.core.uncertainty.conventions import BUILT_IN
 from metrion.voice import languages, usual
 from metrion.web.notebook import OWN_CONVENTIONS, notebook
@@ -15,7 +14,7 @@ from metrion.web.speaking import refuse
 
 blueprint = Blueprint("settings", __name__, url_prefix="/api/settings")
 
-USUAL: dict[str, Any] = {
+USUAL: Record = {
     "theme": "system",
     "decimal_sign": "point",
     "single_keys": True,
@@ -27,7 +26,7 @@ USUAL: dict[str, Any] = {
 
 @blueprint.get("")
 @blueprint.response(200, SettingsSchema)
-def get_settings() -> dict[str, Any]:
+def get_settings() -> Record:
     """All settings, usual values where nothing was chosen."""
     return settings()
 
@@ -35,19 +34,24 @@ def get_settings() -> dict[str, Any]:
 @blueprint.patch("")
 @blueprint.arguments(SettingsSchema)
 @blueprint.response(200, SettingsSchema)
-def change_settings(body: dict[str, Any]) -> dict[str, Any]:
+def change_settings(body: Record) -> Record:
     """Choose some settings. 422 for a convention or language that is not known."""
     given = body.get("convention")
     if given is not None and given not in _conventions():
-        refuse(422, "no-convention", key=Name(given))
+        refuse(422, "no-convention", key=Name(str(given)))
     language = body.get("language")
     if language is not None and language not in languages():
-        refuse(422, "no-such-language", language=Name(language), known=Name(", ".join(languages())))
+        refuse(
+            422,
+            "no-such-language",
+            language=Name(str(language)),
+            known=Name(", ".join(languages())),
+        )
     notebook().set(body)
     return settings()
 
 
-def settings() -> dict[str, Any]:
+def settings() -> Record:
     """All settings, usual values where nothing was chosen."""
     found = {**USUAL, **notebook().settings()}
     found.pop(OWN_CONVENTIONS, None)

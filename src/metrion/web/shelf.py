@@ -3,7 +3,8 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from typing import Any
+
+from metrion.core.json import Json, Record
 
 
 @dataclass(frozen=True)
@@ -16,24 +17,24 @@ class CommonPattern:
     """
 
     id: str
-    record: dict[str, Any]
+    record: Record
 
 
-def _caliper(lines: int, span: int, **more: Any) -> CommonPattern:
-    record = {
+def _caliper(lines: int, span: int, **more: Json) -> CommonPattern:
+    record: Record = {
         "kind": "vernier", "unit": "mm", "main_division": "1",
         "fine_divisions": lines, "span": span, "range": ["0", "150"], **more,
     }  # fmt: skip
     return CommonPattern(f"caliper-{lines}-{span}", record)
 
 
-def _screw(key: str, **more: Any) -> CommonPattern:
-    record = {"kind": "screw", "unit": "mm", "range": ["0", "25"], **more}
+def _screw(key: str, **more: Json) -> CommonPattern:
+    record: Record = {"kind": "screw", "unit": "mm", "range": ["0", "25"], **more}
     return CommonPattern(key, record)
 
 
 def _circle(lines: int, division: str) -> CommonPattern:
-    record = {
+    record: Record = {
         "kind": "angular", "unit": "arcmin", "main_division": division,
         "fine_divisions": lines, "span": lines - 1,
     }  # fmt: skip

@@ -8,12 +8,12 @@ from enum import StrEnum
 from fractions import Fraction
 from functools import cached_property
 from math import lcm
-from typing import Any
 
 from metrion.core.exact.angles import FULL_CIRCLE, HALF_CIRCLE
 from metrion.core.exact.statistics import median
 from metrion.core.facts import Fact, Figure
 from metrion.core.instruments.instrument import Kind
+from metrion.core.json import Json
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation, Sort
 
@@ -43,7 +43,7 @@ class Flag:
     level: Level
     says: Fact
     observation: int | None = None
-    suggestion: Mapping[str, Any] = field(default_factory=dict)
+    suggestion: Mapping[str, Json] = field(default_factory=dict)
     zero_check: str = ""
 
 

@@ -4,11 +4,11 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 from fractions import Fraction
-from typing import Any
 
 from metrion.core.exact.numbers import to_text
 from metrion.core.facts import Figure
 from metrion.core.instruments.instrument import Instrument
+from metrion.core.json import Record
 from metrion.core.quantity.observations import PAIR_INDICATIONS
 from metrion.core.review.flags import Series
 from metrion.core.scales import Indication
@@ -38,7 +38,7 @@ class Misread:
         """The mark of which one has to ask whether the zero line had passed it."""
         return Figure(instrument.mark_text(max(self.indication.main, self.likely)))
 
-    def suggestion(self, instrument: Instrument) -> dict[str, Any]:
+    def suggestion(self, instrument: Instrument) -> Record:
         """The indication as it would be, as a logbook holds it."""
         line = self.indication.line
         fine = line if isinstance(line, int) else to_text(line)

@@ -4,11 +4,11 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from fractions import Fraction
-from typing import Any
 
 from scipy.special import stdtrit
 
 from metrion.core.facts import Figure, fact
+from metrion.core.json import Record
 from metrion.core.review.flags import Flag, Level, Series
 from metrion.core.scales import ScrewScale
 
@@ -79,7 +79,7 @@ def _mark_slip(series: Series, others: Others, i: int) -> Flag | None:
     indication = series.observation(index).indications[0]
     rejoined = series.measurement.instrument.scale.one_mark_on(indication, -1 if above else 1)
     text = series.measurement.instrument.main_text
-    suggestion: dict[str, Any] = {"main": text(rejoined.main)}
+    suggestion: Record = {"main": text(rejoined.main)}
     if indication.second_turn != rejoined.second_turn:
         suggestion["second_turn"] = rejoined.second_turn
     mark = Figure(text(indication.main if above else rejoined.main))

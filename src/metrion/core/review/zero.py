@@ -3,11 +3,11 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
-from typing import Any
 
 from metrion.core.desk.zero_desk import likelier, nearer_to_a_mark
 from metrion.core.exact.statistics import mean
 from metrion.core.facts import Name, fact
+from metrion.core.json import Record
 from metrion.core.quantity.zero import Phase, wrapped_zero, zero_errors
 from metrion.core.review.flags import Flag, Level, Series
 from metrion.core.scales import ScrewScale
@@ -47,7 +47,7 @@ def zero_wrapped(series: Series) -> Iterator[Flag]:
         found = wrapped_zero(instrument, check.indication, check.reference)
         if found is None:
             continue
-        suggestion: dict[str, Any] = {"main": instrument.main_text(found.indication.main)}
+        suggestion: Record = {"main": instrument.main_text(found.indication.main)}
         if isinstance(instrument.scale, ScrewScale) and instrument.scale.two_turns:
             suggestion["second_turn"] = found.indication.second_turn
         yield Flag(

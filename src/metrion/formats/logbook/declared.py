@@ -35,6 +35,7 @@ from metrion.core.declared import (
 )
 from metrion.core.facts import fact
 from metrion.core.instruments.instrument import SCALES, Kind
+from metrion.core.json import Json, Record
 from metrion.core.quantity.observations import PAIR_INDICATIONS
 from metrion.core.scales import Indication
 from metrion.formats.faults import BoundFault, Faults, child
@@ -61,15 +62,19 @@ class _Plan:
     loose: str
 
 
-def read_fields(value: type, fields: Fields, kind: str = "") -> dict[str, Any]:
+Values = dict[str, Any]
+"""What a reader found, by the attributes of the value that it is for."""
+
+
+def read_fields(value: type, fields: Fields, kind: str = "") -> Values:
     """The plain fields of an object by attribute; those with faults, and absent ones, left out.
 
     Inline values of plain fields are whole; that of a scale is a dictionary of its attributes.
     ``rest`` holds what is not known, or has no meaning for ``kind``.
     """
     plan = _plan(value, kind)
-    parts: dict[str, dict[str, Any]] = {"": {}}
-    rest: dict[str, Any] = {}
+    parts: dict[str, Values] = {"": {}}
+    rest: Record = {}
     for name, given in fields.record.items():
         place = plan.places.get(name)
         if place is None:
@@ -86,9 +91,7 @@ def read_fields(value: type, fields: Fields, kind: str = "") -> dict[str, Any]:
     return _put_together(plan, parts, rest, fields)
 
 
-def _put_together(
-    plan: _Plan, parts: dict[str, dict[str, Any]], rest: dict[str, Any], fields: Fields
-) -> dict[str, Any]:
+def _put_together(plan: _Plan, parts: dict[str, Values], rest: Record, fields: Fields) -> Values:
     found = parts.pop("")
     for holder, inline in plan.inline.items():
         if inline is dict or holder in parts:
@@ -100,7 +103,7 @@ def _put_together(
     return found
 
 
-def _tried(place: _Place, read: _Reader, fields: Fields) -> Any:
+def _tried(place: _Place, read: _Reader, fields: Fields) -> object:
     """What a field holds; of one for the record, only text that is out of bounds is a fault."""
     name, holds = place.field.name, place.field.holds
     if not place.field.for_the_record:
@@ -148,17 +151,16 @@ def _reader_of(field: Field) -> _Reader | None:
     return _READERS.get(type(field.holds))
 
 
-def _loose_indications(record: Mapping[str, Any]) -> tuple[tuple[str, str], ...]:
-    indications = [
-        record[name] for name in PAIR_INDICATIONS if isinstance(record.get(name), dict)
-    ] or [record]
+def _loose_indications(record: Mapping[str, Json]) -> tuple[tuple[str, str], ...]:
+    pair = [one for name in PAIR_INDICATIONS if isinstance(one := record.get(name), dict)]
+    indications = pair or [dict(record)]
     return tuple(
         (str(indication.get("main", "")), str(indication.get("fine", "")))
         for indication in indications
     )
 
 
-_Reader = Callable[[Any, Fields, str, bool], Any]
+_Reader = Callable[[Any, Fields, str, bool], object]
 """From a declaration, an object, a name and whether it is required, to the value."""
 
 _READERS: dict[type[Holds], _Reader] = {}
@@ -167,8 +169,8 @@ _Held = TypeVar("_Held", bound=Holds)
 
 def _reads(
     held: type[_Held],
-) -> Callable[[Callable[[_Held, Fields, str, bool], Any]], _Reader]:
-    def note(read: Callable[[_Held, Fields, str, bool], Any]) -> _Reader:
+) -> Callable[[Callable[[_Held, Fields, str, bool], object]], _Reader]:
+    def note(read: Callable[[_Held, Fields, str, bool], object]) -> _Reader:
         _READERS[held] = read
         return read
 
@@ -176,12 +178,12 @@ def _reads(
 
 
 @_reads(Id)
-def _id(_: Id, fields: Fields, name: str, required: bool) -> Any:
+def _id(_: Id, fields: Fields, name: str, required: bool) -> object:
     return fields.id()
 
 
 @_reads(Text)
-def _text(text: Text, fields: Fields, name: str, required: bool) -> Any:
+def _text(text: Text, fields: Fields, name: str, required: bool) -> object:
     return fields.text(name, text.most, required=required)
 
 
@@ -189,42 +191,42 @@ _READERS[WrittenUnit] = _text
 
 
 @_reads(Flag)
-def _flag(_: Flag, fields: Fields, name: str, required: bool) -> Any:
+def _flag(_: Flag, fields: Fields, name: str, required: bool) -> object:
     return fields.flag(name, required=required)
 
 
 @_reads(Count)
-def _count(count: Count, fields: Fields, name: str, required: bool) -> Any:
+def _count(count: Count, fields: Fields, name: str, required: bool) -> object:
     return fields.count(name, count.most, required=required)
 
 
 @_reads(Exact)
-def _exact(exact: Exact, fields: Fields, name: str, required: bool) -> Any:
+def _exact(exact: Exact, fields: Fields, name: str, required: bool) -> object:
     return fields.exact(name, exact.sign, required=required)
 
 
 @_reads(Choice)
-def _choice(choice: Choice, fields: Fields, name: str, required: bool) -> Any:
+def _choice(choice: Choice, fields: Fields, name: str, required: bool) -> object:
     return fields.choice(name, choice.options, required=required)
 
 
 @_reads(Figures)
-def _figures(_: Figures, fields: Fields, name: str, required: bool) -> Any:
+def _figures(_: Figures, fields: Fields, name: str, required: bool) -> object:
     return read_figures(fields, name)
 
 
 @_reads(CoverageText)
-def _coverage(_: CoverageText, fields: Fields, name: str, required: bool) -> Any:
+def _coverage(_: CoverageText, fields: Fields, name: str, required: bool) -> object:
     return read_coverage(fields, name)
 
 
 @_reads(Bounds)
-def _bounds(_: Bounds, fields: Fields, name: str, required: bool) -> Any:
+def _bounds(_: Bounds, fields: Fields, name: str, required: bool) -> object:
     return read_bounds(fields, name)
 
 
 @_reads(Codes)
-def _codes(_: Codes, fields: Fields, name: str, required: bool) -> Any:
+def _codes(_: Codes, fields: Fields, name: str, required: bool) -> object:
     found = fields.texts(name, fact("a-text"))
     each = Fields(
         {str(i): text for i, (_, text) in enumerate(found)},
@@ -235,12 +237,12 @@ def _codes(_: Codes, fields: Fields, name: str, required: bool) -> Any:
 
 
 @_reads(Entry)
-def _entry(entry: Entry, fields: Fields, name: str, required: bool) -> Any:
+def _entry(entry: Entry, fields: Fields, name: str, required: bool) -> object:
     holder = fields.object(name)
     return None if holder is None else entry.value(**read_fields(entry.value, holder))
 
 
 @_reads(Entries)
-def _entries(entries: Entries, fields: Fields, name: str, required: bool) -> Any:
+def _entries(entries: Entries, fields: Fields, name: str, required: bool) -> object:
     value = entries.value
     return tuple(value(**read_fields(value, one)) for one in fields.objects(name))

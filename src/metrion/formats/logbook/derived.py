@@ -17,6 +17,7 @@ from metrion.core.formula import (
     parse_formula,
     resolve,
 )
+from metrion.core.json import text_in
 from metrion.core.quantity.derived import Derived, TypedValue
 from metrion.core.quantity.measurements import Measurement
 from metrion.formats.logbook.declared import read_fields
@@ -92,7 +93,7 @@ def _typed(fields: Fields) -> TypedValue | None:
     value = fields.parsed("value", parse, A_NUMBER, required=True)
     if unit is None or uncertainty is None or value is None:
         return None
-    return TypedValue(value, uncertainty, unit, fields.record["value"])
+    return TypedValue(value, uncertainty, unit, text_in(fields.record, "value"))
 
 
 def _units(

@@ -5,9 +5,8 @@ Entries are told apart by the identity of their records: who changes an entry ma
 
 from __future__ import annotations
 
-from typing import Any
-
 from metrion.core.instruments.instrument import Instrument
+from metrion.core.json import Record, records_in
 from metrion.core.logbook import SECTIONS, Logbook
 from metrion.core.quantity.derived import Derived
 from metrion.core.quantity.measurements import Measurement
@@ -27,23 +26,23 @@ class Earlier:
         logbook: what it is.
     """
 
-    def __init__(self, document: dict[str, Any], logbook: Logbook) -> None:
+    def __init__(self, document: Record, logbook: Logbook) -> None:
         self._document = document
         self._entries: dict[int, Entry] = {}
         self._observations: dict[int, tuple[Measurement, Observation]] = {}
         for section in SECTIONS:
-            records = document.get(section, ())
-            for record, entry in zip(records, getattr(logbook, section), strict=True):
+            entries = getattr(logbook, section)
+            for record, entry in zip(records_in(document, section), entries, strict=True):
                 self._entries[id(record)] = entry
         for record, measurement in zip(
-            document.get("measurements", ()), logbook.measurements, strict=True
+            records_in(document, "measurements"), logbook.measurements, strict=True
         ):
             for one, observation in zip(
-                record["observations"], measurement.observations, strict=True
+                records_in(record, "observations"), measurement.observations, strict=True
             ):
                 self._observations[id(one)] = measurement, observation
 
-    def entry(self, record: dict[str, Any], known: Known) -> Entry | None:
+    def entry(self, record: Record, known: Known) -> Entry | None:
         """What the very same record was read as, if all that it refers to is the same as well."""
         entry = self._entries.get(id(record))
         if entry is None or not _refers_to_the_same(entry, known):
@@ -59,7 +58,7 @@ class Earlier:
         return entry
 
     def observation(
-        self, record: dict[str, Any], instrument: Instrument | None, convention: Convention | None
+        self, record: Record, instrument: Instrument | None, convention: Convention | None
     ) -> Observation | None:
         """What the very same record was read as, by the same instrument and convention."""
         found = self._observations.get(id(record))

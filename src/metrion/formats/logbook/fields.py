@@ -14,6 +14,7 @@ from metrion.core.exact.angles import parse_angle
 from metrion.core.exact.bounds import check_id, check_length, check_number, check_text
 from metrion.core.exact.numbers import parse_exact
 from metrion.core.facts import Argument, Fact, Name, fact
+from metrion.core.json import Json, Record, text_in
 from metrion.formats.faults import BoundFault, Fault, Faults, child
 
 _Enum = TypeVar("_Enum", bound=StrEnum)
@@ -32,7 +33,7 @@ class Fields:
 
     __slots__ = ("faults", "pointer", "record")
 
-    def __init__(self, record: dict[str, Any], pointer: str, faults: Faults) -> None:
+    def __init__(self, record: Record, pointer: str, faults: Faults) -> None:
         self.record = record
         self.pointer = pointer
         self.faults = faults
@@ -62,7 +63,7 @@ class Fields:
             return None
         return value
 
-    def _is_other(self, name: str, value: Any, what: Fact) -> None:
+    def _is_other(self, name: str, value: Json, what: Fact) -> None:
         self.fault(name, "field-of-other-sort", field=Name(name), value=_shown(value), what=what)
 
     def text(self, name: str, most: int = NAME, *, required: bool = False) -> str | None:
@@ -185,14 +186,15 @@ class Fields:
         """An exact number, written as a text."""
         value = self.parsed(name, self.read_number, A_NUMBER, required=required)
         if value is not None and sign is Sign.POSITIVE and value <= 0:
-            self.fault(
-                name, "field-not-above-0", field=Name(name), value=shortened(self.record[name])
-            )
+            self._has_other_sign(name, "field-not-above-0")
             return None
         if value is not None and sign is Sign.NOT_NEGATIVE and value < 0:
-            self.fault(name, "field-negative", field=Name(name), value=shortened(self.record[name]))
+            self._has_other_sign(name, "field-negative")
             return None
         return value
+
+    def _has_other_sign(self, name: str, code: str) -> None:
+        self.fault(name, code, field=Name(name), value=shortened(text_in(self.record, name)))
 
     def read_number(self, text: str) -> Fraction:
         """The number a text says. Raises `MetrionError` if it is none, or out of bounds."""
@@ -222,7 +224,7 @@ def _beyond(value: Fraction, sign: Sign) -> str:
     return "field-negative" if sign is Sign.NOT_NEGATIVE and value < 0 else ""
 
 
-def _shown(value: Any) -> Name | Fact:
+def _shown(value: Json) -> Name | Fact:
     if isinstance(value, dict):
         return fact("an-object")
     if isinstance(value, list):

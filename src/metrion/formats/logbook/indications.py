@@ -5,12 +5,12 @@ from __future__ import annotations
 import re
 from collections.abc import Sequence
 from fractions import Fraction
-from typing import Any
 
 from metrion.core.errors import ScaleError
 from metrion.core.exact.numbers import to_text
 from metrion.core.facts import fact
 from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.json import Record
 from metrion.core.quantity.observations import PAIR_INDICATIONS
 from metrion.core.scales import Indication, Line, ScrewScale
 from metrion.formats.logbook.fields import Fields
@@ -19,12 +19,12 @@ from metrion.formats.logbook.known import Sketch
 _DECIMAL = re.compile(r"-?[0-9]{1,300}(\.[0-9]{1,300})?")
 
 
-def indication_record(instrument: Instrument, indication: Indication) -> dict[str, Any]:
+def indication_record(instrument: Instrument, indication: Indication) -> Record:
     """An indication as a logbook holds it."""
     line = indication.line
     if isinstance(line, Fraction) and line.denominator == 1:
         line = line.numerator
-    found: dict[str, Any] = {"main": instrument.main_text(indication.main)}
+    found: Record = {"main": instrument.main_text(indication.main)}
     scale = instrument.scale
     if scale.has_fine_scale:
         found["fine"] = line if isinstance(line, int) else to_text(line)
@@ -33,7 +33,7 @@ def indication_record(instrument: Instrument, indication: Indication) -> dict[st
     return found
 
 
-def observation_record(instrument: Instrument, indications: Sequence[Indication]) -> dict[str, Any]:
+def observation_record(instrument: Instrument, indications: Sequence[Indication]) -> Record:
     """Those of an observation as a logbook holds them: one, or those of a pair by name."""
     records = [indication_record(instrument, indication) for indication in indications]
     return records[0] if len(records) == 1 else dict(zip(PAIR_INDICATIONS, records, strict=False))
@@ -97,7 +97,7 @@ def _line(fields: Fields, instrument: Instrument | None, estimates: bool) -> Lin
     return line
 
 
-def _estimate(fields: Fields, given: Any) -> Fraction | None:
+def _estimate(fields: Fields, given: str) -> Fraction | None:
     if not _DECIMAL.fullmatch(given):
         fields.fault("fine", "not-a-line")
         return None

@@ -3,12 +3,11 @@
 from __future__ import annotations
 
 from fractions import Fraction
-from typing import Any
 
 from metrion.core.errors import UnreadableSleeve, UselessScale
 from metrion.core.instruments.instrument import SCALES, UNITS, Instrument, Kind
 from metrion.core.scales import PlainScale, Scale, ScrewScale, VernierScale
-from metrion.formats.logbook.declared import read_fields
+from metrion.formats.logbook.declared import Values, read_fields
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.known import Known, Sketch
 
@@ -34,13 +33,13 @@ def parse_instrument(fields: Fields, known: Known, *, drawn: bool = False) -> In
     return Instrument(**given, unit=str(unit), scale=scale)
 
 
-def _scale(sort: type, fields: Fields, found: dict[str, Any], drawn: bool) -> Scale | None:
+def _scale(sort: type, fields: Fields, found: Values, drawn: bool) -> Scale | None:
     if sort is PlainScale:
         return PlainScale(**found) if found else None
     return _screw(fields, found) if sort is ScrewScale else _vernier(fields, found, drawn)
 
 
-def _vernier(fields: Fields, found: dict[str, Any], drawn: bool) -> Scale | None:
+def _vernier(fields: Fields, found: Values, drawn: bool) -> Scale | None:
     if not {"fine_divisions", "span"} <= found.keys():
         return None
     # Whether the fine scale is useless does not hang on the size of the main division.
@@ -54,7 +53,7 @@ def _vernier(fields: Fields, found: dict[str, Any], drawn: bool) -> Scale | None
     return scale if "main_division" in found else None
 
 
-def _screw(fields: Fields, found: dict[str, Any]) -> Scale | None:
+def _screw(fields: Fields, found: Values) -> Scale | None:
     if not {"pitch", "main_division"} <= found.keys():
         return None
     try:

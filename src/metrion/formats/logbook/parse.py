@@ -4,17 +4,17 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from functools import partial
-from typing import Any
 
 from metrion.core.declared import NOTHING
 from metrion.core.errors import shortened
 from metrion.core.facts import Name
 from metrion.core.instruments.instrument import Instrument
+from metrion.core.json import Json, Record
 from metrion.core.logbook import Logbook
 from metrion.core.uncertainty.conventions import Convention
 from metrion.formats.faults import Faults, Refused, refusal
 from metrion.formats.logbook.conventions import parse_convention
-from metrion.formats.logbook.declared import read_fields
+from metrion.formats.logbook.declared import Values, read_fields
 from metrion.formats.logbook.derived import parse_derived
 from metrion.formats.logbook.earlier import Earlier, Entry
 from metrion.formats.logbook.fields import Fields
@@ -36,7 +36,7 @@ def read_logbook(content: bytes) -> Logbook:
     return parse_logbook(read_json(content))
 
 
-def parse_logbook(document: Any, *, kept: bool = False, earlier: Earlier | None = None) -> Logbook:
+def parse_logbook(document: Json, *, kept: bool = False, earlier: Earlier | None = None) -> Logbook:
     """Check a parsed document and build its logbook.
 
     Args:
@@ -78,7 +78,7 @@ def parse_logbook(document: Any, *, kept: bool = False, earlier: Earlier | None 
     )
 
 
-def read_drawn_instrument(record: dict[str, Any], *, kept: bool = False) -> Instrument:
+def read_drawn_instrument(record: Record, *, kept: bool = False) -> Instrument:
     """An instrument that is only to be drawn and talked about, even if it is of no use.
 
     Args:
@@ -94,7 +94,7 @@ def read_drawn_instrument(record: dict[str, Any], *, kept: bool = False) -> Inst
     return instrument
 
 
-def parse_own_convention(record: dict[str, Any], *, kept: bool = False) -> Convention:
+def parse_own_convention(record: Record, *, kept: bool = False) -> Convention:
     """A convention of one's own by itself.
 
     Args:
@@ -125,7 +125,7 @@ def _section(
     known: Known,
     earlier: Earlier | None,
     name: str,
-    by_id: dict[str, Any],
+    by_id: Values,
     parse: Callable[[Fields, Known], Entry | None],
     *,
     required: bool = False,

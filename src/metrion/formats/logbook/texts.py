@@ -46,8 +46,9 @@ def read_bounds(fields: Fields, name: str) -> tuple[Fraction, Fraction] | None:
     """Two numbers, the lower first."""
     given = fields.record[name]
     try:
-        if isinstance(given, list) and len(given) == 2 and all(isinstance(n, str) for n in given):
-            low, high = map(fields.read_number, given)
+        texts = [n for n in given if isinstance(n, str)] if isinstance(given, list) else []
+        if isinstance(given, list) and len(texts) == len(given) == 2:
+            low, high = map(fields.read_number, texts)
             if low < high:
                 return low, high
     except OutOfBounds as error:

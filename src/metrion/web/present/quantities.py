@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import replace
 from fractions import Fraction
 from functools import lru_cache
@@ -12,6 +12,7 @@ from metrion.core.desk.desk import zero_says
 from metrion.core.exact.numbers import to_text
 from metrion.core.exact.rounding import round_result
 from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.json import text_in
 from metrion.core.logbook import Logbook, Reviewed
 from metrion.core.quantity.measurements import Measurement, MeasurementResult, reduce_measurement
 from metrion.core.quantity.noted import Earlier
@@ -263,7 +264,7 @@ def _suggested(measurement: Measurement, flag: Flag) -> str:
         flag.suggestion,
         *(flag.suggestion.get(name, {}) for name in PAIR_INDICATIONS),
     ):
-        if main := indication.get("main"):
+        if isinstance(indication, Mapping) and (main := text_in(indication, "main")):
             return shown(main_words(instrument, main))
     return ""
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable
 from typing import Any
 
-from marshmallow import Schema, ValidationError, fields, validate
+from marshmallow import ValidationError, fields, validate
 
 from metrion.core.errors import OutOfBounds
 from metrion.core.exact.bounds import check_id
@@ -21,18 +21,6 @@ def ID(key: str) -> None:  # noqa: N802 - a validator like NAME
         raise ValidationError(say(error.says)) from None
 
 
-def string(**more: Any) -> fields.String:
-    return fields.String(required=True, **more)
-
-
-def maybe_string(**more: Any) -> fields.String:
-    return fields.String(required=True, allow_none=True, **more)
-
-
-def number(**more: Any) -> fields.Float:
-    return fields.Float(required=True, **more)
-
-
 class Typed(fields.String):
     """Text as people type it, taken in as a logbook holds it."""
 
@@ -42,7 +30,3 @@ class Typed(fields.String):
 
     def _deserialize(self, *given: Any, **more: Any) -> str:
         return self.plain(str(super()._deserialize(*given, **more)))
-
-
-def many(schema: type[Schema]) -> fields.List[Any]:
-    return fields.List(fields.Nested(schema), required=True)

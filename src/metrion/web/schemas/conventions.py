@@ -4,17 +4,23 @@ from __future__ import annotations
 
 from typing import Annotated
 
+from marshmallow import fields
+
 from metrion.core.json import Record
 from metrion.core.uncertainty.conventions import Convention
-from metrion.web.schemas.common import ID, NAME, string
+from metrion.web.schemas.common import ID, NAME
 from metrion.web.schemas.declared import taken
 from metrion.web.schemas.view import view
 
 _ABOUT = "A convention of one's own."
-_NAMED = {"name": string(validate=NAME)}
+_NAMED = {"name": fields.String(required=True, validate=NAME)}
 ConventionFields = taken(Convention, "ConventionFields", _ABOUT, whole=True, also=_NAMED)
 NewConvention = taken(
-    Convention, "NewConvention", _ABOUT, whole=True, also={**_NAMED, "id": string(validate=ID)}
+    Convention,
+    "NewConvention",
+    _ABOUT,
+    whole=True,
+    also={**_NAMED, "id": fields.String(required=True, validate=ID)},
 )
 
 

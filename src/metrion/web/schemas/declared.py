@@ -20,8 +20,7 @@ from metrion.core.quantity.observations import PAIR_INDICATIONS
 from metrion.core.scales import Indication
 from metrion.web.schemas.common import ID, Typed
 from metrion.web.schemas.entered import TypedReadingView
-
-_More = dict[str, Any]
+from metrion.web.schemas.view import Field, More
 
 KEPT_BY_THE_SERVER = frozenset({"id", "at", "history", "observations"})
 """Fields that are not a client's to say."""
@@ -54,7 +53,7 @@ class Told:
 _BESIDE = frozenset({"id", "quantity", "typed", "why"})
 
 
-def _told(found: _More) -> Told:
+def _told(found: More) -> Told:
     beside = {name: found.pop(name) for name in _BESIDE & found.keys()}
     return Told(found, **beside)
 
@@ -67,7 +66,7 @@ def taken(
     without: Collection[str] = (),
     whole: bool = False,
     inner: bool = False,
-    also: Mapping[str, fields.Field[Any]] = MappingProxyType({}),
+    also: Mapping[str, Field] = MappingProxyType({}),
 ) -> type[Schema]:
     """The schema of what a client may say of an entry; a null takes a field away.
 
@@ -81,7 +80,7 @@ def taken(
         also: what else may be said.
     """
     left_out = KEPT_BY_THE_SERVER | set(without)
-    wanted: dict[str, fields.Field[Any]] = {
+    wanted: dict[str, Field] = {
         field.name: _taken(field, whole)
         for field in _all_fields(value)
         if field.name not in left_out
@@ -108,7 +107,7 @@ def _all_fields(value: type) -> Iterator[d.Field]:
             yield field
 
 
-def _taken(field: d.Field, whole: bool) -> fields.Field[Any]:
+def _taken(field: d.Field, whole: bool) -> Field:
     make = _FIELDS[type(field.holds)]
     needed = whole and field.required and not field.only
     return make(field.holds, {"required": needed, "allow_none": not field.required})
@@ -129,11 +128,11 @@ class InputField(fields.Raw):
 _PLAIN = {"value": typed_exact, "uncertainty": typed_exact, "unit": typed_unit}
 
 
-def _text(most: int, more: _More) -> fields.String:
+def _text(most: int, more: More) -> fields.String:
     return fields.String(validate=validate.Length(max=most), **more)
 
 
-def _either(kinds: list[str], more: _More) -> fields.Raw:
+def _either(kinds: list[str], more: More) -> fields.Raw:
     return fields.Raw(metadata={"type": kinds}, **more)
 
 
@@ -145,7 +144,7 @@ def _inner(value: type) -> type[Schema]:
     )
 
 
-_FIELDS: dict[type[d.Holds], Callable[[Any, _More], fields.Field[Any]]] = {
+_FIELDS: dict[type[d.Holds], Callable[[Any, More], Field]] = {
     d.Id: lambda _, more: fields.String(validate=ID, **more),
     d.Text: lambda text, more: _text(text.most, more),
     d.WrittenUnit: lambda unit, more: Typed(

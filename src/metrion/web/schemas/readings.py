@@ -9,7 +9,6 @@ from marshmallow import fields
 from metrion.core.json import Record
 from metrion.core.quantity.observations import Observation
 from metrion.core.review import Level
-from metrion.web.schemas.common import string
 from metrion.web.schemas.declared import NEW_ID, WHY, taken
 from metrion.web.schemas.entered import TypedReadingView
 from metrion.web.schemas.view import schema_of, view
@@ -72,7 +71,10 @@ class HintView:
     message: str
 
 
-_OF_QUANTITY = {"quantity": string(), "typed": fields.Nested(schema_of(TypedReadingView))}
+_OF_QUANTITY = {
+    "quantity": fields.String(required=True),
+    "typed": fields.Nested(schema_of(TypedReadingView)),
+}
 NewReading = taken(
     Observation,
     "NewReading",

@@ -25,7 +25,7 @@ from marshmallow.validate import Validator
 
 _Class = TypeVar("_Class")
 Field = fields.Field[Any]
-_More = dict[str, Any]
+More = dict[str, Any]
 """What a field of marshmallow is told besides."""
 
 
@@ -58,7 +58,7 @@ def schema_of(of: type) -> type[Schema]:
     return type(of.__name__.removesuffix("View") + "Schema", (Schema,), built)
 
 
-def _made(of: Callable[..., _Class], hints: Mapping[str, object], found: _More) -> _Class:
+def _made(of: Callable[..., _Class], hints: Mapping[str, object], found: More) -> _Class:
     """A view of what was loaded; words of an enumeration as its members."""
     for name, value in found.items():
         for option in _options(hints[name]):
@@ -86,7 +86,7 @@ def _options(hint: object) -> Iterator[object]:
 def _field(of: type, hint: object, one: dataclasses.Field[object]) -> Field:
     said = get_args(hint)[1:] if get_origin(hint) is Annotated else ()
     options = list(_options(hint))
-    more: _More = {"allow_none": NoneType in options}
+    more: More = {"allow_none": NoneType in options}
     if one.default is None:
         more["required"] = False
     elif one.default is not MISSING:
@@ -113,7 +113,7 @@ _PLAIN: dict[object, Callable[..., Field]] = {
 }  # fmt: skip
 
 
-def _of_kind(of: type, kind: object, more: _More) -> Field:
+def _of_kind(of: type, kind: object, more: More) -> Field:
     if kind in _PLAIN:
         return _PLAIN[kind](**more)
     if kind is int:
@@ -135,6 +135,6 @@ def _of_kind(of: type, kind: object, more: _More) -> Field:
     return fields.Nested(schema_of(shape), **more)
 
 
-def _word(options: Iterable[str], more: _More) -> Field:
+def _word(options: Iterable[str], more: More) -> Field:
     checks = more.pop("validate", [])
     return fields.String(validate=[validate.OneOf(options), *checks], **more)
