@@ -75,12 +75,6 @@ def test_a_steady_trend(lines: tuple[int, ...], found: list[str]) -> None:
     assert codes(series(*lines)) == found
 
 
-def test_only_numbered_lines() -> None:
-    assert codes(series(4, 6, 4, 8, 6, 4, 6, 8, 4, 6)) == ["numbered-lines"]
-    assert codes(series(4, 6, 4, 8, 6, 4, 6, 8, 4, 7)) == []
-    assert codes(series(4, 6, 4, 8)) == []
-
-
 @pytest.mark.parametrize(
     ("lines", "convention", "says"),
     [
@@ -101,3 +95,57 @@ def test_many_readings_end_at_what_the_scale_allows() -> None:
     lines = [3, 5, 4, 6, 2, 4] * 5
     sentence = said(reduce_measurement(series(*lines, convention="standard")))
     assert sentence.startswith("One more reading would hardly tell.")
+
+
+def told(lines: tuple[int, ...], noted: list[Noted] | None = None) -> list[str]:
+    measurement = series(*lines)
+    pairs = zip(measurement.observations, noted or [NOBODY] * len(lines), strict=True)
+    observations = tuple(replace(one, noted=beside) for one, beside in pairs)
+    found = hints(replace(measurement, observations=observations))
+    return [plainly().say(hint.says) for hint in found]
+
+
+def test_what_is_remarked_in_full() -> None:
+    opened = [OPENING, OPENING, CLOSING, CLOSING]
+    assert told((3, 4, 9, 8), opened) == [
+        "Readings taken opening and closing differ by 0.25 mm: the tool has play. Approach from "
+        "one side only, and take the zero from that side too."
+    ]
+    assert told((9, 8, 3, 4), [ANE, ANE, BO, BO]) == [
+        "Bo and Ane differ by 0.25 mm, more than the readings of either. Read one position "
+        "together, and see who stands aslant."
+    ]
+
+
+@pytest.mark.parametrize(
+    ("lines", "said"),
+    [
+        ((1, 2, 3, 4, 5), "the length grew, by 0.20 mm in all"),
+        ((5, 5, 4, 3, 1), "the length shrank, by 0.20 mm in all"),
+        ((1, 1, 2, 4, 4), "the length grew, by 0.15 mm in all"),
+        ((1, 2, 2, 3, 3), ""),  # no more than two least counts
+        ((1, 2, 4, 3, 5), ""),  # it goes back once
+        ((1, 3, 4, 5), ""),  # too few to tell
+    ],
+)
+def test_a_trend_is_told_with_its_way(lines: tuple[int, ...], said: str) -> None:
+    found = [words for words in told(lines) if words.startswith("From reading")]
+    assert bool(found) == bool(said)
+    assert not said or said in found[0]
+
+
+@pytest.mark.parametrize(
+    ("lines", "remarked"),
+    [
+        ((4, 6, 4, 8, 6, 4, 6, 8, 4, 6), True),
+        ((4, 6, 4, 8, 6, 4, 6, 8, 4, 7), False),  # one between the numerals
+        ((4, 4, 4, 4, 4, 4, 4, 4, 4, 4), False),  # always the same: nothing is said of the others
+        ((4, 6, 4, 8), False),  # chance does that often
+    ],
+)
+def test_numbered_lines_alone(lines: tuple[int, ...], remarked: bool) -> None:
+    found = [words for words in told(lines) if "numbered lines" in words]
+    expected = (
+        f"All {len(lines)} readings fall on numbered lines. Look at the lines between them too."
+    )
+    assert found == ([expected] if remarked else [])
