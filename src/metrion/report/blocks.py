@@ -125,11 +125,13 @@ class Report:
         title: of the sheet.
         facts: names, date, instruments, convention: what stands at the head.
         sections: its parts in order.
+        language: that it is written in.
     """
 
     title: str
     facts: tuple[tuple[str, str], ...]
     sections: tuple[Section, ...]
+    language: str = "en"
 
 
 def words(text: str) -> Text:

@@ -84,7 +84,7 @@ class _Builder:
         if quantity is None:
             sections += [self._derived_section(found) for found in self.results.derived]
         title = self.logbook.title or self._text("untitled")
-        return Report(title, self._facts(date), tuple(sections))
+        return Report(title, self._facts(date), tuple(sections), self.speaker.language)
 
     def _text(self, code: str, **about: Fraction | int | Figure | Name | Fact | Amount) -> str:
         return self.speaker.text(f"report-{code}", **about)

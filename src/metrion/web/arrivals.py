@@ -132,7 +132,8 @@ def _report(session: Session, sheet: Sheet, speaker: Speaker) -> Report:
 
 def _told(title: str, damage: Damaged, speaker: Speaker) -> Report:
     told = words(speaker.text("sentence", phrase=damage.says))
-    return Report(title, (), (Section(speaker.text("untitled-damaged"), (told,)),))
+    section = Section(speaker.text("untitled-damaged"), (told,))
+    return Report(title, (), (section,), speaker.language)
 
 
 def _printed(reports: list[Report], paper: Paper, speaker: Speaker) -> bytes:

@@ -1,6 +1,7 @@
-#set document(title: sys.inputs.title)
+#let data = json(bytes(sys.inputs.data))
+#set document(title: data.title)
 #set page(paper: sys.inputs.paper, margin: (x: 18mm, y: 20mm), numbering: "1 / 1")
-#set text(font: ("Libertinus Serif", "New Computer Modern Math"), size: 10.5pt, lang: "en")
+#set text(font: ("Libertinus Serif", "New Computer Modern Math"), size: 10.5pt, lang: data.language)
 #set par(leading: 0.6em)
 #show math.equation: set text(top-edge: "bounds", bottom-edge: "bounds")
 #show heading.where(level: 2): it => block(
@@ -43,3 +44,67 @@
   #text(fill: quiet, size: 9pt, caption)
 ]
 
+
+// A line: pieces of text, and of mathematics, which is built by its functions.
+#let signs = ("+", "−", "×", "=")
+#let set-math(span) = {
+  let row(spans) = spans.map(set-math).join([ ])
+  if span.form == "over" { math.frac(row(span.first), row(span.second)) }
+  else if span.form == "root" { math.sqrt(row(span.first)) }
+  else if span.form == "power" { math.attach(row(span.first), t: row(span.second)) }
+  else if span.text.trim() in signs { math.class(if span.text.trim() == "=" { "relation" } else { "binary" }, span.text.trim()) }
+  else if span.tint == "plain" { span.text }
+  else { hue(span.tint, span.text) }
+}
+#let set-line(spans) = spans.map(span => {
+  if span.form != "text" { math.equation(math.display(set-math(span))) }
+  else if span.tint == "plain" { span.text }
+  else { part(span.tint, span.text) }
+}).join()
+
+#let set-cell(cell, struck) = {
+  let body = if struck { strike(text(fill: quiet, cell.text)) } else { [#cell.text] }
+  if cell.before == "" { body } else [#strike(cell.before) #body]
+}
+#let set-rows(table) = for row in table.rows {
+  row.cells.map(cell => set-cell(cell, row.struck))
+  for words in row.notes { ([], note(table.columns.len() - 1, words)) }
+}
+
+// Each sort of block, by its name.
+#let sorts = (
+  Text: block => par(set-line(block.line)),
+  Result: block => result({
+    if block.symbol != "" [#emph(block.symbol) = ]
+    part("result", block.text)
+  }),
+  Steps: block => steps(
+    ..block.steps.map(step => (text(fill: quiet, step.label), set-line(step.spans))).flatten(),
+  ),
+  Table: block => readings(
+    block.columns.len(),
+    block.columns.map(column => if column.figures { right } else { left }),
+    table.header(..block.columns.map(column => {
+      if column.tint == "plain" { [#column.head] } else { part(column.tint, column.head) }
+    })),
+    ..set-rows(block),
+  ),
+  Bars: block => bars(..block.bars.map(each => (
+    [#each.label], if each.lost != "" { hollow } else { bar(each.percent * 1%) },
+    [#each.percent_text], [#each.size],
+  )).flatten()),
+  Picture: block => picture(block.svg, block.caption),
+)
+
+#for (at, report) in data.reports.enumerate() {
+  if at > 0 { pagebreak() }
+  heading(level: 1, report.title)
+  grid(
+    columns: (auto, 1fr), column-gutter: 6mm, row-gutter: 2mm,
+    ..report.facts.map(((name, words)) => (text(fill: quiet, name), [#words])).flatten(),
+  )
+  for section in report.sections {
+    heading(level: section.level, section.title)
+    for block in section.blocks { (sorts.at(block.sort))(block) }
+  }
+}
