@@ -13,7 +13,7 @@ TYPES := frontend/src/api/schema.d.ts
 API_SOURCES := $(shell find src/metrion/web -name '*.py') scripts/write_openapi.py
 FRONT_SOURCES := $(shell find frontend/src frontend/public frontend/index.html frontend/vite.config.ts frontend/tsconfig.json src/metrion/voice/en.ftl -type f 2>/dev/null)
 
-.PHONY: setup demo test check format types screenshots benchmarks clean
+.PHONY: setup demo test check format types screenshots benchmarks mutants clean
 .PHONY: check-python check-front test-python test-front test-browser
 
 setup: $(STAMPS)/python $(STAMPS)/front
@@ -84,5 +84,10 @@ screenshots: setup
 benchmarks: setup
 	@chrome="$(CHROME)" && CHROMIUM="$$chrome" $(BIN)/python benchmarks/keystrokes.py && CHROMIUM="$$chrome" $(BIN)/python benchmarks/dragging.py && $(BIN)/python benchmarks/slips.py 500 && $(BIN)/python benchmarks/reduce.py && $(BIN)/python benchmarks/writes.py
 
+# Changes the core in thousands of small ways and counts how many the tests notice: an hour and more.
+mutants: $(STAMPS)/python
+	nice $(BIN)/mutmut run
+	$(BIN)/python scripts/mutant_score.py
+
 clean:
-	rm -rf $(VENV) $(STAMPS) frontend/node_modules src/metrion/web/static var
+	rm -rf $(VENV) $(STAMPS) frontend/node_modules src/metrion/web/static var mutants
