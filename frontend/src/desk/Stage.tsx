@@ -1,7 +1,7 @@
 import { App, Button } from "antd";
-import { useCallback, useRef, useState } from "react";
+import { useCallback, useRef, useState, type ReactNode } from "react";
 
-import type { Instrument, Quantity, Reading, Sheet } from "../api";
+import type { Answer, Instrument, Quantity, Reading, Sheet } from "../api";
 import { useChosen } from "../app/settings";
 import { Equation, type Ending, type EquationHandle } from "../equation/Equation";
 import { Keypad } from "../equation/Keypad";
@@ -66,18 +66,9 @@ export function Stage(props: Props) {
   const last = looked ?? quantity.readings.at(-1) ?? null;
   const paired = quantity.sort !== "single";
   const rest = paired ? (before?.position.position ?? last?.positions[1]) : last?.position;
-  const ending: Ending = !paired
-    ? {
-        readAs: say("desk-read"),
-        less: {
-          label: say("desk-zero-error"),
-          part: "zero",
-          as: "minus",
-          node: <ZeroTerm {...{ sheet, quantity, instrument }} />,
-        },
-        outcome: { label: say("desk-corrected"), text: answer?.corrected },
-      }
-    : pairEnding(positions, instrument, answer, recording.takeBack);
+  const ending = paired
+    ? pairEnding(positions, instrument, answer, recording.takeBack)
+    : singleEnding(<ZeroTerm {...{ sheet, quantity, instrument }} />, answer);
   const { record } = recording;
   return (
     <section ref={whole} className="stage" aria-label={say("desk-scales")}>
@@ -157,6 +148,15 @@ export function Stage(props: Props) {
       )}
     </section>
   );
+}
+
+/** How the equation of a single reading goes on: less the zero error. */
+function singleEnding(node: ReactNode, answer: Answer | null): Ending {
+  return {
+    readAs: say("desk-read"),
+    less: { label: say("desk-zero-error"), part: "zero", as: "minus", node },
+    outcome: { label: say("desk-corrected"), text: answer?.corrected },
+  };
 }
 
 /** From where the pair sweeps that is entered, or that is looked at again. */

@@ -15,15 +15,12 @@ export function WhichZero({ answer, onLikely }: Props) {
   const [meant, setMeant] = useState("");
   const wrapped = answer?.finding?.wrapped;
   if (!wrapped || meant === wrapped.kept) return null;
-  const { main = "0", second_turn } = wrapped;
+  const { main, second_turn } = wrapped;
   const fine = answer.fine.value ?? "";
   return (
     <div className="which-zero" role="group" aria-label={say("zero-which-zero-is-it")}>
       <p>{wrapped.words}</p>
-      <Button
-        type="primary"
-        onClick={() => onLikely({ main, fine, secondTurn: second_turn ?? false })}
-      >
+      <Button type="primary" onClick={() => onLikely({ main, fine, secondTurn: second_turn })}>
         {capital(wrapped.likely)}
       </Button>
       <Button onClick={() => setMeant(wrapped.kept)}>{capital(wrapped.kept)}</Button>

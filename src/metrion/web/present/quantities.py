@@ -33,12 +33,14 @@ from metrion.web.present.instruments import steps_view
 from metrion.web.remembered import Hashed
 from metrion.web.schemas import (
     EarlierView,
+    FiguresView,
     FlagView,
     HintView,
     PlaceView,
     QuantityView,
     ReadingView,
     ResultView,
+    widened,
 )
 from metrion.web.speaking import say, shown, speaker
 
@@ -123,7 +125,7 @@ def hints_view(measurement: Measurement) -> list[HintView]:
 
 def readings_view(measurement: Measurement, entries: Sequence[Version]) -> list[ReadingView]:
     """Every reading; what alike ones have in common is made once."""
-    figures: dict[tuple[Indication, ...], _Figures] = {}
+    figures: dict[tuple[Indication, ...], FiguresView] = {}
     views = []
     for index, (entry, observation) in enumerate(
         zip(entries, measurement.observations, strict=True)
@@ -134,24 +136,14 @@ def readings_view(measurement: Measurement, entries: Sequence[Version]) -> list[
     return views
 
 
-class _Figures(NamedTuple):
-    """What readings of the same marks and lines have in common."""
-
-    main: str
-    line: str
-    position: float
-    positions: list[float]
-    read: str
-    corrected: str
-    value: float
-
-
 def _reading_view(
-    measurement: Measurement, index: int, entry: Version, figures: _Figures
+    measurement: Measurement, index: int, entry: Version, figures: FiguresView
 ) -> ReadingView:
     """A reading: its figures, and what is noted beside it."""
     observation, instrument = measurement.observations[index], measurement.instrument
-    return ReadingView(
+    return widened(
+        ReadingView,
+        figures,
         id=entry.id,
         version=entry.version,
         index=index,
@@ -163,16 +155,15 @@ def _reading_view(
         excluded=observation.excluded,
         at=observation.noted.at or None,
         history=[_earlier_view(instrument, one) for one in observation.noted.history],
-        **figures._asdict(),
     )
 
 
-def _figures(measurement: Measurement, index: int) -> _Figures:
+def _figures(measurement: Measurement, index: int) -> FiguresView:
     """Marks and lines of a reading, what it reads, corrected, and its place on the axis."""
     observation, instrument = measurement.observations[index], measurement.instrument
     corrected = measurement.corrected[index]
     marks = [shown(instrument.mark_text(one.main)) for one in observation.indications]
-    return _Figures(
+    return FiguresView(
         main=" / ".join(marks),
         line=shown(_lines(instrument, observation)),
         position=float(measurement.observed[index]),

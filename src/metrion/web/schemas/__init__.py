@@ -50,6 +50,7 @@ from metrion.web.schemas.planner import PlanView, WishView
 from metrion.web.schemas.quantities import NewQuantity, QuantityFields, QuantityView
 from metrion.web.schemas.readings import (
     EarlierView,
+    FiguresView,
     FlagView,
     HintView,
     NewReading,
@@ -119,6 +120,7 @@ __all__ = [
     "FaceView",
     "FaultView",
     "FigureView",
+    "FiguresView",
     "FineFigureView",
     "FlagView",
     "HintView",

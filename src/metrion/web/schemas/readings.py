@@ -25,7 +25,20 @@ class EarlierView:
 
 
 @view
-class ReadingView:
+class FiguresView:
+    """What readings of the same marks and lines have in common."""
+
+    main: str
+    line: str
+    position: float
+    positions: list[float]
+    read: str
+    corrected: str
+    value: float
+
+
+@view
+class ReadingView(FiguresView):
     """One reading."""
 
     id: str
@@ -37,13 +50,6 @@ class ReadingView:
     note: str
     meets: str
     excluded: str
-    main: str
-    line: str
-    position: float
-    positions: list[float]
-    read: str
-    corrected: str
-    value: float
     at: str | None
     history: list[EarlierView]
 
