@@ -120,6 +120,6 @@ def test_a_small_catalogue_has_its_own_order_of_words(tmp_path: Path) -> None:
     own = {"METRION_CATALOGUES": str(catalogues), "METRION_LANGUAGE": "de"}
     told = run({**os.environ, **own}, "reduce", str(source)).stderr.decode().splitlines()
     assert told == [
-        "/instruments/0/kind: \"vernier\" or \"screw\" or \"angular\" or \"plain\" muss kind sein, "
+        '/instruments/0/kind: "vernier" or "screw" or "angular" or "plain" muss kind sein, '
         "fehlt aber"
     ]

@@ -1,4 +1,5 @@
-import { useCallback, useEffect, useReducer, useRef } from "react";
+import { useQueryClient } from "@tanstack/react-query";
+import { useCallback, useEffect, useId, useReducer, useRef } from "react";
 
 import { ApiError, body, client, type Answer, type FineAs, type Schemas } from "../api";
 
@@ -157,6 +158,8 @@ export function useDesk(question: (look: Look) => Promise<Answer>, options: Opti
     resting: true,
     fineAs,
   });
+  const queries = useQueryClient();
+  const asker = useId();
   const busy = useRef(false);
   const latest = useRef(state);
   useEffect(() => {
@@ -170,7 +173,7 @@ export function useDesk(question: (look: Look) => Promise<Answer>, options: Opti
       for (;;) {
         const { seq, entry } = latest.current;
         if (isEmpty(entry)) return;
-        const answer = await question({
+        const look: Look = {
           seq,
           main: entry.main,
           fine: entry.fine,
@@ -179,6 +182,12 @@ export function useDesk(question: (look: Look) => Promise<Answer>, options: Opti
           second_turn: entry.secondTurn,
           estimates,
           reference,
+        };
+        const answer = await queries.query({
+          queryKey: ["look", asker, look],
+          queryFn: () => question(look),
+          retry: false,
+          gcTime: 0,
         });
         dispatch({ type: "answered", answer, asked: entry });
         if (latest.current.seq === seq) return;
@@ -188,7 +197,7 @@ export function useDesk(question: (look: Look) => Promise<Answer>, options: Opti
     } finally {
       busy.current = false;
     }
-  }, [question, fineAs, estimates, reference]);
+  }, [queries, asker, question, fineAs, estimates, reference]);
 
   useEffect(() => {
     void ask();

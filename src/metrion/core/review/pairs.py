@@ -51,3 +51,6 @@ def _slip(series: Series, index: int, side: str) -> Flag:
     says = fact("sweep-slip", at=index + 1, mark=mark, side=side, wrong=wrong)
     suggestion = misread.suggestion(instrument) if misread else {}
     return Flag("sweep-slip", Level.WARNING, says, index, suggestion)
+
+
+CHECKS = (half_over_90, sweep_slip)

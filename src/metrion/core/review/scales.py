@@ -83,3 +83,6 @@ def out_of_range(series: Series) -> Iterator[Flag]:
                 ),
                 index,
             )
+
+
+CHECKS = (mark_contradicts_line, lines_disagree, out_of_range)

@@ -129,3 +129,6 @@ def _outlier(series: Series, others: Others, explained: set[int]) -> Iterator[Fl
 def _grubbs_critical_squared(n: int) -> float:
     t_squared = float(stdtrit(n - 2, _GRUBBS_LEVEL / (2 * n))) ** 2
     return (n - 1) ** 2 / n * t_squared / (n - 2 + t_squared)
+
+
+CHECKS = (slips_and_outlier,)

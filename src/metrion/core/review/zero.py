@@ -81,3 +81,6 @@ def zero_drift(series: Series) -> Iterator[Flag]:
                 Level.WARNING,
                 fact("zero-drift", drift=series.figure(drift)),
             )
+
+
+CHECKS = (zero_unchecked, zero_other_face, zero_wrapped, zero_drift)
