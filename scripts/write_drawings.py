@@ -8,6 +8,7 @@ from __future__ import annotations
 import json
 import random
 import sys
+from dataclasses import asdict
 from fractions import Fraction
 from pathlib import Path
 from typing import Any
@@ -68,7 +69,7 @@ def main(target: Path) -> None:
         if found := _drawing(draw):
             drawings.append(found)
     target.parent.mkdir(parents=True, exist_ok=True)
-    target.write_text(json.dumps(drawings))
+    target.write_text(json.dumps(drawings, default=asdict))
     target.with_name("words.json").write_text(json.dumps(plainly().words))
 
 
