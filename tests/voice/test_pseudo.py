@@ -123,3 +123,39 @@ def test_a_small_catalogue_has_its_own_order_of_words(tmp_path: Path) -> None:
         '/instruments/0/kind: "vernier" or "screw" or "angular" or "plain" muss kind sein, '
         "fehlt aber"
     ]
+
+
+def told_with(tmp_path: Path, catalogue: str, **own: str) -> tuple[int, str]:
+    """Status and standard error of a faulty file, with a catalogue ``de`` of one's own."""
+    catalogues = tmp_path / "catalogues"
+    catalogues.mkdir()
+    catalogues.joinpath("de.ftl").write_text(catalogue, "utf-8")
+    source = tmp_path / "sheet.json"
+    source.write_text('{"format": "metrion-logbook", "version": 1, "instruments": [{}]}')
+    found = {"METRION_CATALOGUES": str(catalogues), "METRION_LANGUAGE": "de", **own}
+    done = run({**os.environ, **found}, "reduce", str(source))
+    return done.returncode, done.stderr.decode()
+
+
+@pytest.mark.parametrize(
+    "catalogue",
+    [
+        "",
+        "field-missing = { $what",
+        "field-missing = { $nothing } fehlt\n",
+        "\x00\n= =\nfield-missing",
+    ],
+)
+def test_a_catalogue_with_faults_is_said_in_english(tmp_path: Path, catalogue: str) -> None:
+    status, told = told_with(tmp_path, catalogue)
+    assert (status, "kind is missing; it must be" in told, "Traceback" in told) == (2, True, False)
+
+
+@pytest.mark.parametrize(
+    "own",
+    [{"METRION_LANGUAGE": ""}, {"METRION_LANGUAGE": "qya"}, {"METRION_CATALOGUES": "/nowhere"}],
+)
+def test_a_language_that_is_not_there_is_english(tmp_path: Path, own: dict[str, str]) -> None:
+    status, told = told_with(tmp_path, "field-missing = fehlt\n", **own)
+    assert (status, "kind is missing; it must be" in told, "Traceback" in told) == (2, True, False)
+    assert ("METRION_CATALOGUES names no folder: /nowhere" in told) == ("METRION_CATALOGUES" in own)

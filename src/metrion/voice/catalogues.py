@@ -6,6 +6,7 @@ language is adding a file.
 
 from __future__ import annotations
 
+import logging
 import os
 import re
 from collections.abc import Mapping
@@ -13,6 +14,8 @@ from functools import cache
 from importlib import resources
 from importlib.resources.abc import Traversable
 from pathlib import Path
+
+_LOG = logging.getLogger(__name__)
 
 DEFAULT = "en"
 """The language that every message is there for."""
@@ -23,37 +26,43 @@ _BEGINNING = re.compile(r"^([a-z][\w-]*) *=", re.MULTILINE)
 
 def usual() -> str:
     """The language where nothing was chosen: that of ``METRION_LANGUAGE``, else the default one."""
-    return os.environ.get("METRION_LANGUAGE", DEFAULT)
+    named = os.environ.get("METRION_LANGUAGE", DEFAULT)
+    return named if named in languages() else DEFAULT
 
 
 def languages() -> tuple[str, ...]:
     """The languages that there are catalogues for, the usual one first."""
-    return tuple(sorted(_files(), key=lambda name: (name != DEFAULT, name)))
+    return tuple(sorted(_files(_named()), key=lambda name: (name != DEFAULT, name)))
 
 
 @cache
 def catalogue(language: str) -> str:
     """The catalogue of a language as text; the usual one where there is none."""
-    files = _files()
+    files = _files(_named())
     return files.get(language, files[DEFAULT]).read_text("utf-8")
 
 
 @cache
 def messages(language: str) -> Mapping[str, str]:
-    """The text of each message by its code; what a catalogue does not say is in the usual one."""
-    found: dict[str, str] = {}
-    for each in dict.fromkeys((DEFAULT, language)):
-        text = catalogue(each)
-        begins = list(_BEGINNING.finditer(text))
-        ends = [one.start() for one in begins[1:]] + [len(text)]
-        found |= {one[1]: text[one.start() : end] for one, end in zip(begins, ends, strict=True)}
-    return found
+    """The text of each message of a catalogue by its code."""
+    text = catalogue(language)
+    begins = list(_BEGINNING.finditer(text))
+    ends = [*(one.start() for one in begins[1:]), len(text)]
+    return {one[1]: text[one.start() : end] for one, end in zip(begins, ends, strict=False)}
 
 
-def _files() -> dict[str, Traversable]:
+def _named() -> str:
+    return os.environ.get("METRION_CATALOGUES", "")
+
+
+@cache
+def _files(named: str) -> dict[str, Traversable]:
     folders: list[Traversable] = [resources.files(__package__)]
-    if named := os.environ.get("METRION_CATALOGUES"):
-        folders.append(Path(named))
+    if named:
+        if Path(named).is_dir():
+            folders.append(Path(named))
+        else:
+            _LOG.warning("METRION_CATALOGUES names no folder: %s", named)
     return {
         one.name.removesuffix(_SUFFIX): one
         for folder in folders

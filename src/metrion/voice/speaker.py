@@ -10,7 +10,7 @@ from typing import TYPE_CHECKING
 
 from metrion.core.facts import Amount, Argument, Fact, Figure, Name
 from metrion.core.words import CONCEPTS
-from metrion.voice.catalogues import messages, usual
+from metrion.voice.catalogues import DEFAULT, messages, usual
 from metrion.voice.numbers import Numbers
 
 if TYPE_CHECKING:
@@ -36,16 +36,19 @@ def _understood(language: str, code: str) -> bool:
     """See that a message can be said; whether there is one.
 
     Each is read when it is said for the first time: to read all takes longer than most commands.
+    What a catalogue does not say, or not in the format, is said as in the usual one.
     """
     from fluent.runtime import FluentResource
 
-    bundle, text = _bundle(language), messages(language).get(code)
-    if text is None or bundle.has_message(code):
-        return text is not None
-    # What it names comes first: another thread may say it as soon as it is there.
-    whole = all(_understood(language, named) for named in _NAMES.findall(text))
-    bundle.add_resource(FluentResource(text))
-    return whole
+    bundle = _bundle(language)
+    for each in dict.fromkeys((language, DEFAULT)):
+        text = messages(each).get(code, "")
+        # What it names comes first: another thread may say it as soon as it is there.
+        if not bundle.has_message(code) and all(
+            _understood(language, named) for named in _NAMES.findall(text)
+        ):
+            bundle.add_resource(FluentResource(text))
+    return bundle.has_message(code)
 
 
 def _counted(count: int) -> object:
@@ -123,6 +126,9 @@ class Speaker:
         if pattern is None:
             raise LookupError(code)
         text, errors = _bundle(self.language).format_pattern(pattern, about)
+        if errors and self.language != DEFAULT:
+            # A catalogue that names what a message is not about: better said in another language.
+            return Speaker(self.numbers, self.own, DEFAULT)._raw(code, **about)
         if errors:
             raise errors[0]
         return str(text)
