@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import gc
 import socket
 
 from flask import Flask
@@ -26,6 +27,8 @@ class _Channel(HTTPChannel):
 
 def server_of(app: Flask, listener: socket.socket) -> BaseWSGIServer:
     """A server of the application on a socket that listens already; ``run()`` serves."""
+    # What is loaded stays: the collector need not walk through it while somebody waits.
+    gc.freeze()
     server = create_server(app, sockets=[listener], threads=_THREADS)
     server.channel_class = _Channel
     return server

@@ -60,6 +60,10 @@ class Printed:
     key: str
     tint: Tint = Tint.PLAIN
 
+    def under(self, key: str) -> Printed:
+        """The same number as the result of another line."""
+        return Printed(self.text, self.value, key, self.tint)
+
 
 class Page:
     """What has been printed so far, and how numbers are set from it.
@@ -79,14 +83,18 @@ class Page:
 
     def recomputed(self, expression: Expression) -> Fraction | None:
         """What somebody gets who follows a line from the printed numbers; None for a list."""
-        named: dict[str, Value] = dict(self.exact)
-        named |= {key: printed.value for key, printed in self.numbers.items()}
-        named |= {key: Series.of([p.value for p in of]) for key, of in self.lists.items()}
         try:
-            found = evaluate(expression, named)
+            found = evaluate(
+                expression, {one: self._printed(one) for one in expression.names - {PI}}
+            )
         except NoValue:
             return None
         return None if isinstance(found, Series) else rational(found)
+
+    def _printed(self, name: str) -> Value:
+        if name in self.lists:
+            return Series.of([printed.value for printed in self.lists[name]])
+        return self.numbers[name].value if name in self.numbers else self.exact[name]
 
     def result(self, value: Fraction, expression: Expression | None) -> tuple[str, Fraction]:
         """A result with as many figures as following its line from the printed numbers bears out.
@@ -138,8 +146,10 @@ class Page:
             if operand.kind is Kind.NAME:
                 return _signed_sum(self.lists[operand.word]), _SUM
             return (Span("Σ "), *of.held(_ATOM)), _PRODUCT
-        best = max if piece.word == "max" else min
-        found = best(self.lists[operand.word], key=lambda printed: printed.value)
+        best, exact = max if piece.word == "max" else min, of.value
+        assert isinstance(exact, Series)
+        at = best(range(len(exact)), key=exact.numerators.__getitem__)
+        found = self.lists[operand.word][at]
         strength = _SIGNED if found.text.startswith("−") else _ATOM
         return (Span(found.text, found.tint, found.key),), strength
 
@@ -164,12 +174,14 @@ def _scalar(value: Value) -> Scalar:
 
 def _signed_sum(terms: Sequence[Printed]) -> Line:
     """Values with signs between them; of many, the first two and the last."""
+    many = len(terms) > _LISTED
+    shown = [terms[0], terms[1], terms[-1]] if many else terms
     spans = [
         Span(f"({one.text})" if at and one.text.startswith("−") else one.text, one.tint, one.key)
-        for at, one in enumerate(terms)
+        for at, one in enumerate(shown)
     ]
-    if len(spans) > _LISTED:
-        spans = [spans[0], spans[1], Span("…"), spans[-1]]
+    if many:
+        spans.insert(2, Span("…"))
     return joined(spans, "+")
 
 

@@ -117,12 +117,13 @@ class Writer:
         stem = "reading" if of_readings else "zero"
         keys = [f"{stem}_{at + 1}" for at in range(len(step.value))]
         # Many are alike: each is written once.
-        known: dict[Fraction, Printed] = {}
-        for key, value in zip(keys, step.value, strict=True):
-            if value not in known:
+        known: dict[int, Printed] = {}
+        for key, numerator in zip(keys, step.value.numerators, strict=True):
+            if numerator not in known:
+                value = Fraction(numerator, step.value.denominator)
                 self._print(replace(step, key=key), value, number(value), group, tint)
-                known[value] = self.page.numbers[key]
-            self.page.numbers[key] = replace(known[value], key=key)
+                known[numerator] = self.page.numbers[key]
+            self.page.numbers[key] = known[numerator].under(key)
         self.listed(step.key, keys)
 
     def listed(self, key: str, members: Iterable[str]) -> None:

@@ -71,9 +71,13 @@ def _made(of: Callable[..., _Class], hints: Mapping[str, object], found: More) -
 
 def widened(of: Callable[..., _Class], narrow: object, **more: object) -> _Class:
     """A view that has all that another one has, and more."""
-    assert dataclasses.is_dataclass(narrow)
-    known = {one.name: getattr(narrow, one.name) for one in dataclasses.fields(narrow)}
-    return of(**known, **more)
+    return of(**{name: getattr(narrow, name) for name in _names(type(narrow))}, **more)
+
+
+@cache
+def _names(of: type) -> tuple[str, ...]:
+    assert dataclasses.is_dataclass(of)
+    return tuple(one.name for one in dataclasses.fields(of))
 
 
 def _options(hint: object) -> Iterator[object]:
