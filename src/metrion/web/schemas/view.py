@@ -71,11 +71,12 @@ def _made(of: Callable[..., _Class], hints: Mapping[str, object], found: More) -
 
 def widened(of: Callable[..., _Class], narrow: object, **more: object) -> _Class:
     """A view that has all that another one has, and more."""
-    return of(**{name: getattr(narrow, name) for name in _names(type(narrow))}, **more)
+    kind: type = type(narrow)
+    return of(**{name: getattr(narrow, name) for name in _names(kind)}, **more)
 
 
 @cache
-def _names(of: type) -> tuple[str, ...]:
+def _names(of: Callable[..., object]) -> tuple[str, ...]:
     assert dataclasses.is_dataclass(of)
     return tuple(one.name for one in dataclasses.fields(of))
 
