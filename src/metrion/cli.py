@@ -13,6 +13,7 @@ from typing import NoReturn
 import click
 
 from metrion import __version__
+from metrion.core.exact.bounds import LARGEST_FILE
 from metrion.core.facts import Argument, Name
 from metrion.core.logbook import Logbook
 from metrion.formats.faults import Fault, Refused, refusal
@@ -111,8 +112,13 @@ def _reduce_line(name: str) -> bool:
 
 
 def _content(name: str) -> bytes:
+    # One byte more than a file may have, so that it is refused for it.
+    most = LARGEST_FILE + 1
     try:
-        return sys.stdin.buffer.read() if name == "-" else Path(name).read_bytes()
+        if name == "-":
+            return sys.stdin.buffer.read(most)
+        with Path(name).open("rb") as file:
+            return file.read(most)
     except (OSError, ValueError) as error:
         reason = str(getattr(error, "strerror", None) or error)
         raise refusal("file-unreadable", name=Name(name), reason=Name(reason)) from None

@@ -237,8 +237,7 @@ def test_fields_without_meaning_are_not_checked(where: str, value: Any) -> None:
         (b'{"a": 1, "a": 2}', "stands twice"),
         (b'{"a": "\\ud800"}', "surrogate"),
         (b'{"\\udc00": 1}', "surrogate"),
-        (b"[" * 100_000, "nested too deeply"),
-        (b'{"version": ' + b"9" * 5000 + b"}", "not JSON"),
+        (b"[" * 100_000, "more than 32 deep"),
         (b"5", "a logbook is a JSON object"),
     ],
 )

@@ -139,6 +139,7 @@ class References(Holds):
     """Ids of entries in another section, each once."""
 
     section: str
+    most: int
 
 
 @dataclass(frozen=True)
@@ -155,9 +156,10 @@ class Entry(Holds):
 
 @dataclass(frozen=True)
 class Entries(Holds):
-    """A list of such objects."""
+    """A list of such objects; of at most so many, if there is a bound."""
 
     value: type
+    most: int | None = None
 
 
 @dataclass(frozen=True)

@@ -35,11 +35,13 @@ class Logbook:
     """
 
     title: str = declared(Text(), default="")
-    instruments: tuple[Instrument, ...] = declared(Entries(Instrument), default=(), required=True)
-    zero_checks: tuple[ZeroCheck, ...] = declared(Entries(ZeroCheck), default=())
-    conventions: tuple[Convention, ...] = declared(Entries(Convention), default=())
-    measurements: tuple[Measurement, ...] = declared(Entries(Measurement), default=())
-    derived: tuple[Derived, ...] = declared(Entries(Derived), default=())
+    instruments: tuple[Instrument, ...] = declared(
+        Entries(Instrument, 1_000), default=(), required=True
+    )
+    zero_checks: tuple[ZeroCheck, ...] = declared(Entries(ZeroCheck, 10_000), default=())
+    conventions: tuple[Convention, ...] = declared(Entries(Convention, 100), default=())
+    measurements: tuple[Measurement, ...] = declared(Entries(Measurement, 20_000), default=())
+    derived: tuple[Derived, ...] = declared(Entries(Derived, 5_000), default=())
     authors: str = declared(Text(PROSE), default="", for_the_record=True)
     date: str = declared(Text(), default="", for_the_record=True)
     aim: str = declared(Text(PROSE), default="", for_the_record=True)

@@ -6,12 +6,16 @@ The same sheets give the same bytes, whenever and wherever they are written.
 from __future__ import annotations
 
 import re
+import struct
+import zlib
 from collections.abc import Iterable
 from dataclasses import dataclass
 from io import BytesIO
+from lzma import LZMAError
 from zipfile import ZIP_DEFLATED, BadZipFile, ZipFile, ZipInfo
 
 from metrion.core.errors import shortened
+from metrion.core.exact.bounds import LARGEST_FILE
 from metrion.core.facts import Name
 from metrion.core.json import Json, text_in
 from metrion.formats.faults import refusal
@@ -24,6 +28,9 @@ _SUFFIX = ".metrion.json"
 _BEGINNING = (1980, 1, 1, 0, 0, 0)
 """The earliest time a ZIP can hold: it says nothing, and so never differs."""
 _LARGEST = 256 * 1024 * 1024
+"""Of all files that are unpacked, in bytes; one that is listed twice counts twice."""
+_MOST_FILES = 10_000
+_DIRECTORY_ENTRY = b"PK\x01\x02"
 
 
 @dataclass(frozen=True)
@@ -91,17 +98,44 @@ def read_archive(content: bytes) -> list[Filed]:
     Raises:
         Refused: if it is no ZIP of ours, or a file that it lists is not in it.
     """
+    if len(content) > LARGEST_FILE:
+        raise refusal("file-too-large", most=LARGEST_FILE // 1024**2)
+    # Looked at before the directory is read, since each of its entries takes memory.
+    if content.count(_DIRECTORY_ENTRY) > _MOST_FILES:
+        raise refusal("zip-of-too-many", most=_MOST_FILES)
     try:
         with ZipFile(BytesIO(content)) as archive:
-            return [_filed(archive, item, i) for i, item in enumerate(_listed(archive))]
-    except (BadZipFile, NotImplementedError, RuntimeError, EOFError) as error:
+            unpacking = _Unpacking(archive)
+            return [_filed(unpacking, item, i) for i, item in enumerate(_listed(unpacking))]
+    except (BadZipFile, zlib.error, LZMAError, OSError, ValueError, struct.error) as error:
+        raise refusal("zip-unreadable", reason=Name(str(error))) from None
+    except (NotImplementedError, RuntimeError, EOFError) as error:
         raise refusal("zip-unreadable", reason=Name(str(error))) from None
 
 
-def _listed(archive: ZipFile) -> list[Json]:
-    if sum(entry.file_size for entry in archive.infolist()) > _LARGEST:
-        raise refusal("zip-too-large")
-    if MANIFEST not in archive.namelist():
+class _Unpacking:
+    """The files of a ZIP, unpacked one by one; how much they come to is counted."""
+
+    def __init__(self, archive: ZipFile) -> None:
+        self._archive = archive
+        self._names = frozenset(archive.namelist())
+        self._left = _LARGEST
+
+    def __contains__(self, name: str) -> bool:
+        return name in self._names
+
+    def read(self, name: str) -> bytes:
+        """A file; what its entry says of its size is not believed. Raises `Refused`."""
+        with self._archive.open(name) as file:
+            content = file.read(self._left + 1)
+        self._left -= len(content)
+        if self._left < 0:
+            raise refusal("zip-too-large")
+        return content
+
+
+def _listed(archive: _Unpacking) -> list[Json]:
+    if MANIFEST not in archive:
         raise refusal("zip-without-manifest", manifest=Name(MANIFEST))
     manifest = read_json(archive.read(MANIFEST))
     found = manifest if isinstance(manifest, dict) else {}
@@ -113,15 +147,17 @@ def _listed(archive: ZipFile) -> list[Json]:
     listed = found.get("logbooks")
     if not isinstance(listed, list):
         raise refusal("manifest-without-list", "/logbooks", manifest=Name(MANIFEST))
+    if len(listed) > _MOST_FILES:
+        raise refusal("zip-of-too-many", "/logbooks", most=_MOST_FILES)
     return listed
 
 
-def _filed(archive: ZipFile, item: Json, index: int) -> Filed:
+def _filed(archive: _Unpacking, item: Json, index: int) -> Filed:
     pointer = f"/logbooks/{index}"
     if not isinstance(item, dict) or not text_in(item, "file"):
         raise refusal("manifest-names-no-file", pointer, manifest=Name(MANIFEST))
     name = text_in(item, "file")
-    if name not in archive.namelist():
+    if name not in archive:
         raise refusal("not-in-the-zip", f"{pointer}/file", name=shortened(name))
     return Filed(
         text_in(item, "id"),

@@ -4,16 +4,24 @@ from __future__ import annotations
 
 import csv
 import re
-from collections.abc import Sequence
+from codecs import getincrementaldecoder
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
-from io import StringIO
+from io import BytesIO, TextIOWrapper
 from itertools import chain
 
 from metrion.core.facts import Name
 from metrion.formats.faults import refusal
 from metrion.formats.table import COLUMNS
 
-LARGEST_ROWS = 100_000
+MOST_COLUMNS, MOST_ROWS, LONGEST_CELL = 200, 200_000, 4_000
+"""The bounds of a table; one beyond them is refused whole."""
+
+# Each cell may stand in quotes, each quote in it twice.
+_LONGEST_ROW = MOST_COLUMNS * (2 * LONGEST_CELL + 3) + 2
+_CHUNK = 1024 * 1024
+_LOOKED_AT, _LINES_LOOKED_AT = 64 * 1024, 50
+"""How much of a table is looked at to find its sign between columns."""
 _BETWEEN = " / "
 _FIGURE = re.compile(r"[-−]?[0-9][0-9 .,:°′'/½¼¾]*")
 _BEGINS_A_FIGURE = re.compile(r"[-−+]?[.,]?[0-9½¼¾]")
@@ -48,25 +56,60 @@ def read_table(content: bytes) -> ReadingsTable:
     """Take a CSV file apart, whatever sign it has between its columns.
 
     Raises:
-        Refused: if it is no text, has no rows, or too many.
+        Refused: if it is no text, has no rows, or is out of bounds.
     """
-    text = _decoded(content)
-    delimiter = _delimiter(text)
+    encoding = _encoding(content)
+    delimiter = _delimiter(content, encoding)
+    cells: list[tuple[str, ...]] = []
+    numbers: list[int] = []
+    for number, row in _rows(content, encoding, delimiter):
+        if len(cells) == MOST_ROWS:
+            raise refusal("table-too-long", most=MOST_ROWS)
+        cells.append(tuple(_freed(cell) for cell in row))
+        numbers.append(number)
+    if not cells:
+        raise refusal("table-empty")
+    width = max(map(len, cells))
+    cells = [row + ("",) * (width - len(row)) for row in cells]
+    headed = not any(map(_BEGINS_A_FIGURE.match, cells[0]))
+    header, begin = (cells[0], 1) if headed else ((), 0)
+    return ReadingsTable(delimiter, header, tuple(cells[begin:]), tuple(numbers[begin:]))
+
+
+class _Lines:
+    """The lines of a file, each and all of one row no longer than a row may be."""
+
+    def __init__(self, content: bytes, encoding: str) -> None:
+        self._text = TextIOWrapper(BytesIO(content), encoding, newline="")
+        self.row = 0
+        """The characters since the row began."""
+
+    def __iter__(self) -> Iterator[str]:
+        while line := self._text.readline(_LONGEST_ROW + 1):
+            self.row += len(line)
+            if self.row > _LONGEST_ROW:
+                raise refusal("table-too-wide", most=MOST_COLUMNS)
+            yield line
+
+
+def _rows(content: bytes, encoding: str, delimiter: str) -> Iterator[tuple[int, list[str]]]:
+    """The rows that are not blank, one by one, each with its number in the file.
+
+    Raises:
+        Refused: if one is out of bounds.
+    """
+    lines = _Lines(content, encoding)
     try:
-        lines = list(csv.reader(StringIO(text, newline=""), delimiter=delimiter))
+        for number, row in enumerate(csv.reader(lines, delimiter=delimiter), 1):
+            lines.row = 0
+            if len(row) > MOST_COLUMNS:
+                raise refusal("table-too-wide", most=MOST_COLUMNS)
+            if any(len(cell) > LONGEST_CELL for cell in row):
+                raise refusal("table-of-long-cells", most=LONGEST_CELL)
+            if any(cell.strip() for cell in row):
+                yield number, row
     except csv.Error as error:
         raise refusal("table-unreadable", reason=Name(str(error))) from None
-    numbered = [(number, row) for number, row in enumerate(lines, 1) if any(c.strip() for c in row)]
-    if not numbered:
-        raise refusal("table-empty")
-    if len(numbered) > LARGEST_ROWS:
-        raise refusal("table-too-long", most=LARGEST_ROWS)
-    width = max(len(row) for _, row in numbered)
-    cells = [tuple(_freed(c) for c in row) + ("",) * (width - len(row)) for _, row in numbered]
-    headed = not any(map(_BEGINS_A_FIGURE.match, cells[0]))
-    header, rows = (cells[0], cells[1:]) if headed else ((), cells)
-    numbers = tuple(number for number, _ in numbered[1 if headed else 0 :])
-    return ReadingsTable(delimiter, tuple(header), tuple(rows), numbers)
 
 
 def _freed(cell: str) -> str:
@@ -109,20 +152,24 @@ def of_quantity(table: ReadingsTable, quantity: str) -> ReadingsTable:
     return _parted(replace(table, rows=rows, lines=lines))
 
 
-def _decoded(content: bytes) -> str:
-    for encoding in ("utf-8-sig", "cp1252"):
-        try:
-            text = content.decode(encoding)
-        except UnicodeDecodeError:
-            continue
-        if "\0" not in text:
-            return text
+def _encoding(content: bytes) -> str:
+    if b"\0" not in content:
+        for encoding in ("utf-8-sig", "cp1252"):
+            decoder = getincrementaldecoder(encoding)()
+            try:
+                for begin in range(0, len(content), _CHUNK):
+                    decoder.decode(content[begin : begin + _CHUNK])
+                decoder.decode(b"", final=True)
+            except UnicodeDecodeError:
+                continue
+            return encoding
     raise refusal("table-no-text")
 
 
-def _delimiter(text: str) -> str:
+def _delimiter(content: bytes, encoding: str) -> str:
     """The sign that parts most lines into the same number of columns, at least two."""
-    lines = [line for line in text.splitlines() if line.strip()][:50]
+    beginning = content[:_LOOKED_AT].decode(encoding, "replace")
+    lines = [line for line in beginning.splitlines() if line.strip()][:_LINES_LOOKED_AT]
 
     def score(sign: str) -> tuple[int, int]:
         counts = [len(next(csv.reader([line], delimiter=sign), [])) for line in lines]

@@ -181,7 +181,11 @@ def _checked(document: Record, new: Sequence[Change], earlier: Earlier | None) -
 def _is_new(pointer: str, document: Record, new: Sequence[Change]) -> bool:
     """Whether what a pointer leads to was brought by one of the changes."""
     section, *path = pointer.split("/")[1:]
-    if section not in IN_A_FILE or not path:
+    if section in IN_A_FILE and not path:
+        # The list itself has become too long.
+        grown = (section, OBSERVATIONS) if section == "measurements" else (section,)
+        return any(one.before is None for one in new if one.section in grown)
+    if section not in IN_A_FILE:
         return any(_differs(change, section) for change in new if change.section == HEAD)
     record = records_in(document, section)[int(path[0])]
     path = path[1:]

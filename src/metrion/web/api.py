@@ -13,11 +13,13 @@ from metrion.core.errors import MetrionError
 from metrion.core.json import Record
 from metrion.formats.faults import Refused
 from metrion.store import Damaged, NotHere, NothingToRedo, NothingToUndo, Stale, TakenId
+from metrion.web.bodies import Unreadable
 from metrion.web.present.faults import faults_view
 from metrion.web.schemas import FaultView
 from metrion.web.speaking import Problem, say
 
 _STATUS: dict[type[MetrionError], int] = {
+    Unreadable: 400,
     NotHere: 404,
     Damaged: 409,
     TakenId: 409,

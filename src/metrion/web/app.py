@@ -8,6 +8,7 @@ from pathlib import Path
 from flask import Flask
 
 from metrion import __version__
+from metrion.core.exact.bounds import LARGEST_FILE
 from metrion.store import Store
 from metrion.web import (
     arrivals,
@@ -28,6 +29,7 @@ from metrion.web import (
     words,
 )
 from metrion.web.api import MetrionApi
+from metrion.web.bodies import StrictJson
 from metrion.web.guard import LOOPBACK, keep_to_this_host
 from metrion.web.notebook import Notebook
 
@@ -35,7 +37,6 @@ RESOURCES = (
     sheets, arrivals, entries, tools, instruments, desk, board, conventions, planner, words,
     settings, reports, tables, quantities, voice,
 )  # fmt: skip
-_LARGEST_BODY = 64 * 1024 * 1024
 
 
 def create_app(data: Path, names: Collection[str] = LOOPBACK) -> Flask:
@@ -52,8 +53,9 @@ def create_app(data: Path, names: Collection[str] = LOOPBACK) -> Flask:
         OPENAPI_VERSION="3.1.0",
         OPENAPI_URL_PREFIX="/api",
         OPENAPI_JSON_PATH="openapi.json",
-        MAX_CONTENT_LENGTH=_LARGEST_BODY,
+        MAX_CONTENT_LENGTH=LARGEST_FILE,
     )
+    app.json = StrictJson(app)
     app.extensions["notebook"] = Notebook(Store(data))
     keep_to_this_host(app, names)
     api = MetrionApi(app)

@@ -7,6 +7,7 @@ sending twice harmless.
 
 from __future__ import annotations
 
+import re
 from collections.abc import Sequence
 from dataclasses import replace
 from datetime import UTC, datetime
@@ -46,13 +47,14 @@ from metrion.web.typed import understood
 
 blueprint = Blueprint("entries", __name__, url_prefix="/api/sheets/<sheet>")
 
+_VERSION = re.compile(r"[0-9]{1,18}")
 _SCALE = ("main", "fine", "second_turn", *PAIR_INDICATIONS)
 
 
 def seen_version() -> int:
     """The version of an entry that the client has seen: 428 if it does not say."""
     given = request.headers.get("If-Match", "").strip('"')
-    if not given.isdigit():
+    if not _VERSION.fullmatch(given):
         refuse(428, "no-version-said")
     return int(given)
 

@@ -23,6 +23,21 @@ LARGEST_EXPONENT = 9
 LONGEST_FORMULA = 500
 DEEPEST_BRACKETS = 32
 
+LARGEST_FILE = 64 * 1024 * 1024
+"""Of a file, in bytes."""
+
+DEEPEST_NESTING = 32
+"""Of objects and lists in a file, its own counting as 1."""
+
+LARGEST_UNKNOWN = 64 * 1024
+"""Of a field that is not known, as JSON without blanks in UTF-8."""
+
+MOST_NAMED_CHECKS = 100
+"""Zero checks that one measurement names."""
+
+MOST_OBSERVATIONS = 200_000
+"""In all measurements of a logbook."""
+
 LONGEST_NUMBER = 40
 _LONGEST_PART = 12
 _TOO_LARGE = 10**12

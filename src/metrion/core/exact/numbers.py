@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 import re
+from collections.abc import Sequence
 from decimal import Decimal, localcontext
 from fractions import Fraction
 from functools import lru_cache
@@ -14,6 +15,8 @@ _EXACT = re.compile(r"-?[0-9]+(\.[0-9]+)?|-?[0-9]+/[0-9]+")
 _LONGEST = 1000
 _DIGITS = 17
 _ROOT_DIGITS = 40
+_LONGEST_DENOMINATOR = 2_048
+_DECIMALS = 10**150
 
 
 @lru_cache(maxsize=4096)
@@ -32,6 +35,29 @@ def parse_exact(text: str) -> Fraction:
     if slash and int(denominator) == 0:
         raise NotExact(text)
     return Fraction(numerator) / int(denominator or 1)
+
+
+def over_one_denominator(values: Sequence[Fraction]) -> tuple[tuple[int, ...], int]:
+    """Numbers as whole numbers over one denominator, which is quick however many there are.
+
+    Exact, unless the denominators have so little in common that theirs would have more than some
+    600 digits: then each is taken to 150 decimals, halves away from zero.
+
+    >>> over_one_denominator([Fraction(1, 2), Fraction(2, 3)])
+    ((3, 4), 6)
+    """
+    common = 1
+    for denominator in {value.denominator for value in values}:
+        common = math.lcm(common, denominator)
+        if common.bit_length() > _LONGEST_DENOMINATOR:
+            return tuple(_nearest(value, _DECIMALS) for value in values), _DECIMALS
+    return tuple(v.numerator * (common // v.denominator) for v in values), common
+
+
+def _nearest(value: Fraction, denominator: int) -> int:
+    twice = 2 * denominator * abs(value.numerator) + value.denominator
+    size = twice // (2 * value.denominator)
+    return -size if value < 0 else size
 
 
 def finite_decimals(value: Fraction) -> int | None:

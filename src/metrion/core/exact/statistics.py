@@ -4,13 +4,14 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from fractions import Fraction
-from math import lcm
+
+from metrion.core.exact.numbers import over_one_denominator
 
 
 def total(values: Sequence[Fraction]) -> Fraction:
-    """The sum, over one common denominator (adding fractions one by one is slow)."""
-    common = lcm(*{value.denominator for value in values})
-    return Fraction(sum(v.numerator * (common // v.denominator) for v in values), common)
+    """The sum (adding fractions one by one is slow)."""
+    numerators, denominator = over_one_denominator(values)
+    return Fraction(sum(numerators), denominator)
 
 
 def mean(values: Sequence[Fraction]) -> Fraction:

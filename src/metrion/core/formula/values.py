@@ -12,7 +12,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import TypeAlias
 
-from metrion.core.exact.numbers import square_root
+from metrion.core.exact.numbers import over_one_denominator, square_root
 
 
 @dataclass(frozen=True, slots=True)
@@ -130,8 +130,7 @@ class Series:
     @classmethod
     def of(cls, values: Sequence[Fraction]) -> Series:
         """A list of numbers."""
-        common = math.lcm(*{value.denominator for value in values})
-        return cls(tuple(v.numerator * (common // v.denominator) for v in values), common)
+        return cls(*over_one_denominator(values))
 
     def __iter__(self) -> Iterator[Fraction]:
         return (Fraction(numerator, self.denominator) for numerator in self.numerators)

@@ -24,7 +24,7 @@ from metrion.core.declared import (
     entry,
     rest,
 )
-from metrion.core.exact.bounds import MOST_ALIKE
+from metrion.core.exact.bounds import MOST_ALIKE, MOST_NAMED_CHECKS
 from metrion.core.exact.rounding import Rounded, round_result
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.beside import Beside
@@ -79,7 +79,9 @@ class Measurement:
     observations: tuple[Observation, ...] = declared(
         Entries(Observation), default=(), required=True
     )
-    checks: tuple[ZeroCheck, ...] = declared(References("zero_checks"), default=(), name="zero")
+    checks: tuple[ZeroCheck, ...] = declared(
+        References("zero_checks", MOST_NAMED_CHECKS), default=(), name="zero"
+    )
     symbol: str = declared(Text(), default="")
     face: str = declared(Text(), default="")
     items: int = declared(Count(MOST_ALIKE), default=1)

@@ -7,9 +7,9 @@ from dataclasses import dataclass, field
 from enum import StrEnum
 from fractions import Fraction
 from functools import cached_property
-from math import lcm
 
 from metrion.core.exact.angles import FULL_CIRCLE, HALF_CIRCLE
+from metrion.core.exact.numbers import over_one_denominator
 from metrion.core.exact.statistics import median
 from metrion.core.facts import Fact, Figure
 from metrion.core.instruments.instrument import Kind
@@ -68,26 +68,30 @@ class Series:
         return [i for i, o in enumerate(self.measurement.observations) if o.counts]
 
     @cached_property
+    def _quanta(self) -> tuple[tuple[int, ...], int]:
+        """The observed values, the least count and the mark over one denominator."""
+        scale = self.measurement.instrument.scale
+        return over_one_denominator([*self.measurement.observed, scale.least_count, scale.mark])
+
+    @property
     def quantum(self) -> Fraction:
         """A length (or angle) of which everything compared here is a whole number."""
-        scale = self.measurement.instrument.scale
-        lengths = {*self.measurement.observed, scale.least_count, scale.mark}
-        return Fraction(1, lcm(*{length.denominator for length in lengths}))
+        return Fraction(1, self._quanta[1])
 
     @cached_property
     def values(self) -> list[int]:
         """The observed values that count, in quanta, in the order of the observations."""
-        return [self.in_quanta(self.measurement.observed[i]) for i in self.counting]
+        return [self._quanta[0][i] for i in self.counting]
 
-    @cached_property
+    @property
     def least_count(self) -> int:
         """The least count in quanta."""
-        return self.in_quanta(self.measurement.instrument.least_count)
+        return self._quanta[0][-2]
 
-    @cached_property
+    @property
     def mark(self) -> int:
         """One mark (screw: one pitch) in quanta."""
-        return self.in_quanta(self.measurement.instrument.scale.mark)
+        return self._quanta[0][-1]
 
     @cached_property
     def middles(self) -> list[Fraction]:
@@ -108,10 +112,6 @@ class Series:
         if self.measurement.instrument.kind is Kind.ANGULAR:
             return (difference + HALF_CIRCLE) % FULL_CIRCLE - HALF_CIRCLE
         return difference
-
-    def in_quanta(self, length: Fraction) -> int:
-        """A whole number of quanta."""
-        return (length / self.quantum).numerator
 
     def figure(self, value: Fraction) -> Figure:
         """A value with its unit."""

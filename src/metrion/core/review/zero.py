@@ -5,10 +5,9 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from metrion.core.desk.zero_desk import likelier, nearer_to_a_mark
-from metrion.core.exact.statistics import mean
 from metrion.core.facts import Name, fact
 from metrion.core.json import Record
-from metrion.core.quantity.zero import Phase, wrapped_zero, zero_errors
+from metrion.core.quantity.zero import Phase, wrapped_zero, zero_error
 from metrion.core.review.flags import Flag, Level, Series
 from metrion.core.scales import ScrewScale
 
@@ -70,11 +69,12 @@ def zero_drift(series: Series) -> Iterator[Flag]:
     if not series.single:
         return
     before, after = (
-        zero_errors(measurement.instrument, [c for c in measurement.checks if c.phase is phase])
+        [check for check in measurement.checks if check.phase is phase]
         for phase in (Phase.BEFORE, Phase.AFTER)
     )
     if before and after:
-        drift = mean(after) - mean(before)
+        then, now = (zero_error(measurement.instrument, checks) for checks in (before, after))
+        drift = now - then
         if abs(drift) > measurement.instrument.least_count:
             yield Flag(
                 "zero-drift",

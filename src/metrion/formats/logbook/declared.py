@@ -79,12 +79,14 @@ def read_fields(value: type, fields: Fields, kind: str = "") -> Values:
         place = plan.places.get(name)
         if place is None:
             rest[name] = given
+            fields.check_unknown(name)
         elif place.read is not None and not (given is None and place.field.nullable):
             found = _tried(place, place.read, fields)
             if found is not None:
                 parts.setdefault(place.holder, {})[place.field.attribute] = found
             elif place.field.for_the_record:
                 rest[name] = given
+                fields.check_unknown(name)
     for place in plan.required:
         if place.read and place.field.name not in fields.record:
             place.read(place.field.holds, fields, place.field.name, True)

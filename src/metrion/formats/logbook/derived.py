@@ -25,6 +25,7 @@ from metrion.formats.logbook.fields import A_NUMBER, Fields
 from metrion.formats.logbook.known import Known, look_up
 
 _Input = Measurement | TypedValue
+_TYPED = ("value", "uncertainty", "unit")
 
 
 def parse_derived(fields: Fields, known: Known) -> Derived | None:
@@ -82,6 +83,7 @@ def _inputs(holder: Fields, known: Known) -> dict[str, _Input | None]:
 
 
 def _typed(fields: Fields) -> TypedValue | None:
+    fields.check_unknown_besides(_TYPED)
     unit = _unit(fields)
     uncertainty = fields.exact("uncertainty", Sign.NOT_NEGATIVE, required=True)
 

@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Iterator, Sequence
+import sys
+from collections.abc import Callable, Collection, Iterator, Sequence
 from enum import StrEnum
 from fractions import Fraction
 from functools import reduce
@@ -11,11 +12,18 @@ from typing import Any, TypeVar
 from metrion.core.declared import NAME, Sign
 from metrion.core.errors import MetrionError, OutOfBounds, shortened
 from metrion.core.exact.angles import parse_angle
-from metrion.core.exact.bounds import check_id, check_length, check_number, check_text
+from metrion.core.exact.bounds import (
+    LARGEST_UNKNOWN,
+    check_id,
+    check_length,
+    check_number,
+    check_text,
+)
 from metrion.core.exact.numbers import parse_exact
 from metrion.core.facts import Argument, Fact, Name, fact
 from metrion.core.json import Json, Record, text_in
 from metrion.formats.faults import BoundFault, Fault, Faults, child
+from metrion.formats.strict_json import takes_more
 
 _Enum = TypeVar("_Enum", bound=StrEnum)
 _Value = TypeVar("_Value")
@@ -119,6 +127,23 @@ class Fields:
         key = self.record.get("id")
         return key if isinstance(key, str) and key else None
 
+    def check_unknown(self, name: str) -> None:
+        """Note what is out of bounds in a field that is not known, and is kept as it is."""
+        value = self.record[name]
+        if self.faults.kept or isinstance(value, bool) or value is None:
+            return
+        place = child(self.pointer, name)
+        if takes_more(value, LARGEST_UNKNOWN):
+            says = fact("unknown-too-large", field=Name(name), most=LARGEST_UNKNOWN)
+            self.faults.append(BoundFault(place, says))
+            return
+        self.faults += [BoundFault(at, fact("not-finite")) for at in _not_finite(place, value)]
+
+    def check_unknown_besides(self, known: Collection[str]) -> None:
+        """The same for all fields that are not known."""
+        for name in self.record.keys() - set(known):
+            self.check_unknown(name)
+
     def checked(self, name: str, check: Callable[[], None]) -> bool:
         """Whether a check of the core passes; its error is noted as the fault."""
         try:
@@ -144,9 +169,12 @@ class Fields:
         record = self._given(name, dict, fact("an-object"), required=True)
         return None if record is None else Fields(record, child(self.pointer, name), self.faults)
 
-    def texts(self, name: str, what: Fact) -> list[tuple[str, str]]:
-        """An optional list of texts, each with its own pointer's last part."""
+    def texts(self, name: str, what: Fact, most: int | None = None) -> list[tuple[str, str]]:
+        """An optional list of (at most so many) texts, each with its own pointer's last part."""
         members = self._given(name, list, fact("a-list"), required=False) or []
+        if most is not None and len(members) > most and not self.faults.kept:
+            self.fault(name, "too-many-entries", field=Name(name), count=len(members), most=most)
+            return []
         found = []
         for index, member in enumerate(members):
             if isinstance(member, str):
@@ -211,6 +239,18 @@ class Fields:
         value = parse(text)
         check_number(text, value)
         return value
+
+
+def _not_finite(pointer: str, value: Json) -> Iterator[str]:
+    """Where in a value numbers stand that are beyond a double."""
+    if isinstance(value, dict):
+        for name, inner in value.items():
+            yield from _not_finite(child(pointer, name), inner)
+    elif isinstance(value, list):
+        for index, inner in enumerate(value):
+            yield from _not_finite(child(pointer, index), inner)
+    elif isinstance(value, int | float) and not abs(value) <= sys.float_info.max:
+        yield pointer
 
 
 def _either(options: Sequence[Fact]) -> Fact:

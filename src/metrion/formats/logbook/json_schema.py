@@ -187,10 +187,12 @@ _SCHEMAS: dict[type[d.Holds], Callable[[Any], Schema]] = {
         "additionalProperties": {"$ref": "#/$defs/input"},
     },
     d.Reference: lambda _: {"type": "string", "minLength": 1},
-    d.References: lambda _: {
+    d.References: lambda references: {
         "type": "array", "items": {"type": "string", "minLength": 1}, "uniqueItems": True,
+        "maxItems": references.most,
     },
     d.Entries: lambda entries: {
         "type": "array", "items": {"$ref": f"#/$defs/{_NAMES[entries.value]}"},
+        **({"maxItems": entries.most} if entries.most else {}),
     },
 }  # fmt: skip

@@ -2,7 +2,11 @@
 
 from __future__ import annotations
 
+from functools import cache
+
+from metrion.core.declared import fields_of
 from metrion.core.errors import shortened
+from metrion.core.exact.bounds import MOST_NAMED_CHECKS
 from metrion.core.facts import Fact, fact
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.measurements import Measurement
@@ -60,7 +64,7 @@ def _checks(fields: Fields, known: Known) -> tuple[ZeroCheck, ...]:
     instrument = named if isinstance(named, str) else ""
     found: dict[str, ZeroCheck] = {}
     seen: set[str] = set()
-    for place, key in fields.texts("zero", fact("id-of-a-zero-check")):
+    for place, key in fields.texts("zero", fact("id-of-a-zero-check"), MOST_NAMED_CHECKS):
         check = known.zero_checks.get(key)
         pointer = Fields(fields.record, f"{fields.pointer}/zero", fields.faults)
         index = place.partition("/")[2]
@@ -95,6 +99,8 @@ def _observation(
     indications: list[Indication] = []
     for name in INDICATIONS[sort]:
         holder = fields.object(name) if name else fields
+        if name and holder:
+            holder.check_unknown_besides(_names(kind))
         indication = (
             parse_indication(holder, instrument, sketch, estimates=estimates) if holder else None
         )
@@ -103,6 +109,12 @@ def _observation(
     if len(indications) < len(INDICATIONS[sort]):
         return index, sort, None
     return index, sort, Observation(tuple(indications), **given)
+
+
+@cache
+def _names(kind: str) -> frozenset[str]:
+    """The fields of an indication that have a meaning for a kind."""
+    return frozenset(one.name for one in fields_of(Indication) if one.means_something(kind))
 
 
 def _sort(fields: Fields, sketch: Sketch | None) -> Sort:

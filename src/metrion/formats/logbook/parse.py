@@ -5,14 +5,15 @@ from __future__ import annotations
 from collections.abc import Callable
 from functools import partial
 
-from metrion.core.declared import NOTHING
+from metrion.core.declared import Entries, fields_of
 from metrion.core.errors import shortened
-from metrion.core.facts import Name
+from metrion.core.exact.bounds import MOST_OBSERVATIONS
+from metrion.core.facts import Name, fact
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.json import Json, Record
+from metrion.core.json import Json, Record, records_in
 from metrion.core.logbook import Logbook
 from metrion.core.uncertainty.conventions import Convention
-from metrion.formats.faults import Faults, Refused, refusal
+from metrion.formats.faults import Fault, Faults, Refused, child, refusal
 from metrion.formats.logbook.conventions import parse_convention
 from metrion.formats.logbook.declared import Values, read_fields
 from metrion.formats.logbook.derived import parse_derived
@@ -51,6 +52,8 @@ def parse_logbook(document: Json, *, kept: bool = False, earlier: Earlier | None
     faults = Faults(kept=kept)
     fields = Fields(document, "", faults)
     _check_head(fields)
+    if not kept:
+        _check_counts(document)
     known = Known()
     section = partial(_section, fields, known, earlier)
     instruments = section("instruments", known.instruments, parse_instrument, required=True)
@@ -62,7 +65,8 @@ def parse_logbook(document: Json, *, kept: bool = False, earlier: Earlier | None
         lambda item, known: parse_measurement(item, known, earlier),
     )
     derived = section("derived", {}, parse_derived)
-    head = read_fields(Logbook, fields)
+    own = {name: value for name, value in document.items() if name not in _HEAD}
+    head = read_fields(Logbook, Fields(own, "", faults))
     if faults:
         raise Refused(faults)
     return Logbook(
@@ -73,7 +77,6 @@ def parse_logbook(document: Json, *, kept: bool = False, earlier: Earlier | None
             "conventions": conventions,
             "measurements": measurements,
             "derived": derived,
-            "rest": {n: v for n, v in head.get("rest", NOTHING).items() if n not in _HEAD},
         }
     )
 
@@ -109,6 +112,28 @@ def parse_own_convention(record: Record, *, kept: bool = False) -> Convention:
     if faults or convention is None:
         raise Refused(faults)
     return convention
+
+
+def _check_counts(document: Record) -> None:
+    """Refuse a logbook of too many entries; nothing else is then looked at."""
+    counts = {
+        section.name: (len(listed), section.holds.most or len(listed))
+        for section in fields_of(Logbook)
+        if isinstance(section.holds, Entries)
+        and isinstance(listed := document.get(section.name), list)
+    }
+    faults = [
+        Fault(child("", name), fact("too-many-entries", field=Name(name), count=count, most=most))
+        for name, (count, most) in counts.items()
+        if count > most
+    ]
+    measurements = records_in(document, "measurements")
+    observed = [one for of in measurements if isinstance(one := of.get("observations"), list)]
+    if (count := sum(map(len, observed))) > MOST_OBSERVATIONS:
+        says = fact("too-many-observations", count=count, most=MOST_OBSERVATIONS)
+        faults.append(Fault("/measurements", says))
+    if faults:
+        raise Refused(faults)
 
 
 def _check_head(fields: Fields) -> None:
