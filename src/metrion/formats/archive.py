@@ -27,7 +27,7 @@ VERSION = 1
 _SUFFIX = ".metrion.json"
 _BEGINNING = (1980, 1, 1, 0, 0, 0)
 """The earliest time a ZIP can hold: it says nothing, and so never differs."""
-_LARGEST = 256 * 1024 * 1024
+_LARGEST = 128 * 1024 * 1024
 """Of all files that are unpacked, in bytes; one that is listed twice counts twice."""
 _MOST_FILES = 10_000
 _DIRECTORY_ENTRY = b"PK\x01\x02"

@@ -88,7 +88,7 @@ class _Lines:
         while line := self._text.readline(_LONGEST_ROW + 1):
             self.row += len(line)
             if self.row > _LONGEST_ROW:
-                raise refusal("table-too-wide", most=MOST_COLUMNS)
+                raise refusal("table-of-long-rows", most=_LONGEST_ROW)
             yield line
 
 

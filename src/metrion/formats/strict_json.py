@@ -21,7 +21,8 @@ from metrion.formats.faults import Fault, Refused, child, refusal
 _BOM = b"\xef\xbb\xbf"
 _SURROGATE = re.compile("[\ud800-\udfff]")
 _LONGEST_WHOLE = 400
-_HEAVIEST = 384 * 1024 * 1024
+_BEGIN_OF_FOUR = [bytes([begin]) for begin in range(0xF0, 0xF5)]
+_HEAVIEST = 416 * 1024 * 1024
 _LONGEST_TEXT = 6 * LARGEST_UNKNOWN
 """In bytes: the largest text that a file may hold, were all of it written as escapes."""
 _WEIGHTS = {b"{": 200, b"[": 64, b",": 32, b'"': 28, b'":': -56}
@@ -77,11 +78,19 @@ def check_size(content: bytes) -> None:
     """Refuse a file that is too large, or whose values would be. Raises `Refused`."""
     if len(content) > LARGEST_FILE:
         raise refusal("file-too-large", most=LARGEST_FILE // 1024**2)
-    if sum(weight * content.count(sign) for sign, weight in _WEIGHTS.items()) > _HEAVIEST:
+    values = sum(weight * content.count(sign) for sign, weight in _WEIGHTS.items())
+    # Its text is there twice: as a whole, and in the values.
+    if values + 2 * _width(content) * len(content) > _HEAVIEST:
         raise refusal("file-of-too-much")
-    # Signs beyond the plain ones would take four bytes each, the rest of a text with them.
     if any(_is_too_long(piece) for piece in content.split(b'"') if len(piece) > _LONGEST_TEXT):
         raise refusal("file-of-too-much")
+
+
+def _width(content: bytes) -> int:
+    """The bytes that each sign of a text takes here: as many as the widest one needs."""
+    if content.isascii():
+        return 1
+    return 4 if any(begin in content for begin in _BEGIN_OF_FOUR) else 2
 
 
 def _is_too_long(piece: bytes) -> bool:

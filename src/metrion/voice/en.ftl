@@ -573,6 +573,7 @@ name-twice = this name stands twice in one object
 table-unreadable = the table cannot be read: { $reason }
 table-empty = the table is empty
 table-too-wide = the table has more than { $most } columns
+table-of-long-rows = a row of the table is longer than { $most } characters
 table-of-long-cells = a cell of the table has more than { $most } characters
 table-too-long = the table has more than { $most } rows
 table-no-text = this is no text; save the table as CSV

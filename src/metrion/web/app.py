@@ -29,7 +29,6 @@ from metrion.web import (
     words,
 )
 from metrion.web.api import MetrionApi
-from metrion.web.bodies import StrictJson
 from metrion.web.guard import LOOPBACK, keep_to_this_host
 from metrion.web.notebook import Notebook
 
@@ -55,7 +54,6 @@ def create_app(data: Path, names: Collection[str] = LOOPBACK) -> Flask:
         OPENAPI_JSON_PATH="openapi.json",
         MAX_CONTENT_LENGTH=LARGEST_FILE,
     )
-    app.json = StrictJson(app)
     app.extensions["notebook"] = Notebook(Store(data))
     keep_to_this_host(app, names)
     api = MetrionApi(app)

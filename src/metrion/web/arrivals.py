@@ -9,7 +9,6 @@ from __future__ import annotations
 from datetime import UTC, datetime
 
 from flask import Response, request
-from flask_smorest import Blueprint
 from sqlalchemy.orm import Session
 
 from metrion.core.json import records_in
@@ -25,6 +24,7 @@ from metrion.store.documents import filed
 from metrion.store.models import Sheet
 from metrion.store.sheets import all_sheets
 from metrion.voice import Speaker
+from metrion.web.bodies import Blueprint
 from metrion.web.damage import contained
 from metrion.web.notebook import notebook
 from metrion.web.present.faults import faults_view

@@ -2,10 +2,9 @@
 
 from __future__ import annotations
 
-from flask_smorest import Blueprint
-
 from metrion.core.formula.notation import printed_formula, printed_unit
 from metrion.core.quantity.board import BOARD
+from metrion.web.bodies import Blueprint
 from metrion.web.schemas import BlankView, RecipeView, schema_of
 from metrion.web.speaking import shown, speaker
 

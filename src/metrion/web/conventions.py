@@ -7,7 +7,6 @@ so that its file is whole and its results stay what they were.
 from __future__ import annotations
 
 from flask.views import MethodView
-from flask_smorest import Blueprint
 
 from metrion.core.facts import Name
 from metrion.core.json import Record
@@ -15,6 +14,7 @@ from metrion.core.uncertainty.conventions import BUILT_IN, Convention
 from metrion.core.uncertainty.described import described
 from metrion.formats.logbook import parse_own_convention
 from metrion.voice.conventions import convention_name
+from metrion.web.bodies import Blueprint
 from metrion.web.notebook import OWN_CONVENTIONS, notebook
 from metrion.web.schemas import ConventionFields, ConventionView, NewConvention, schema_of
 from metrion.web.schemas.declared import Told

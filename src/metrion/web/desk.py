@@ -2,10 +2,9 @@
 
 from __future__ import annotations
 
-from flask_smorest import Blueprint
-
 from metrion.core.instruments.instrument import Instrument
 from metrion.store import NotHere
+from metrion.web.bodies import Blueprint
 from metrion.web.notebook import Worked, notebook
 from metrion.web.present import answer_view
 from metrion.web.schemas import AnswerView, TypedView, schema_of

@@ -14,7 +14,6 @@ from datetime import UTC, datetime
 
 from flask import request
 from flask.views import MethodView
-from flask_smorest import Blueprint
 from sqlalchemy.orm import Session
 
 from metrion.core.json import Json, Record
@@ -24,6 +23,7 @@ from metrion.store.documents import entries
 from metrion.store.models import Sheet
 from metrion.store.records import OBSERVATIONS, Kept
 from metrion.store.sheets import find_entry, new_entry
+from metrion.web.bodies import Blueprint
 from metrion.web.notebook import notebook
 from metrion.web.present import change_view
 from metrion.web.schemas import (

@@ -4,8 +4,6 @@ from __future__ import annotations
 
 from fractions import Fraction
 
-from flask_smorest import Blueprint
-
 from metrion.core.desk.typed import typed_number
 from metrion.core.exact.numbers import to_text
 from metrion.core.instruments.instrument import Instrument
@@ -14,6 +12,7 @@ from metrion.core.json import Record
 from metrion.core.scales import Pattern, VernierScale
 from metrion.formats.logbook import read_drawn_instrument
 from metrion.store.records import Kept
+from metrion.web.bodies import Blueprint
 from metrion.web.present import answer_view, instrument_view, slide_view
 from metrion.web.schemas import (
     AnswerView,

@@ -4,8 +4,6 @@ from __future__ import annotations
 
 from contextlib import suppress
 
-from flask_smorest import Blueprint
-
 from metrion.core.desk.typed import typed_number
 from metrion.core.exact.rounding import two_figures
 from metrion.core.facts import Name
@@ -15,6 +13,7 @@ from metrion.core.uncertainty.planning import Plan, Wish, plans
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_own_convention, read_drawn_instrument
 from metrion.store.tools import all_tools
+from metrion.web.bodies import Blueprint
 from metrion.web.notebook import notebook
 from metrion.web.schemas import PlanView, WishView, schema_of
 from metrion.web.shelf import SHELF

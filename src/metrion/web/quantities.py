@@ -2,14 +2,13 @@
 
 from __future__ import annotations
 
-from flask_smorest import Blueprint
-
 from metrion.core.logbook import Logbook
 from metrion.core.quantity.measurements import reduce_measurement
 from metrion.core.uncertainty.conventions import BUILT_IN, Convention
 from metrion.core.uncertainty.described import said_by
 from metrion.report import working
 from metrion.voice.conventions import convention_name
+from metrion.web.bodies import Blueprint
 from metrion.web.damage import contained
 from metrion.web.notebook import notebook
 from metrion.web.present.instruments import steps_view

@@ -6,7 +6,6 @@ from collections.abc import Callable
 from datetime import UTC, datetime
 
 from flask import Response
-from flask_smorest import Blueprint
 
 from metrion.core.quantity.measurements import Measurement
 from metrion.formats.archive import file_name
@@ -16,6 +15,7 @@ from metrion.report.blocks import Report
 from metrion.report.build import build_report
 from metrion.report.render import html_page, latex_tables, markdown_text, pdf_file
 from metrion.store.sheets import find_sheet
+from metrion.web.bodies import Blueprint
 from metrion.web.damage import contained
 from metrion.web.notebook import Worked, notebook
 from metrion.web.schemas import WantedView, schema_of

@@ -2,12 +2,11 @@
 
 from __future__ import annotations
 
-from flask_smorest import Blueprint
-
 from metrion.core.facts import Name
 from metrion.core.json import Record
 from metrion.core.uncertainty.conventions import BUILT_IN
 from metrion.voice import languages, usual
+from metrion.web.bodies import Blueprint
 from metrion.web.notebook import OWN_CONVENTIONS, notebook
 from metrion.web.schemas import SettingsSchema
 from metrion.web.speaking import refuse

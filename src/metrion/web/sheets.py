@@ -6,7 +6,6 @@ from dataclasses import replace
 from datetime import UTC, datetime
 
 from flask import Response
-from flask_smorest import Blueprint
 from sqlalchemy.orm import Session
 
 from metrion.core.json import Record
@@ -17,6 +16,7 @@ from metrion.store.documents import logbook_file
 from metrion.store.models import Sheet
 from metrion.store.records import HEAD, head_of
 from metrion.store.sheets import add_sheet, all_sheets, find_sheet
+from metrion.web.bodies import Blueprint
 from metrion.web.notebook import notebook, state_of
 from metrion.web.present import change_view, sheet_summary, sheet_view
 from metrion.web.schemas import (

@@ -7,7 +7,6 @@ from dataclasses import replace
 from datetime import UTC, datetime
 
 from flask import request
-from flask_smorest import Blueprint
 from sqlalchemy.orm import Session
 
 from metrion.core.quantity.measurements import Measurement
@@ -23,6 +22,7 @@ from metrion.store.commands import Change
 from metrion.store.models import Sheet
 from metrion.store.records import OBSERVATIONS
 from metrion.store.sheets import find_entry, new_entry
+from metrion.web.bodies import Blueprint
 from metrion.web.notebook import notebook
 from metrion.web.present import change_view
 from metrion.web.present.faults import faults_view

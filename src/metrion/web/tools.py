@@ -6,13 +6,13 @@ from collections.abc import Iterable, Iterator
 from contextlib import suppress
 
 from flask.views import MethodView
-from flask_smorest import Blueprint
 
 from metrion.formats.logbook import read_drawn_instrument
 from metrion.store import Damaged
 from metrion.store.models import ToolRow
 from metrion.store.records import Kept
 from metrion.store.tools import add_tool, all_tools, amend_tool, find_tool
+from metrion.web.bodies import Blueprint
 from metrion.web.damage import contained
 from metrion.web.entries import seen_version
 from metrion.web.notebook import notebook

@@ -2,9 +2,8 @@
 
 from __future__ import annotations
 
-from flask_smorest import Blueprint
-
 from metrion.voice import DEFAULT, catalogue, languages
+from metrion.web.bodies import Blueprint
 from metrion.web.schemas import VoiceView, schema_of
 from metrion.web.speaking import speaker
 

@@ -4,11 +4,10 @@ from __future__ import annotations
 
 from collections.abc import Callable
 
-from flask_smorest import Blueprint
-
 from metrion.core.instruments.instrument import Kind
 from metrion.core.instruments.parts import FACES, PARTS
 from metrion.core.words import CARE, CONCEPTS
+from metrion.web.bodies import Blueprint
 from metrion.web.schemas import (
     CareView,
     ConceptView,
