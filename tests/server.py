@@ -56,13 +56,23 @@ class running:  # noqa: N801 - reads as a phrase
 
 
 def asked(
-    server: str, path: str, body: Any = None, method: str | None = None, version: int = 0
+    server: str,
+    path: str,
+    body: Any = None,
+    method: str | None = None,
+    version: int = 0,
+    **more: str,
 ) -> tuple[int, Any]:
     """Status and answer of a request to the API; the answer as bytes where it is no JSON.
 
-    A body is sent as JSON, bytes as they are.
+    A body is sent as JSON, bytes as they are; ``more`` headers by name, with _ for -.
     """
-    headers = {"Content-Type": "application/json", "If-Match": f'"{version}"'}
+    headers = {
+        "Content-Type": "application/json",
+        **{name.replace("_", "-"): value for name, value in more.items()},
+    }
+    if version:
+        headers["If-Match"] = f'"{version}"'
     given = body if body is None or isinstance(body, bytes) else json.dumps(body).encode()
     request = urllib.request.Request(f"{server}/api{path}", given, headers, method=method)
     try:

@@ -1,9 +1,10 @@
-"""The command line: ``metrion reduce``, ``import``, ``export``, ``serve``, ``demo``."""
+"""The command line: ``metrion reduce``, ``serve``, ``import``, ``backup`` and more."""
 
 from __future__ import annotations
 
 import logging
 import os
+import signal
 import socket
 import sys
 from collections.abc import Callable, Iterable
@@ -26,7 +27,20 @@ DEFAULT_PORT = 8321
 _FAULTY = 2
 
 
-@click.group()
+class _Commands(click.Group):
+    """Commands that tell in one sentence why the notebook cannot be used."""
+
+    def invoke(self, ctx: click.Context) -> object:
+        """Run a command."""
+        from metrion.store.errors import StoreError
+
+        try:
+            return super().invoke(ctx)
+        except StoreError as error:
+            _give_up("sentence", phrase=error.says)
+
+
+@click.group(cls=_Commands)
 @click.version_option(__version__, prog_name="metrion")
 def main() -> None:
     """Least counts, readings, zero errors and averaged results for the physics lab."""
@@ -189,12 +203,13 @@ def import_file(file: str, data: Path | None, replace: bool, again: bool) -> Non
 
     store = Store(data or _home("metrion"))
     try:
-        with store.writing() as session:
+        with store.reading() as session:
             found = [arrival(session, one) for one in unpacked(_content(file), file)]
-            faults = [f"{one.file}: {_one_line(f)}" for one in found for f in one.faults]
-            if faults:
-                click.echo("\n".join(faults), err=True)
-                sys.exit(_FAULTY)
+        faults = [f"{one.file}: {_one_line(f)}" for one in found for f in one.faults]
+        if faults:
+            click.echo("\n".join(faults), err=True)
+            sys.exit(_FAULTY)
+        with store.writing() as session:
             for one in found:
                 decision = decided(one)
                 take(session, one, decision)
@@ -212,7 +227,7 @@ def import_file(file: str, data: Path | None, replace: bool, again: bool) -> Non
 def export(data: Path | None, wanted: tuple[str, ...], to: Path | None) -> None:
     """Write the sheets of the notebook: one as its logbook file, many as a ZIP with a manifest."""
     from metrion.formats.archive import write_archive
-    from metrion.store import NotHere, Store
+    from metrion.store import Store
     from metrion.store.documents import filed
     from metrion.store.sheets import all_sheets, find_sheet
 
@@ -221,15 +236,58 @@ def export(data: Path | None, wanted: tuple[str, ...], to: Path | None) -> None:
         with store.reading() as session:
             sheets = [find_sheet(session, key) for key in wanted] or all_sheets(session)
             found = [filed(session, sheet) for sheet in sheets]
-    except NotHere as error:
-        _give_up("sentence", phrase=error.says)
     finally:
         store.close()
     content = found[0].content if len(found) == 1 else write_archive(found)
     if to:
-        to.write_bytes(content)
+        _write(to, content)
     else:
         sys.stdout.buffer.write(content)
+
+
+@main.command()
+@_own_data
+@click.option("--to", type=click.Path(path_type=Path), help="File to write; else among the others.")
+def backup(data: Path | None, to: Path | None) -> None:
+    """Copy the whole notebook, also while it is in use; a plain SQLite file."""
+    from metrion.store import Store
+
+    store = Store(_there(data))
+    try:
+        click.echo(store.back_up(to))
+    finally:
+        store.close()
+
+
+@main.command()
+@_own_data
+@click.argument("file", required=False, type=click.Path(path_type=Path))
+@click.option("--list", "listed", is_flag=True, help="Print the backups, the newest first.")
+def restore(data: Path | None, file: Path | None, listed: bool) -> None:
+    """Put a backup back, the newest or FILE; what is there now is kept among the backups."""
+    from metrion.store.backups import backups
+    from metrion.store.database import restored
+
+    folder = _there(data)
+    if listed:
+        for one in backups(folder):
+            click.echo(one)
+        return
+    found = file or next(iter(backups(folder)), None)
+    if found is None:
+        _give_up("cli-no-backups", folder=Name(str(folder)))
+    kept = restored(folder, found)
+    click.echo(_say("cli-restored", file=Name(str(found))))
+    if kept:
+        click.echo(_say("cli-kept", file=Name(str(kept))))
+
+
+def _there(data: Path | None) -> Path:
+    """A data folder that must be there already."""
+    folder = data or _home("metrion")
+    if not folder.is_dir():
+        _give_up("cli-no-folder", folder=Name(str(folder)))
+    return folder
 
 
 _FORMS = ("pdf", "html", "md", "tex")
@@ -267,8 +325,12 @@ def report(file: str, form: str | None, to: Path, decimal: str, words: str | Non
         _refuse(refused)
     speaker = Speaker.of(Numbers(DecimalSign(decimal)), own)
     made = build_report(reduce_logbook(logbook), speaker=speaker)
+    _write(to, written_as(made, form))
+
+
+def _write(to: Path, content: bytes) -> None:
     try:
-        to.write_bytes(written_as(made, form))
+        to.write_bytes(content)
     except OSError as error:
         _give_up("cli-unwritable", name=Name(str(to)), reason=Name(str(error.strerror)))
 
@@ -279,6 +341,8 @@ def _home(name: str) -> Path:
 
 
 def _serve(folder: Path, host: str, port: int, names: tuple[str, ...]) -> None:
+    from metrion.store import Store
+    from metrion.store.backups import DailyBackups
     from metrion.web import create_app
     from metrion.web.guard import names_of
     from metrion.web.server import server_of
@@ -287,16 +351,31 @@ def _serve(folder: Path, host: str, port: int, names: tuple[str, ...]) -> None:
     # A page asks for several things at once; that they queue for a moment is no news.
     logging.getLogger("waitress.queue").setLevel(logging.ERROR)
     address, bound = listener.getsockname()[:2]
-    app = create_app(folder, names_of(address, [host, *names]))
+    # An orderly end, whoever asks for it.
+    signal.signal(signal.SIGTERM, signal.default_int_handler)
+    store = Store(folder)
+    for before, after in store.renamed:
+        click.echo(_say("cli-renamed", before=Name(before), after=Name(after)))
+    backups = DailyBackups(store.back_up, _backup_failed)
+    app = create_app(store, names_of(address, [host, *names]))
     server = server_of(app, listener)
     shown = f"[{host}]" if ":" in host else host
     address = Name(f"http://{shown}:{bound}/")
     click.echo(_say("cli-at", address=address, folder=Name(str(folder))))
     sys.stdout.flush()
+    backups.start()
     try:
+        # Ends, with all that is being answered, on an interrupt.
         server.run()
-    except KeyboardInterrupt:
-        click.echo(_say("cli-stopped"))
+    finally:
+        backups.stop()
+        store.close()
+    click.echo(_say("cli-stopped"))
+
+
+def _backup_failed(error: Exception) -> None:
+    reason = getattr(error, "says", None) or Name(str(error))
+    click.echo(_say("cli-no-backup", reason=reason), err=True)
 
 
 def _listener(host: str, port: int) -> socket.socket:

@@ -12,10 +12,11 @@ import pytest
 from hypothesis import HealthCheck, given, settings
 
 from metrion.formats.faults import Refused
-from metrion.store import NotHere, NothingToRedo, NothingToUndo, Stale, Store, TakenId
-from metrion.store.commands import Change, carry_out, redo, undo, undoable, was_done
+from metrion.store import KeyReused, NotHere, NothingToRedo, NothingToUndo, Stale, Store, TakenId
+from metrion.store.commands import Change, carry_out, redo, undo, undoable
 from metrion.store.database import FILE_NAME
 from metrion.store.documents import entries, sheet_document
+from metrion.store.once import Asked, came_of, keep, was_done
 from metrion.store.records import Kept
 from metrion.store.sheets import add_sheet, all_sheets, find_entry, find_sheet, new_entry, take_in
 from tests.said import saying
@@ -53,9 +54,9 @@ def document(store: Store, key: str) -> dict[str, Any]:
         return sheet_document(session, find_sheet(session, key))
 
 
-def change(store: Store, key: str, command: str, *changes: Change) -> None:
+def change(store: Store, key: str, *changes: Change) -> None:
     with store.writing() as session:
-        carry_out(session, find_sheet(session, key), command, "a change", changes)
+        carry_out(session, find_sheet(session, key), "a change", changes)
 
 
 def added(store: Store, key: str, **record: Any) -> Change:
@@ -100,7 +101,7 @@ def test_the_same_file_can_be_taken_in_twice(store: Store, sheet: str) -> None:
 
 
 def test_a_change_is_kept_undone_and_done_again(store: Store, sheet: str) -> None:
-    change(store, sheet, "k1", added(store, sheet, main="7", fine=1))
+    change(store, sheet, added(store, sheet, main="7", fine=1))
     assert len(document(store, sheet)["measurements"][0]["observations"]) == 3
     with store.writing() as session:
         assert undoable(session, find_sheet(session, sheet)) == ("a change", None)
@@ -112,10 +113,10 @@ def test_a_change_is_kept_undone_and_done_again(store: Store, sheet: str) -> Non
 
 
 def test_a_new_change_drops_what_was_undone(store: Store, sheet: str) -> None:
-    change(store, sheet, "k1", added(store, sheet, main="7", fine=1))
+    change(store, sheet, added(store, sheet, main="7", fine=1))
     with store.writing() as session:
         undo(session, find_sheet(session, sheet))
-    change(store, sheet, "k2", added(store, sheet, main="8", fine=1))
+    change(store, sheet, added(store, sheet, main="8", fine=1))
     with store.reading() as session:
         assert undoable(session, find_sheet(session, sheet)) == ("a change", None)
     with pytest.raises(NothingToRedo), store.writing() as session:
@@ -129,7 +130,7 @@ def test_there_is_nothing_to_undo_on_a_fresh_sheet(store: Store, sheet: str) -> 
 
 def test_a_change_that_would_break_the_logbook_is_not_kept(store: Store, sheet: str) -> None:
     with pytest.raises(Refused) as refused:
-        change(store, sheet, "k1", added(store, sheet, main="6.4", fine=1))
+        change(store, sheet, added(store, sheet, main="6.4", fine=1))
     assert refused.value.faults[0].pointer == "/measurements/0/observations/2/main"
     assert document(store, sheet) == DOCUMENT
 
@@ -138,16 +139,21 @@ def test_what_is_referred_to_cannot_be_taken_away(store: Store, sheet: str) -> N
     with store.reading() as session:
         check = find_entry(session, find_sheet(session, sheet), "zero_checks", "z")
     with pytest.raises(Refused, check=saying("no zero check")):
-        change(store, sheet, "k1", Change("zero_checks", check, None))
+        change(store, sheet, Change("zero_checks", check, None))
     assert document(store, sheet) == DOCUMENT
 
 
-def test_a_command_is_known_by_its_key(store: Store, sheet: str) -> None:
-    change(store, sheet, "k1", added(store, sheet, main="7", fine=1))
+def test_a_request_is_known_by_its_key_and_by_what_it_says(store: Store) -> None:
+    asked = Asked("k1", "one thing")
+    with store.writing() as session:
+        assert not was_done(session, asked)
+        keep(session, asked, {"id": "s"})
     with store.reading() as session:
-        found = find_sheet(session, sheet)
-        assert was_done(session, found, "k1")
-        assert not was_done(session, found, "k2")
+        assert was_done(session, asked)
+        assert came_of(session, asked) == {"id": "s"}
+        assert not was_done(session, Asked("k2", "one thing"))
+        with pytest.raises(KeyReused):
+            was_done(session, Asked("k1", "another thing"))
 
 
 def test_every_step_is_a_new_version(store: Store, sheet: str) -> None:
@@ -155,7 +161,7 @@ def test_every_step_is_a_new_version(store: Store, sheet: str) -> None:
         found = find_sheet(session, sheet)
         before = entries(session, found, "observations")[0]
     after = Kept(before.id, {"main": "7", "fine": 3}, 0, 1, "m")
-    change(store, sheet, "k1", Change("observations", before, after))
+    change(store, sheet, Change("observations", before, after))
     with store.writing() as session:
         undo(session, find_sheet(session, sheet))
     with store.reading() as session:
@@ -192,7 +198,7 @@ def test_two_writers_wait_for_each_other(store: Store, sheet: str) -> None:
         with other.writing() as session:
             found = find_sheet(session, sheet)
             order.append("second in")
-            carry_out(session, found, "k2", "a change", [late])
+            carry_out(session, found, "a change", [late])
 
     waiting = threading.Thread(target=second)
     waiting.start()
@@ -201,7 +207,7 @@ def test_two_writers_wait_for_each_other(store: Store, sheet: str) -> None:
         found = find_sheet(session, sheet)
         first_is_in.set()
         waiting.join(timeout=0.5)
-        carry_out(session, found, "k1", "a change", [soon])
+        carry_out(session, found, "a change", [soon])
         order.append("first out")
     waiting.join()
     other.close()

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import json
 from dataclasses import dataclass, replace
 from enum import StrEnum
 
@@ -15,13 +16,13 @@ from metrion.core.logbook import SECTIONS as IN_A_FILE
 from metrion.formats.archive import Filed, is_archive, read_archive
 from metrion.formats.faults import Fault, Refused
 from metrion.formats.logbook import parse_logbook
-from metrion.formats.strict_json import read_json, write_json
+from metrion.formats.strict_json import read_json
 from metrion.store.commands import Change, carry_out
 from metrion.store.documents import entries, sheet_document
 from metrion.store.errors import Stale
 from metrion.store.models import EntryRow, Sheet
 from metrion.store.records import HEAD, SECTIONS, head_of, kept
-from metrion.store.sheets import entries_of, find_sheet, head_record, new_id, take_in
+from metrion.store.sheets import entries_of, find_sheet, head_record, take_in
 
 
 class Standing(StrEnum):
@@ -112,7 +113,8 @@ def _alike(session: Session, title: str, key: str) -> list[Sheet]:
 def _canonical(document: Record) -> str:
     """A document as text that is the same wherever it means the same to us."""
     whole = {"title": "", **{section: [] for section in IN_A_FILE}, **document}
-    return write_json(dict(sorted(whole.items())), indent=None)
+    # In which order an object names its fields says nothing.
+    return json.dumps(whole, ensure_ascii=False, sort_keys=True)
 
 
 def take(session: Session, arrival: Arrival, decision: Decision) -> Sheet | None:
@@ -131,7 +133,10 @@ def take(session: Session, arrival: Arrival, decision: Decision) -> Sheet | None
         return take_in(session, arrival.document, arrival.key if free else None)
     if arrival.sheet is None:
         raise Stale
-    return _replace(session, find_sheet(session, arrival.sheet), arrival.document)
+    sheet = find_sheet(session, arrival.sheet)
+    if sheet.version != arrival.version:
+        raise Stale
+    return _replace(session, sheet, arrival.document)
 
 
 def _is_free(session: Session, key: str) -> bool:
@@ -157,5 +162,5 @@ def _replace(session: Session, sheet: Sheet, document: Record) -> Sheet:
     parse_logbook(document)
     head = head_of(sheet)
     changes.append(Change(HEAD, head, replace(head, record=head_record(document))))
-    carry_out(session, sheet, new_id(), "replace-sheet", changes)
+    carry_out(session, sheet, "replace-sheet", changes)
     return sheet

@@ -1,4 +1,4 @@
-"""Changing a sheet: every change is a command that can be undone, and is done only once."""
+"""Changing a sheet: every change is a command that can be undone."""
 
 from __future__ import annotations
 
@@ -18,6 +18,7 @@ from metrion.store.documents import Whole, changed_entries, document_of, kept_en
 from metrion.store.errors import NothingToRedo, NothingToUndo
 from metrion.store.models import ChangeRow, CommandRow, EntryRow, Sheet, State
 from metrion.store.records import HEAD, OBSERVATIONS, Kept, fill_head, new_row
+from metrion.store.sheets import new_id
 
 
 @dataclass(frozen=True)
@@ -36,16 +37,9 @@ class Change:
         return entry.id
 
 
-def was_done(session: Session, sheet: Sheet, key: str) -> bool:
-    """Whether a command with this key was carried out on the sheet before."""
-    found = select(CommandRow.id).where(CommandRow.sheet_id == sheet.id, CommandRow.key == key)
-    return session.scalar(found) is not None
-
-
 def carry_out(
     session: Session,
     sheet: Sheet,
-    key: str,
     title: str,
     changes: Sequence[Change],
     before: Whole | None = None,
@@ -64,7 +58,7 @@ def carry_out(
     for row in _commands(session, sheet, State.UNDONE):
         row.state = State.DROPPED
     command = CommandRow(
-        sheet_id=sheet.id, key=key, title=title, at=datetime.now(UTC), state=State.DONE
+        sheet_id=sheet.id, key=new_id(), title=title, at=datetime.now(UTC), state=State.DONE
     )
     session.add(command)
     session.flush()

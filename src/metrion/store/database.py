@@ -2,73 +2,207 @@
 
 from __future__ import annotations
 
+import fcntl
+import os
 import sqlite3
 from collections.abc import Iterator
-from contextlib import contextmanager
+from contextlib import closing, contextmanager, suppress
 from importlib.resources import as_file, files
 from pathlib import Path
+from typing import IO
 
 from alembic import command
 from alembic.config import Config
+from alembic.script import ScriptDirectory
 from sqlalchemy import Connection, Engine, create_engine, event
 from sqlalchemy.orm import Session
 
+from metrion.core.facts import Name
+from metrion.store.backups import back_up, connected, is_whole, put_back
+from metrion.store.errors import StorageTrouble
+from metrion.store.troubles import told
+from metrion.store.turns import Turns
+
 FILE_NAME = "metrion.sqlite"
+_LOCK = "in-use"
 _BUSY_MILLISECONDS = 5000
+_PATIENCE_SECONDS = 30.0
 
 
 class Store:
-    """A data folder.
+    """A data folder, used by this process.
 
     Args:
         folder: where the database lies; made if it is not there.
+
+    Raises:
+        StorageTrouble: if it cannot be used, with what can be done about it.
+
+    Attributes:
+        renamed: ids that did not fit, before and after, if opening it has renamed some.
     """
 
     def __init__(self, folder: Path) -> None:
-        folder.mkdir(parents=True, exist_ok=True)
         self.path = folder / FILE_NAME
-        self.engine = create_engine(f"sqlite:///{self.path}")
-        _listen(self.engine)
-        self._writing = self.engine.execution_options(immediate=True)
-        migrate(self._writing)
+        self.renamed: list[tuple[str, str]] = []
+        self._turns = Turns()
+        with told(self.path):
+            folder.mkdir(mode=0o700, parents=True, exist_ok=True)
+            self._lock = in_use(folder)
+            _make(self.path)
+            revision = _revision(self.path)
+            self.path.chmod(0o600)
+            self.engine = _engine(self.path)
+            self._writing = self.engine.execution_options(immediate=True)
+            self._bring_up_to_date(revision)
+
+    def _bring_up_to_date(self, revision: str | None) -> None:
+        """Bring the tables to the newest revision; of what is there, a copy is taken before."""
+        with _scripts() as config:
+            scripts = ScriptDirectory.from_config(config)
+            if revision not in {one.revision for one in scripts.walk_revisions()}:
+                raise StorageTrouble("storage-newer", self.path, revision=Name(str(revision)))
+            if revision != scripts.get_current_head():
+                back_up(self.path)
+                self.renamed = migrate(self._writing)
 
     @contextmanager
     def reading(self) -> Iterator[Session]:
-        """A session that only reads."""
-        with Session(self.engine) as session:
+        """A session that only reads. Raises `StorageTrouble`."""
+        with told(self.path), Session(self.engine) as session:
             yield session
 
     @contextmanager
     def writing(self) -> Iterator[Session]:
-        """A session in one write transaction: all of it is kept, or none."""
-        with Session(self._writing) as session, session.begin():
+        """A session in one write transaction: all of it is kept, or none.
+
+        Raises:
+            Busy: if others write for too long.
+            StorageTrouble: if it cannot be kept.
+        """
+        with (
+            self._turns.mine(_PATIENCE_SECONDS),
+            told(self.path),
+            Session(self._writing) as session,
+            session.begin(),
+        ):
             yield session
 
+    def back_up(self, to: Path | None = None) -> Path:
+        """Copy the database among its backups, or to a file. Raises `StorageTrouble`."""
+        with told(to or self.path):
+            return back_up(self.path, to)
+
     def close(self) -> None:
-        """Let go of the file."""
+        """Let go of the file, with all that was written in it."""
         self.engine.dispose()
+        # What cannot be folded in now will be, when the file is opened again.
+        with suppress(sqlite3.Error), closing(connected(self.path)) as connection:
+            connection.execute("PRAGMA wal_checkpoint(TRUNCATE)")
+        self._lock.close()
 
 
-def migrate(engine: Engine, revision: str = "head") -> None:
-    """Bring the tables to a revision, the newest by default."""
+def restored(folder: Path, backup: Path) -> Path | None:
+    """Put a backup in the place of the database of a data folder.
+
+    Returns:
+        Where the database of before is kept; None if there was none.
+
+    Raises:
+        StorageTrouble: if somebody is using it, or the backup is no whole database of ours.
+    """
+    with told(folder / FILE_NAME):
+        if not backup.is_file() or not is_whole(backup):
+            raise StorageTrouble("storage-no-backup", backup)
+        with in_use(folder, alone=True):
+            return put_back(backup, folder / FILE_NAME)
+
+
+def in_use(folder: Path, *, alone: bool = False) -> IO[bytes]:
+    """Say that a data folder is in use, until what is returned is closed.
+
+    Args:
+        alone: whether nobody else may be using it.
+
+    Raises:
+        StorageTrouble: if somebody is, who may not.
+    """
+    lock = open(os.open(folder / _LOCK, os.O_RDWR | os.O_CREAT, 0o600), "r+b")  # noqa: SIM115
+    try:
+        fcntl.flock(lock, (fcntl.LOCK_EX if alone else fcntl.LOCK_SH) | fcntl.LOCK_NB)
+    except BlockingIOError:
+        lock.close()
+        raise StorageTrouble("storage-in-use", folder) from None
+    return lock
+
+
+def _revision(path: Path) -> str | None:
+    """The revision of a database; nothing of it is changed.
+
+    Raises:
+        StorageTrouble: if it is damaged, or none of ours.
+    """
+    if not is_whole(path):
+        raise StorageTrouble("storage-damaged", path)
+    with closing(connected(path)) as connection:
+        tables = connection.execute("SELECT name FROM sqlite_master WHERE type = 'table'")
+        if ("alembic_version",) not in tables.fetchall():
+            raise StorageTrouble("storage-other", path)
+        row = connection.execute("SELECT version_num FROM alembic_version").fetchone()
+        return str(row[0]) if row else None
+
+
+def _make(path: Path) -> None:
+    """Make a database that is not there, whole before it gets its name."""
+    if path.exists():
+        if path.stat().st_size == 0:
+            raise StorageTrouble("storage-empty", path)
+        return
+    part = path.with_name(f"{path.name}.{os.getpid()}.part")
+    part.unlink(missing_ok=True)
+    part.touch(mode=0o600)
+    engine = _engine(part, journal="DELETE")
+    migrate(engine.execution_options(immediate=True))
+    engine.dispose()
+    # Another process may have been quicker.
+    with suppress(FileExistsError):
+        os.link(part, path)
+    part.unlink()
+
+
+@contextmanager
+def _scripts() -> Iterator[Config]:
     with as_file(files("metrion.store") / "migrations") as scripts:
         config = Config()
         config.set_main_option("script_location", str(scripts))
-        with engine.begin() as connection:
-            config.attributes["connection"] = connection
-            command.upgrade(config, revision)
+        yield config
 
 
-def _listen(engine: Engine) -> None:
+def migrate(engine: Engine, revision: str = "head") -> list[tuple[str, str]]:
+    """Bring the tables to a revision, the newest by default.
+
+    Returns:
+        The ids that were renamed for it, before and after.
+    """
+    renamed: list[tuple[str, str]] = []
+    with _scripts() as config, engine.begin() as connection:
+        config.attributes |= {"connection": connection, "renamed": renamed}
+        command.upgrade(config, revision)
+    return renamed
+
+
+def _engine(path: Path, journal: str = "WAL") -> Engine:
+    engine = create_engine(f"sqlite:///{path}")
+
     @event.listens_for(engine, "connect")
     def _prepare(connection: sqlite3.Connection, _record: object) -> None:
         # SQLAlchemy begins transactions itself (below), not the driver.
         connection.isolation_level = None
         for pragma in (
-            "journal_mode=WAL",
+            f"busy_timeout={_BUSY_MILLISECONDS}",
+            f"journal_mode={journal}",
             "foreign_keys=ON",
             "synchronous=FULL",
-            f"busy_timeout={_BUSY_MILLISECONDS}",
         ):
             connection.execute(f"PRAGMA {pragma}").close()
 
@@ -77,3 +211,5 @@ def _listen(engine: Engine) -> None:
         # A read that turns into a write fails under WAL whatever the timeout: writers say so first.
         immediate = connection.get_execution_options().get("immediate")
         connection.exec_driver_sql("BEGIN IMMEDIATE" if immediate else "BEGIN")
+
+    return engine

@@ -4,16 +4,21 @@ MetrionError
 └── StoreError
     ├── NotHere         no such sheet, or no such entry in it
     ├── TakenId         a new entry under an id that is in use
+    ├── KeyReused       another request under the key of an earlier one
     ├── Stale           a change to something that has been changed meanwhile
     ├── Damaged         a sheet that cannot be worked out or shown
+    ├── Busy            others write for too long
+    ├── StorageTrouble  the disk or the database file cannot be used
     ├── NothingToUndo
     └── NothingToRedo
 """
 
 from __future__ import annotations
 
+from pathlib import Path
+
 from metrion.core.errors import MetrionError, shortened
-from metrion.core.facts import Fact
+from metrion.core.facts import Argument, Fact, Name
 
 
 class StoreError(MetrionError):
@@ -34,6 +39,13 @@ class TakenId(StoreError):
         super().__init__("taken-id", what=what, key=shortened(key))
 
 
+class KeyReused(StoreError):
+    """Another request under the key of an earlier one."""
+
+    def __init__(self, key: str) -> None:
+        super().__init__("key-reused", key=shortened(key))
+
+
 class Stale(StoreError):
     """A change to an entry that has been changed since it was read."""
 
@@ -47,6 +59,20 @@ class Damaged(StoreError):
     def __init__(self, reason: Fact) -> None:
         self.reason = reason
         super().__init__("damaged", reason=reason)
+
+
+class Busy(StoreError):
+    """Others write for too long; asking again may help."""
+
+    def __init__(self) -> None:
+        super().__init__("busy")
+
+
+class StorageTrouble(StoreError):
+    """The disk or the database file cannot be used."""
+
+    def __init__(self, code: str, path: Path, **about: Argument) -> None:
+        super().__init__(code, path=Name(str(path)), **about)
 
 
 class NothingToUndo(StoreError):

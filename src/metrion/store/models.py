@@ -63,7 +63,7 @@ class State(StrEnum):
 
 
 class CommandRow(Base):
-    """One thing a person did to a sheet; ``key`` makes doing it twice impossible."""
+    """One thing a person did to a sheet."""
 
     __tablename__ = "commands"
     __table_args__ = (UniqueConstraint("sheet_id", "key"),)
@@ -98,6 +98,17 @@ class ToolRow(Base):
     position: Mapped[int]
     version: Mapped[int]
     record: Mapped[Record]
+
+
+class RequestRow(Base):
+    """A request that was carried out: ``key`` makes doing it twice impossible."""
+
+    __tablename__ = "requests"
+
+    key: Mapped[str] = mapped_column(primary_key=True)
+    fingerprint: Mapped[str]
+    answer: Mapped[Json] = mapped_column(JsonText, nullable=True)
+    at: Mapped[datetime]
 
 
 class SettingRow(Base):

@@ -14,7 +14,7 @@ from metrion.core.logbook import SECTIONS as IN_A_FILE
 from metrion.formats.logbook import parse_logbook
 from metrion.store.errors import NotHere, Stale, TakenId
 from metrion.store.models import EntryRow, Sheet
-from metrion.store.records import OBSERVATIONS, SECTIONS, Kept, fill_head, kept, new_row
+from metrion.store.records import OBSERVATIONS, Kept, fill_head, kept, new_row
 
 _NAMES = {
     "instruments": "instrument",
@@ -24,7 +24,7 @@ _NAMES = {
     OBSERVATIONS: "reading",
     "derived": "derived",
 }
-_NOT_KEPT = {"format", "version", *SECTIONS}
+_NOT_KEPT = {"format", "version", *IN_A_FILE}
 
 
 def new_id() -> str:
@@ -71,7 +71,9 @@ def entries_of(document: Record) -> Iterator[tuple[str, Kept]]:
     """The entries of a logbook document by section; observations get ids of their own."""
     for section in IN_A_FILE:
         for position, given in enumerate(records_in(document, section)):
-            record = {name: value for name, value in given.items() if name != OBSERVATIONS}
+            record = dict(given)
+            if section == "measurements":
+                del record[OBSERVATIONS]
             yield section, Kept(text_in(given, "id"), record, position, 1)
     for measurement in records_in(document, "measurements"):
         owner = text_in(measurement, "id")

@@ -36,12 +36,12 @@ def add_tool(session: Session, record: Record, key: str | None = None) -> ToolRo
     return row
 
 
-def find_tool(session: Session, key: str, version: int) -> ToolRow:
-    """The tool with this id and version. Raises `NotHere`, `Stale`."""
+def find_tool(session: Session, key: str, version: int | None = None) -> ToolRow:
+    """The tool with this id, and this version if it is given. Raises `NotHere`, `Stale`."""
     row = session.get(ToolRow, key)
     if row is None:
         raise NotHere("tool", key)
-    if row.version != version:
+    if version not in (None, row.version):
         raise Stale
     return row
 

@@ -592,6 +592,20 @@ not-in-the-zip = { $name } is not in the ZIP
 ## What the notebook cannot do
 
 not-here = there is no { entry-named } “{ $key }” here
+busy = another program is writing to the notebook; try again in a moment
+storage-full = the disk is full: make room on the one that holds { $path }, and nothing will be missing
+storage-read-only = { $path } cannot be written: give yourself the right to, or name another folder with --data
+storage-failing = the disk that holds { $path } does not do what it is told; save what you can to another one
+storage-unusable = { $path } cannot be used: { $reason }; mend that, or name another folder with --data
+storage-damaged = { $path } is damaged: stop Metrion, and put the last good copy back with “metrion restore”
+storage-empty = { $path } is empty, but should be a database: put a copy back with “metrion restore”, or delete the file to begin a new notebook
+storage-newer = { $path } was written by a newer Metrion ({ $revision }): use that one, or put an older copy back with “metrion restore”
+storage-other = { $path } is a database of another program: name another folder with --data
+storage-no-backup = { $path } is no whole database
+storage-in-use = { $path } is in use: stop Metrion first
+decide-on-each = the file holds { $count } logbooks: say of each what is to be done with it
+key-too-long = an idempotency key has 1 to { $most } characters
+key-reused = the idempotency key { $key } was used for another request
 taken-id = the id “{ $key }” is already taken by another { entry-named }
 stale = this has been changed elsewhere since you opened it; look at it again, then repeat your change
 damaged = this sheet is damaged and cannot be worked out: { $reason }
@@ -651,6 +665,12 @@ turn-miscounted = Trial { $at }: { $travel } is { $turns } turns of { $size }, n
 ## The command line
 
 cli-at = Metrion is at { $address } (data in { $folder }; stop with Ctrl+C)
+cli-renamed = The id “{ $before }” could not stand in an address; it is now “{ $after }”.
+cli-no-backup = No backup could be made: { $reason }
+cli-no-backups = There is no backup in { $folder }.
+cli-no-folder = There is no folder { $folder }.
+cli-restored = { $file } is in its place again.
+cli-kept = What was there before is kept as { $file }.
 cli-stopped = Stopped; everything is saved.
 cli-port-taken = Port { $port } on { $host } cannot be used ({ $reason }); choose another one with METRION_PORT or --port.
 cli-done-new = { $title }: a new sheet

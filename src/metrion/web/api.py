@@ -12,7 +12,17 @@ from werkzeug.exceptions import HTTPException, MethodNotAllowed
 from metrion.core.errors import MetrionError
 from metrion.core.json import Record
 from metrion.formats.faults import Refused
-from metrion.store import Damaged, NotHere, NothingToRedo, NothingToUndo, Stale, TakenId
+from metrion.store import (
+    Busy,
+    Damaged,
+    KeyReused,
+    NotHere,
+    NothingToRedo,
+    NothingToUndo,
+    Stale,
+    StorageTrouble,
+    TakenId,
+)
 from metrion.web.bodies import Unreadable
 from metrion.web.present.faults import faults_view
 from metrion.web.schemas import FaultView
@@ -23,10 +33,14 @@ _STATUS: dict[type[MetrionError], int] = {
     NotHere: 404,
     Damaged: 409,
     TakenId: 409,
+    KeyReused: 409,
     NothingToUndo: 409,
     NothingToRedo: 409,
     Stale: 412,
+    Busy: 503,
+    StorageTrouble: 507,
 }
+_AGAIN_SECONDS = "1"
 
 
 class MetrionApi(Api):
@@ -48,7 +62,10 @@ def metrion_error(error: MetrionError) -> Response:
     """A rule that was broken, in the one shape of errors."""
     faults = faults_view(error.faults) if isinstance(error, Refused) else []
     status = error.status if isinstance(error, Problem) else _STATUS.get(type(error), 422)
-    return _shape(say(error.says), faults, status)
+    response = _shape(say(error.says), faults, status)
+    if isinstance(error, Busy):
+        response.headers["Retry-After"] = _AGAIN_SECONDS
+    return response
 
 
 def _http_error(error: HTTPException) -> Response:

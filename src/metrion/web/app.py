@@ -25,6 +25,7 @@ from metrion.web import (
     sheets,
     tables,
     tools,
+    trash,
     voice,
     words,
 )
@@ -34,15 +35,15 @@ from metrion.web.notebook import Notebook
 
 RESOURCES = (
     sheets, arrivals, entries, tools, instruments, desk, board, conventions, planner, words,
-    settings, reports, tables, quantities, voice,
+    settings, reports, tables, quantities, voice, trash,
 )  # fmt: skip
 
 
-def create_app(data: Path, names: Collection[str] = LOOPBACK) -> Flask:
+def create_app(data: Store | Path, names: Collection[str] = LOOPBACK) -> Flask:
     """An application on a data folder.
 
     Args:
-        data: where the database lies; made and brought up to date if need be.
+        data: the store, or the folder of one.
         names: the host names by which it may be reached.
     """
     app = Flask(__name__, static_folder=None)
@@ -54,7 +55,7 @@ def create_app(data: Path, names: Collection[str] = LOOPBACK) -> Flask:
         OPENAPI_JSON_PATH="openapi.json",
         MAX_CONTENT_LENGTH=LARGEST_FILE,
     )
-    app.extensions["notebook"] = Notebook(Store(data))
+    app.extensions["notebook"] = Notebook(data if isinstance(data, Store) else Store(data))
     keep_to_this_host(app, names)
     api = MetrionApi(app)
     for resource in RESOURCES:

@@ -6,14 +6,15 @@ of a file that is then left.
 
 from __future__ import annotations
 
+from dataclasses import replace
 from datetime import UTC, datetime
 
 from flask import Response, request
 from sqlalchemy.orm import Session
 
-from metrion.core.json import records_in
+from metrion.core.json import Record, records_in
 from metrion.formats.archive import Filed, write_archive
-from metrion.formats.faults import Refused
+from metrion.formats.faults import Fault, Refused
 from metrion.report.blocks import Report, Section, words
 from metrion.report.build import build_report
 from metrion.report.render import pdf_file, pdf_of_many
@@ -27,6 +28,7 @@ from metrion.voice import Speaker
 from metrion.web.bodies import Blueprint
 from metrion.web.damage import contained
 from metrion.web.notebook import notebook
+from metrion.web.once import once
 from metrion.web.present.faults import faults_view
 from metrion.web.progress import Done, Work, with_progress
 from metrion.web.schemas import (
@@ -37,6 +39,7 @@ from metrion.web.schemas import (
     WantedView,
     schema_of,
 )
+from metrion.web.speaking import refuse
 
 blueprint = Blueprint("arrivals", __name__, url_prefix="/api")
 
@@ -79,30 +82,50 @@ def _looking(files: list[Filed]) -> Work:
 @blueprint.arguments(schema_of(DecisionsView), location="query")
 @blueprint.response(201, schema_of(TakenView)(many=True))
 def take_files(given: DecisionsView) -> object:
-    """Take in what was decided, all or nothing. 422 for a file with faults; 412 if stale.
+    """Take in what was decided, all or nothing, and say what became of each logbook.
+
+    Without decisions a ZIP with a faulty logbook is refused whole. 422 for a file with faults that
+    is not to be left; 412 if stale.
 
     How far it is, is told line by line to who accepts ``application/x-ndjson``.
     """
     files = unpacked(request.get_data(), given.name)
+    if given.decision and len(given.decision) != len(files):
+        refuse(422, "decide-on-each", count=len(files))
     return with_progress(_taking(files, given.decision))
 
 
 def _taking(files: list[Filed], decisions: list[Decision]) -> Work:
-    taken = []
-    with notebook().store.writing() as session:
-        found = []
+    found = []
+    with notebook().store.reading() as session:
         for one in files:
             found.append(arrival(session, one))
-            yield Done(len(found), 2 * len(files))
-        if len(found) == 1 and found[0].faults:
-            raise Refused(found[0].faults)
-        decided = zip(found, decisions or [one.usual for one in found], strict=False)
-        for count, (came, decision) in enumerate(decided, len(files) + 1):
-            sheet = take(session, came, decision)
-            if sheet is not None:
-                taken.append(TakenView(sheet.id, sheet.title))
-            yield Done(count, 2 * len(files))
-    return taken
+            yield Done(len(found), len(files))
+    decided = list(zip(found, decisions or _usual(found), strict=True))
+    # Nothing is told from here on: who is slow to listen must not keep others from writing.
+    with notebook().store.writing() as session:
+        taken = once(session, lambda: [_taken(session, *one) for one in decided])
+    return schema_of(TakenView)(many=True).load(records_in({"": taken}, ""))
+
+
+def _usual(found: list[Arrival]) -> list[Decision]:
+    """The usual thing with each, if none has faults: else it is for the user to say."""
+    if faults := [_in_file(one, fault, len(found)) for one in found for fault in one.faults]:
+        raise Refused(faults)
+    return [one.usual for one in found]
+
+
+def _in_file(arrived: Arrival, fault: Fault, files: int) -> Fault:
+    return fault if files == 1 else replace(fault, pointer=f"{arrived.file}#{fault.pointer}")
+
+
+def _taken(session: Session, came: Arrival, decision: Decision) -> Record:
+    sheet = take(session, came, decision)
+    title = sheet.title if sheet else came.title
+    return {
+        "id": sheet.id if sheet else None, "title": title, "file": came.file,
+        "decision": str(decision),
+    }  # fmt: skip
 
 
 @blueprint.get("/notebook.pdf")

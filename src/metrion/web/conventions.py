@@ -6,6 +6,8 @@ so that its file is whole and its results stay what they were.
 
 from __future__ import annotations
 
+from collections.abc import Callable
+
 from flask.views import MethodView
 
 from metrion.core.facts import Name
@@ -15,7 +17,7 @@ from metrion.core.uncertainty.described import described
 from metrion.formats.logbook import parse_own_convention
 from metrion.voice.conventions import convention_name
 from metrion.web.bodies import Blueprint
-from metrion.web.notebook import OWN_CONVENTIONS, notebook
+from metrion.web.notebook import notebook
 from metrion.web.schemas import ConventionFields, ConventionView, NewConvention, schema_of
 from metrion.web.schemas.declared import Told
 from metrion.web.speaking import refuse, speaker
@@ -41,11 +43,15 @@ def _listed() -> list[ConventionView]:
     ]
 
 
-def _keep(key: str, given: Record) -> None:
+def _keep(key: str, given: Record, check: Callable[[dict[str, Record]], None]) -> None:
     record = {**given, "id": key}
     parse_own_convention(record)
-    own = {**notebook().own_conventions(), key: record}
-    notebook().set({OWN_CONVENTIONS: [*own.values()]})
+
+    def put(own: dict[str, Record]) -> None:
+        check(own)
+        own[key] = record
+
+    notebook().change_conventions(put)
 
 
 @blueprint.get("")
@@ -61,9 +67,12 @@ def get_conventions() -> list[ConventionView]:
 def add_convention(told: Told) -> list[ConventionView]:
     """Keep a convention of one's own. 409 if its id is taken; 422 with its faults."""
     key = told.id or ""
-    if key in notebook().own_conventions():
-        refuse(409, "convention-taken", key=Name(key))
-    _keep(key, told.given)
+
+    def check(own: dict[str, Record]) -> None:
+        if key in own:
+            refuse(409, "convention-taken", key=Name(key))
+
+    _keep(key, told.given, check)
     return _listed()
 
 
@@ -84,21 +93,21 @@ class ConventionResource(MethodView):
     @blueprint.response(200, schema_of(ConventionView)(many=True))
     def put(self, told: Told, key: str) -> list[ConventionView]:
         """Describe it anew; sheets that use it keep the one they were worked out with."""
-        _known(key)
-        _keep(key, told.given)
+        _keep(key, told.given, lambda own: _known(own, key))
         return _listed()
 
     @blueprint.response(200, schema_of(ConventionView)(many=True))
     def delete(self, key: str) -> list[ConventionView]:
         """Take it away; sheets that use it keep it."""
-        own = _known(key)
-        del own[key]
-        notebook().set({OWN_CONVENTIONS: [*own.values()]})
+
+        def take_away(own: dict[str, Record]) -> None:
+            _known(own, key)
+            del own[key]
+
+        notebook().change_conventions(take_away)
         return _listed()
 
 
-def _known(key: str) -> dict[str, Record]:
-    own = notebook().own_conventions()
+def _known(own: dict[str, Record], key: str) -> None:
     if key not in own:
         refuse(404, "no-convention-of-your-own", key=Name(key))
-    return own

@@ -7,24 +7,26 @@ from contextlib import suppress
 from dataclasses import dataclass
 from typing import cast
 
-from flask import current_app, request
+from flask import current_app
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
-from metrion.core.json import Record, records_in, text_in
+from metrion.core.json import Json, Record, records_in, text_in
 from metrion.core.logbook import Results
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.uncertainty.conventions import Convention
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_own_convention
 from metrion.store import Damaged, NotHere, Store
-from metrion.store.commands import Change, carry_out, undoable, was_done
+from metrion.store.commands import Change, carry_out, undoable
 from metrion.store.documents import Whole, whole_sheet
 from metrion.store.models import SettingRow, Sheet
+from metrion.store.once import keep, was_done
 from metrion.store.records import Kept
-from metrion.store.sheets import find_sheet, new_id
+from metrion.store.sheets import find_sheet
 from metrion.voice import DecimalSign, Numbers, Speaker
 from metrion.web.damage import contained
+from metrion.web.once import asked, once
 from metrion.web.remembered import Memo, WorkedOut, worked_out
 from metrion.web.schemas import SheetSummaryView
 
@@ -117,40 +119,38 @@ class Notebook:
     def change(
         self, key: str, title: str, build: Callable[[Session, Sheet], Sequence[Change]]
     ) -> Changed:
-        """Carry out one command on a sheet, once for each idempotency key.
+        """Carry out one command on a sheet.
 
         Args:
             key: id of the sheet.
             title: what undo calls it.
             build: finds out what is to change, inside the transaction.
         """
-        command = request.headers.get("Idempotency-Key") or new_id()
 
-        def carried_out(session: Session, sheet: Sheet, before: Whole | None) -> Whole | None:
-            if was_done(session, sheet, command):
-                return None
-            return carry_out(session, sheet, command, title, build(session, sheet), before)
+        def carried_out(session: Session, sheet: Sheet, before: Whole | None) -> Whole:
+            return carry_out(session, sheet, title, build(session, sheet), before)
 
         return self.apply(key, carried_out)
 
-    def apply(
-        self, key: str, act: Callable[[Session, Sheet, Whole | None], Whole | None]
-    ) -> Changed:
-        """Bring a sheet to another state; `act` returns it, or None where nothing was to be done.
+    def apply(self, key: str, act: Callable[[Session, Sheet, Whole | None], Whole]) -> Changed:
+        """Bring a sheet to another state, which `act` returns; once for each idempotency key.
 
         Args:
             key: id of the sheet.
         """
+        found = asked()
         with self.store.writing() as session:
             sheet = find_sheet(session, key)
+            if found and was_done(session, found):
+                return Changed(None, self.worked(session, sheet))
             before = None
             with suppress(Damaged):
                 # One that cannot be worked out may be what is to be mended.
                 before = self.worked(session, sheet)
             whole = act(session, sheet, before.whole if before else None)
-            if whole is None:
-                return Changed(None, self.worked(session, sheet))
             after = _work_out(session, sheet, whole, before.worked_out if before else None)
+            if found:
+                keep(session, found)
         # Only what was kept is remembered.
         self._worked.keep((after.id, after.version), after)
         return Changed(before, after)
@@ -166,8 +166,15 @@ class Notebook:
 
     def own_conventions(self) -> dict[str, Record]:
         """Their records by id, as a logbook holds them."""
-        kept = records_in(self.settings(), OWN_CONVENTIONS)
-        return {text_in(record, "id"): record for record in kept}
+        return _by_id(self.settings().get(OWN_CONVENTIONS))
+
+    def change_conventions(self, change: Callable[[dict[str, Record]], None]) -> None:
+        """Change them, while nobody else does."""
+        with self.store.writing() as session:
+            row = session.get(SettingRow, OWN_CONVENTIONS)
+            own = _by_id(row.value if row else None)
+            once(session, lambda: change(own))
+            session.merge(SettingRow(name=OWN_CONVENTIONS, value=[*own.values()]))
 
     def settings(self) -> Record:
         """The settings of the notebook by name."""
@@ -191,6 +198,10 @@ class Notebook:
         with self.store.writing() as session:
             for name, value in values.items():
                 session.merge(SettingRow(name=name, value=value))
+
+
+def _by_id(kept: Json) -> dict[str, Record]:
+    return {text_in(record, "id"): record for record in records_in({"": kept}, "")}
 
 
 def notebook() -> Notebook:

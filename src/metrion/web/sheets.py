@@ -5,19 +5,21 @@ from __future__ import annotations
 from dataclasses import replace
 from datetime import UTC, datetime
 
-from flask import Response
+from flask import Response, request
 from sqlalchemy.orm import Session
 
 from metrion.core.json import Record
 from metrion.formats.archive import file_name
-from metrion.store import Damaged
+from metrion.store import Damaged, Stale
 from metrion.store.commands import Change, redo, undo
 from metrion.store.documents import logbook_file
 from metrion.store.models import Sheet
 from metrion.store.records import HEAD, head_of
 from metrion.store.sheets import add_sheet, all_sheets, find_sheet
 from metrion.web.bodies import Blueprint
+from metrion.web.entries import seen_version
 from metrion.web.notebook import notebook, state_of
+from metrion.web.once import once
 from metrion.web.present import change_view, sheet_summary, sheet_view
 from metrion.web.schemas import (
     NewSheetView,
@@ -40,6 +42,11 @@ blueprint = Blueprint("sheets", __name__, url_prefix="/api/sheets")
 @blueprint.response(200, schema_of(SheetListView))
 def list_sheets() -> SheetListView:
     """All sheets with their results, and what is in the trash."""
+    return listing()
+
+
+def listing() -> SheetListView:
+    """The notebook as it is listed."""
     with notebook().store.reading() as session:
         return SheetListView(
             sheets=[_listed(session, sheet) for sheet in all_sheets(session)],
@@ -68,8 +75,8 @@ def _head(sheet: Sheet) -> SheetHeadView:
 def create_sheet(body: NewSheetView) -> SheetView:
     """A new, empty sheet. 409 if its id is taken."""
     with notebook().store.writing() as session:
-        key = add_sheet(session, body.title, body.id).id
-    return sheet_view(notebook().sheet(key))
+        key = once(session, lambda: add_sheet(session, body.title, body.id).id)
+    return sheet_view(notebook().sheet(str(key)))
 
 
 @blueprint.get("/<key>")
@@ -83,9 +90,13 @@ def get_sheet(key: str) -> SheetView:
 @blueprint.arguments(SheetPatchSchema)
 @blueprint.response(200, schema_of(SheetView))
 def rename_sheet(body: Record, key: str) -> SheetView:
-    """A new title, or a new head of its report. 404 if there is no such sheet."""
+    """A new title, or a new head of its report. 404 if there is no such sheet; 412 if stale."""
+
+    seen = seen_version() if "If-Match" in request.headers else None
 
     def build(_: Session, sheet: Sheet) -> list[Change]:
+        if seen not in (None, sheet.version):
+            raise Stale
         before = head_of(sheet)
         record = {n: v for n, v in {**before.record, **body}.items() if v != "" or n == "title"}
         return [Change(HEAD, before, replace(before, record=record))]

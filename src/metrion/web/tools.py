@@ -16,6 +16,7 @@ from metrion.web.bodies import Blueprint
 from metrion.web.damage import contained
 from metrion.web.entries import seen_version
 from metrion.web.notebook import notebook
+from metrion.web.once import once
 from metrion.web.present import instrument_view
 from metrion.web.schemas import InstrumentFields, NewTool, ToolView, schema_of, widened
 from metrion.web.schemas.declared import Told
@@ -51,7 +52,8 @@ def list_tools() -> list[ToolView]:
 def keep_tool(told: Told) -> ToolView:
     """Keep a new tool. 409 if its id is taken; 422 if its numbers make no scale."""
     with notebook().store.writing() as session:
-        return _view(add_tool(session, told.given, told.id))
+        key = once(session, lambda: add_tool(session, told.given, told.id).id)
+        return _view(find_tool(session, str(key)))
 
 
 @blueprint.route("/<key>")

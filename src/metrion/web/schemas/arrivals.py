@@ -41,7 +41,9 @@ class ArrivalView:
 
 @view
 class TakenView:
-    """A sheet that a file has become."""
+    """What became of a logbook of a file: a sheet, or nothing where it was left."""
 
-    id: str
+    id: str | None
     title: str
+    file: str
+    decision: Decision

@@ -1,0 +1,52 @@
+"""Doing what is asked for only once: each request that changes something has a key of its own.
+
+What came of it is kept in the transaction that did it. The same key again is answered alike; with
+another request behind it, it is refused.
+"""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from datetime import UTC, datetime
+
+from sqlalchemy.orm import Session
+
+from metrion.core.json import Json
+from metrion.store.errors import KeyReused
+from metrion.store.models import RequestRow
+
+
+@dataclass(frozen=True)
+class Asked:
+    """A request that changes something.
+
+    Attributes:
+        key: that its client made for it.
+        fingerprint: of all that it says.
+    """
+
+    key: str
+    fingerprint: str
+
+
+def was_done(session: Session, asked: Asked) -> bool:
+    """Whether a request was carried out before. Raises `KeyReused` if its key was another's."""
+    row = session.get(RequestRow, asked.key)
+    # Of what was done before there were fingerprints, only the key is known.
+    if row is not None and row.fingerprint not in ("", asked.fingerprint):
+        raise KeyReused(asked.key)
+    return row is not None
+
+
+def came_of(session: Session, asked: Asked) -> Json:
+    """What a request came to that was carried out before."""
+    row = session.get(RequestRow, asked.key)
+    return row.answer if row else None
+
+
+def keep(session: Session, asked: Asked, answer: Json = None) -> None:
+    """Note that a request was carried out, and what came of it."""
+    row = RequestRow(
+        key=asked.key, fingerprint=asked.fingerprint, answer=answer, at=datetime.now(UTC)
+    )
+    session.add(row)

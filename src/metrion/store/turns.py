@@ -1,0 +1,58 @@
+"""Taking turns: who asks first goes first."""
+
+from __future__ import annotations
+
+from collections import deque
+from collections.abc import Iterator
+from contextlib import contextmanager
+from threading import Lock
+
+from metrion.store.errors import Busy
+
+
+class Turns:
+    """A lock that threads get in the order in which they asked for it."""
+
+    def __init__(self) -> None:
+        self._guard = Lock()
+        self._taken = False
+        self._waiting: deque[Lock] = deque()
+
+    @contextmanager
+    def mine(self, patience: float) -> Iterator[None]:
+        """One's turn.
+
+        Args:
+            patience: how many seconds to wait for it.
+
+        Raises:
+            Busy: if it has not come by then.
+        """
+        self._take(patience)
+        try:
+            yield
+        finally:
+            self._hand_on()
+
+    def _take(self, patience: float) -> None:
+        with self._guard:
+            if not self._taken:
+                self._taken = True
+                return
+            ticket = Lock()
+            ticket.acquire()
+            self._waiting.append(ticket)
+        if ticket.acquire(timeout=patience):
+            return
+        with self._guard:
+            if ticket in self._waiting:
+                self._waiting.remove(ticket)
+                raise Busy
+        # It was handed on in this very moment.
+
+    def _hand_on(self) -> None:
+        with self._guard:
+            if self._waiting:
+                self._waiting.popleft().release()
+            else:
+                self._taken = False
