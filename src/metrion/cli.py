@@ -8,8 +8,9 @@ import signal
 import socket
 import sys
 from collections.abc import Callable, Iterable
+from ipaddress import ip_address
 from pathlib import Path
-from typing import NoReturn
+from typing import Any, NoReturn
 
 import click
 
@@ -147,6 +148,11 @@ _port = click.option(
     "--port", default=DEFAULT_PORT, show_default=True, envvar="METRION_PORT",
     type=click.IntRange(0, 65535), help="Port to listen on; 0 takes any that is free.",
 )  # fmt: skip
+_phrase_file = click.option(
+    "--pass-phrase-file", "phrase_file", envvar="METRION_PASS_PHRASE_FILE",
+    type=click.Path(path_type=Path),
+    help="File with the pass phrase that is needed beyond this machine (or METRION_PASS_PHRASE).",
+)  # fmt: skip
 _names = click.option(
     "--name", "names", multiple=True,
     help="Another host name that it may be reached by, may be repeated.",
@@ -158,9 +164,10 @@ _names = click.option(
 @_host
 @_port
 @_names
-def serve(data: Path | None, host: str, port: int, names: tuple[str, ...]) -> None:
+@_phrase_file
+def serve(data: Path | None, **where: Any) -> None:
     """Serve a data folder of your own."""
-    _serve(data or _home("metrion"), host, port, names)
+    _serve(data or _home("metrion"), **where)
 
 
 @main.command()
@@ -172,13 +179,14 @@ def serve(data: Path | None, host: str, port: int, names: tuple[str, ...]) -> No
 @_host
 @_port
 @_names
-def demo(data: Path | None, fresh: bool, host: str, port: int, names: tuple[str, ...]) -> None:
+@_phrase_file
+def demo(data: Path | None, fresh: bool, **where: Any) -> None:
     """Serve the demo sheets, kept apart from sheets of your own."""
     from metrion.demo import prepare
 
     folder = data / "demo" if data else _home("metrion-demo")
     prepare(folder, fresh=fresh)
-    _serve(folder, host, port, names)
+    _serve(folder, **where)
 
 
 @main.command(name="import")
@@ -340,10 +348,13 @@ def _home(name: str) -> Path:
     return Path(base) / name
 
 
-def _serve(folder: Path, host: str, port: int, names: tuple[str, ...]) -> None:
+def _serve(
+    folder: Path, host: str, port: int, names: tuple[str, ...], phrase_file: Path | None
+) -> None:
     from metrion.store import Store
     from metrion.store.backups import DailyBackups
     from metrion.web import create_app
+    from metrion.web.gate import Gate
     from metrion.web.guard import names_of
     from metrion.web.server import server_of
 
@@ -351,17 +362,20 @@ def _serve(folder: Path, host: str, port: int, names: tuple[str, ...]) -> None:
     # A page asks for several things at once; that they queue for a moment is no news.
     logging.getLogger("waitress.queue").setLevel(logging.ERROR)
     address, bound = listener.getsockname()[:2]
+    gate = None if ip_address(address).is_loopback else Gate(_phrase(phrase_file))
     # An orderly end, whoever asks for it.
     signal.signal(signal.SIGTERM, signal.default_int_handler)
     store = Store(folder)
     for before, after in store.renamed:
         click.echo(_say("cli-renamed", before=Name(before), after=Name(after)))
     backups = DailyBackups(store.back_up, _backup_failed)
-    app = create_app(store, names_of(address, [host, *names]))
+    app = create_app(store, names_of(address, [host, *names]), gate)
     server = server_of(app, listener)
     shown = f"[{host}]" if ":" in host else host
     address = Name(f"http://{shown}:{bound}/")
     click.echo(_say("cli-at", address=address, folder=Name(str(folder))))
+    if gate:
+        _tell_code(f"http://{_reached(listener)}:{bound}/pair/{gate.code}")
     sys.stdout.flush()
     backups.start()
     try:
@@ -371,6 +385,42 @@ def _serve(folder: Path, host: str, port: int, names: tuple[str, ...]) -> None:
         backups.stop()
         store.close()
     click.echo(_say("cli-stopped"))
+
+
+def _phrase(file: Path | None) -> str:
+    """The pass phrase, from the environment, a file or the terminal; never from an argument."""
+    from metrion.web.gate import SHORTEST
+
+    found = os.environ.get("METRION_PASS_PHRASE", "")
+    if file and not found:
+        found = _content(str(file)).decode("utf-8", "replace").strip()
+    if not found and sys.stdin.isatty():
+        found = click.prompt(_say("cli-phrase"), hide_input=True, default="", show_default=False)
+    if len(found) < SHORTEST:
+        click.echo(_say("cli-no-phrase", least=SHORTEST), err=True)
+        sys.exit(_FAULTY)
+    return found
+
+
+def _reached(listener: socket.socket) -> str:
+    """An address by which others on the network reach a listener."""
+    import ifaddr
+
+    address = ip_address(listener.getsockname()[0])
+    if address.is_unspecified:
+        own = (ip_address(str(ip.ip)) for a in ifaddr.get_adapters() for ip in a.ips if ip.is_IPv4)
+        address = next((one for one in own if not one.is_loopback), address)
+    return f"[{address}]" if address.version == 6 else str(address)
+
+
+def _tell_code(address: str) -> None:
+    """Show how a phone comes in, as a code that its camera reads."""
+    import segno
+
+    from metrion.web.gate import PAIRING_MINUTES
+
+    click.echo(_say("cli-gate", minutes=PAIRING_MINUTES, address=Name(address)))
+    segno.make(address, error="m").terminal(sys.stdout, compact=True)
 
 
 def _backup_failed(error: Exception) -> None:

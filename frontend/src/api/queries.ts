@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 
-import { body, client, newId, type Convention, type Schemas, type Sheet } from "./client";
+import { ApiError, body, client, newId, type Convention, type Schemas, type Sheet } from "./client";
 import { sheetKey, SHEETS } from "./keys";
 import { keepAnswer, type SheetChange } from "./merged";
 
@@ -172,9 +172,27 @@ export function useNewSheet() {
 
 /** Changes the title of a sheet, or what stands at the head of its report. */
 export function useAmendSheet(id: string) {
-  return useSheetChange((change: Schemas["SheetPatch"]) =>
-    body(client.PATCH("/api/sheets/{key}", { params: { path: { key: id } }, body: change })),
-  );
+  const queries = useQueryClient();
+  return useSheetChange(async (change: Schemas["SheetPatch"]) => {
+    const seen = queries.getQueryData<Sheet>(sheetKey(id));
+    try {
+      return await amended(id, change, seen);
+    } catch (problem) {
+      if (!(problem instanceof ApiError) || problem.status !== 412) throw problem;
+      const now = await body(client.GET("/api/sheets/{key}", { params: { path: { key: id } } }));
+      queries.setQueryData(sheetKey(id), now);
+      // That something else of the sheet has changed meanwhile is no reason to refuse a title.
+      const names = Object.keys(change) as (keyof typeof change)[];
+      if (!seen || names.some((name) => now[name] !== seen[name])) throw problem;
+      return amended(id, change, now);
+    }
+  });
+}
+
+function amended(id: string, change: Schemas["SheetPatch"], seen?: Seen): Promise<Sheet> {
+  const headers = seen ? { "If-Match": `"${seen.version}"` } : {};
+  const params = { path: { key: id } };
+  return body(client.PATCH("/api/sheets/{key}", { params, headers, body: change }));
 }
 
 export function useRestore() {
@@ -184,6 +202,15 @@ export function useRestore() {
       body(client.POST("/api/sheets/{key}/restore", { params: { path: { key: id } } })),
     // A damaged sheet comes back too, though there is nothing of it to show.
     onSettled: () => queries.invalidateQueries({ queryKey: SHEETS }),
+  });
+}
+
+/** Does away with what is in the trash. */
+export function useEmptyTrash() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: () => body(client.DELETE("/api/trash")),
+    onSuccess: (listing) => queries.setQueryData(SHEETS, listing),
   });
 }
 

@@ -7,6 +7,7 @@ import { QuantityPage } from "../desk/QuantityPage";
 import { WorkshopPage } from "../instruments/WorkshopPage";
 import { NotebookPage } from "../notebook/NotebookPage";
 import { useOutboxSender } from "../outbox/useOutbox";
+import { useFollow } from "./useFollow";
 import { PlannerPage } from "../planner/PlannerPage";
 import { ReportPage } from "../report/ReportPage";
 import { SettingsPage } from "../settings/SettingsPage";
@@ -42,6 +43,7 @@ function House() {
   const { data: voice, isPending } = useVoice();
   const settings = chosen(data);
   useOutboxSender();
+  useFollow();
   if (voice) speakAs(voice);
   useEffect(() => {
     document.documentElement.lang = language();

@@ -1,9 +1,9 @@
 import { CloseCircleFilled } from "@ant-design/icons";
-import { Button, Input, Skeleton } from "antd";
+import { Button, Input, Popconfirm, Skeleton } from "antd";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 
-import { useNewSheet, useRestore, useSheets, type SheetSummary } from "../api";
+import { useEmptyTrash, useNewSheet, useRestore, useSheets, type SheetSummary } from "../api";
 import { TrashButton } from "../sheet/TrashButton";
 import { Download } from "../transfer/Download";
 import { LoadFile } from "../transfer/LoadFile";
@@ -117,6 +117,7 @@ function SheetCard({ sheet }: { sheet: SheetSummary }) {
 
 function Trash({ sheets }: { sheets: { id: string; title: string }[] }) {
   const restore = useRestore();
+  const empty = useEmptyTrash();
   if (sheets.length === 0) return null;
   return (
     <details className="trash">
@@ -131,6 +132,15 @@ function Trash({ sheets }: { sheets: { id: string; title: string }[] }) {
           </li>
         ))}
       </ul>
+      <Popconfirm
+        title={say("notebook-empty-for-good", { count: sheets.length })}
+        okText={say("notebook-empty-the-trash")}
+        onConfirm={() => empty.mutate()}
+      >
+        <Button danger loading={empty.isPending}>
+          {say("notebook-empty-the-trash")}
+        </Button>
+      </Popconfirm>
     </details>
   );
 }

@@ -91,10 +91,13 @@ function read(storage: Storage): Waiting[] {
   }
 }
 
+/** Answers that will be others later: none at all, who are you, too much at once, no room. */
+const PASSING = new Set([0, 401, 403, 408, 429, 502, 503, 504, 507]);
+
 /**
  * Send what waits, one after the other, until nothing is left or the server is away.
  *
- * @param send brings one reading to the server; an `ApiError` that is not `away` refuses it.
+ * @param send brings one reading to the server; an `ApiError` that will not pass refuses it.
  * @returns whether all that can be sent was sent.
  */
 export async function flush(
@@ -106,8 +109,7 @@ export async function flush(
       await send(entry);
       outbox.remove(entry.id);
     } catch (problem) {
-      const away = !(problem instanceof ApiError) || problem.away || problem.status >= 500;
-      if (away) return false;
+      if (!(problem instanceof ApiError) || PASSING.has(problem.status)) return false;
       outbox.refuse(entry.id, problem.message);
     }
   }

@@ -1,4 +1,4 @@
-import { Alert, Modal, Progress, Select } from "antd";
+import { Alert, App, Modal, Progress, Select } from "antd";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 
@@ -36,6 +36,7 @@ const POSSIBLE: Record<Arrival["standing"], Decision[]> = {
 export function ArrivalsDialog({ file, arrivals, onClose }: Props) {
   const navigate = useNavigate();
   const take = useTakeIn();
+  const { message } = App.useApp();
   const [decisions, setDecisions] = useState<Decision[]>(arrivals.map(({ usual }) => usual));
   const count = decisions.filter((decision) => decision !== "skip").length;
   function go() {
@@ -44,8 +45,13 @@ export function ArrivalsDialog({ file, arrivals, onClose }: Props) {
       {
         onSuccess: (taken) => {
           onClose();
-          const [only, ...others] = taken;
-          if (only && others.length === 0) void navigate(`/sheets/${only.id}`);
+          const sheets = taken.filter(({ id }) => id !== null);
+          const [only, ...others] = sheets;
+          if (only?.id && others.length === 0) void navigate(`/sheets/${only.id}`);
+          if (taken.length > 1)
+            void message.info(
+              say("transfer-taken", { count: sheets.length, left: taken.length - sheets.length }),
+            );
         },
       },
     );

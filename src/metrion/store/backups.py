@@ -64,9 +64,14 @@ def _thin_out(newest_first: list[Path]) -> None:
             path.unlink()
 
 
-def connected(database: Path) -> sqlite3.Connection:
-    """A connection to a database that is there; sqlite would make one that is not."""
-    return sqlite3.connect(f"{database.absolute().as_uri()}?mode=rw", uri=True)
+def connected(database: Path, *, any_thread: bool = False) -> sqlite3.Connection:
+    """A connection to a database that is there; sqlite would make one that is not.
+
+    Args:
+        any_thread: whether threads share it, which then take care themselves.
+    """
+    address = f"{database.absolute().as_uri()}?mode=rw"
+    return sqlite3.connect(address, uri=True, check_same_thread=not any_thread)
 
 
 def is_whole(database: Path) -> bool:

@@ -9,6 +9,8 @@ from collections.abc import Iterator
 from contextlib import closing, contextmanager, suppress
 from importlib.resources import as_file, files
 from pathlib import Path
+from secrets import token_hex
+from threading import Lock
 from typing import IO
 
 from alembic import command
@@ -55,6 +57,9 @@ class Store:
             self.engine = _engine(self.path)
             self._writing = self.engine.execution_options(immediate=True)
             self._bring_up_to_date(revision)
+            # What others change is only told to a connection that changes nothing itself.
+            self._watch = connected(self.path, any_thread=True)
+        self._watch_id, self._watching = token_hex(4), Lock()
 
     def _bring_up_to_date(self, revision: str | None) -> None:
         """Bring the tables to the newest revision; of what is there, a copy is taken before."""
@@ -88,6 +93,12 @@ class Store:
         ):
             yield session
 
+    def state(self) -> str:
+        """In which state the database is; another one after each change, whoever makes it."""
+        with self._watching, told(self.path):
+            row = self._watch.execute("PRAGMA data_version").fetchone()
+        return f"{self._watch_id}-{row[0]}"
+
     def back_up(self, to: Path | None = None) -> Path:
         """Copy the database among its backups, or to a file. Raises `StorageTrouble`."""
         with told(to or self.path):
@@ -95,6 +106,7 @@ class Store:
 
     def close(self) -> None:
         """Let go of the file, with all that was written in it."""
+        self._watch.close()
         self.engine.dispose()
         # What cannot be folded in now will be, when the file is opened again.
         with suppress(sqlite3.Error), closing(connected(self.path)) as connection:

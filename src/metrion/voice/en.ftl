@@ -626,6 +626,17 @@ must-be-above-0 = the { $what ->
 no-such-address = there is no such address in the API
 not-built = the front end is not built; run `make setup`
 no-such-file = there is no such file
+who-are-you = enter the pass phrase first
+too-many-tries = that was tried too often; wait { $minutes ->
+    [one] a minute
+   *[other] { $minutes } minutes
+}
+not-the-phrase = That is not the pass phrase.
+not-the-code = This code does not hold any more: enter the pass phrase, or start Metrion anew for another code.
+enter-title = Metrion
+enter-why = This notebook is open to the network only for those who know its pass phrase.
+enter-phrase = Pass phrase
+enter-go = Go in
 body-too-large = the body of a request has at most { $most } bytes; a logbook is sent as a file
 not-known-by-that-name = this server is not known by that name; --name NAME lets it be reached so
 from-another-site = this request comes from a page of another site
@@ -665,6 +676,9 @@ turn-miscounted = Trial { $at }: { $travel } is { $turns } turns of { $size }, n
 ## The command line
 
 cli-at = Metrion is at { $address } (data in { $folder }; stop with Ctrl+C)
+cli-gate = Others on the network can go in with the pass phrase. A phone at the bench goes in by this code for { $minutes } minutes, to the sheet that is open: { $address }
+cli-no-phrase = Beyond this machine Metrion needs a pass phrase of at least { $least } characters: in METRION_PASS_PHRASE, in a file named by --pass-phrase-file, or typed at a terminal.
+cli-phrase = Pass phrase
 cli-renamed = The id “{ $before }” could not stand in an address; it is now “{ $after }”.
 cli-no-backup = No backup could be made: { $reason }
 cli-no-backups = There is no backup in { $folder }.
@@ -1134,6 +1148,14 @@ notebook-no-tool-yet = no tool yet
 notebook-damaged-and-not-worked-out-what = Damaged, and not worked out: { $damage }. What was recorded is kept as it is.
 notebook-nothing-measured-yet = Nothing measured yet.
 notebook-bring-back = Bring back
+notebook-empty-the-trash = Empty the trash
+notebook-empty-for-good = { $count ->
+    [one] One sheet goes for good
+   *[other] { $count } sheets go for good
+}; only backups still have { $count ->
+    [one] it
+   *[other] them
+}.
 
 ## On the page: outbox
 
@@ -1328,6 +1350,10 @@ transfer-files = Files
 transfer-readings-from-a-table = Readings from a table
 transfer-take-in = Take { $count } in
 transfer-take-them-in = Take them in
+transfer-taken = { $count ->
+    [one] One sheet taken in
+   *[other] { $count } sheets taken in
+}, { $left } left
 transfer-table-file = table file
 transfer-choose-a-csv-file = Choose a CSV file
 transfer-semicolons-tabs-and-decimal-commas-are = Semicolons, tabs and decimal commas are understood.

@@ -25,7 +25,7 @@ from metrion.store import (
 )
 from metrion.web.bodies import Unreadable
 from metrion.web.present.faults import faults_view
-from metrion.web.schemas import FaultView
+from metrion.web.schemas import ErrorView, FaultView, schema_of
 from metrion.web.speaking import Problem, say
 
 _STATUS: dict[type[MetrionError], int] = {
@@ -45,6 +45,8 @@ _AGAIN_SECONDS = "1"
 
 class MetrionApi(Api):
     """Registers the handlers: ``{"message": …, "faults": [{"pointer": …, "message": …}]}``."""
+
+    ERROR_SCHEMA = schema_of(ErrorView)
 
     def _register_error_handlers(self) -> None:
         app: Flask = self._app

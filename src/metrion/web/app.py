@@ -18,6 +18,7 @@ from metrion.web import (
     entries,
     front_end,
     instruments,
+    now,
     planner,
     quantities,
     reports,
@@ -30,21 +31,25 @@ from metrion.web import (
     words,
 )
 from metrion.web.api import MetrionApi
+from metrion.web.gate import Gate, shut
 from metrion.web.guard import LOOPBACK, keep_to_this_host
 from metrion.web.notebook import Notebook
 
 RESOURCES = (
     sheets, arrivals, entries, tools, instruments, desk, board, conventions, planner, words,
-    settings, reports, tables, quantities, voice, trash,
+    settings, reports, tables, quantities, voice, trash, now,
 )  # fmt: skip
 
 
-def create_app(data: Store | Path, names: Collection[str] = LOOPBACK) -> Flask:
+def create_app(
+    data: Store | Path, names: Collection[str] = LOOPBACK, gate: Gate | None = None
+) -> Flask:
     """An application on a data folder.
 
     Args:
         data: the store, or the folder of one.
         names: the host names by which it may be reached.
+        gate: who keeps it, where it can be reached from beyond this machine.
     """
     app = Flask(__name__, static_folder=None)
     app.config.update(
@@ -57,6 +62,8 @@ def create_app(data: Store | Path, names: Collection[str] = LOOPBACK) -> Flask:
     )
     app.extensions["notebook"] = Notebook(data if isinstance(data, Store) else Store(data))
     keep_to_this_host(app, names)
+    if gate is not None:
+        shut(app, gate)
     api = MetrionApi(app)
     for resource in RESOURCES:
         api.register_blueprint(resource.blueprint)

@@ -2,6 +2,9 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
+from typing import Any, TypeVar, cast
+
 import flask_smorest
 from flask import Request
 from marshmallow import Schema
@@ -13,6 +16,19 @@ from metrion.formats.strict_json import read_json
 from metrion.web.speaking import refuse
 
 _LARGEST = 1024 * 1024
+
+
+Doc = dict[str, Any]
+View = TypeVar("View", bound=Callable[..., object])
+_TEXT = {"type": "string"}
+_KEY = {
+    "name": "Idempotency-Key", "in": "header", "schema": _TEXT, "required": False,
+    "description": "Of the client's making; the same request under it is carried out once.",
+}  # fmt: skip
+_SEEN = {
+    "name": "If-Match", "in": "header", "schema": _TEXT, "required": False,
+    "description": "The version that was seen, in quotes; 428 without it where it is needed.",
+}  # fmt: skip
 
 
 class Unreadable(Refused):
@@ -42,3 +58,18 @@ class Blueprint(flask_smorest.Blueprint):
     """Resources of the API."""
 
     ARGUMENTS_PARSER = _Parser()
+
+    def __init__(self, *given: Any, **more: Any) -> None:
+        super().__init__(*given, **more)
+        self._prepare_doc_cbks.append(self._prepare_headers_doc)
+
+    @staticmethod
+    def _prepare_headers_doc(doc: Doc, _: Doc, *, method: str, **__: Any) -> Doc:
+        """Every request that adds something may have a key, and is then carried out once."""
+        if method.lower() == "post":
+            doc.setdefault("parameters", []).append(_KEY)
+        return doc
+
+    def versioned(self, view: View) -> View:
+        """Say that a change names the version which its client has seen."""
+        return cast(View, self.doc(parameters=[_SEEN])(view))

@@ -157,12 +157,14 @@ def add_instrument(told: Told, sheet: str) -> SheetChangeView:
 class InstrumentResource(MethodView):
     """One instrument of a sheet."""
 
+    @blueprint.versioned
     @blueprint.arguments(InstrumentFields)
     @blueprint.response(200, schema_of(SheetChangeView))
     def patch(self, told: Told, sheet: str, key: str) -> SheetChangeView:
         """Describe it anew. 412 if changed meanwhile; 422 if what was read no longer fits."""
         return _amend(sheet, "instruments", key, told)
 
+    @blueprint.versioned
     @blueprint.response(200, schema_of(SheetChangeView))
     def delete(self, sheet: str, key: str) -> SheetChangeView:
         """Take it away. 422 while something refers to it."""
@@ -181,12 +183,14 @@ def add_zero_check(told: Told, sheet: str) -> SheetChangeView:
 class ZeroCheckResource(MethodView):
     """One zero check of a sheet."""
 
+    @blueprint.versioned
     @blueprint.arguments(ZeroCheckPatch)
     @blueprint.response(200, schema_of(SheetChangeView))
     def patch(self, told: Told, sheet: str, key: str) -> SheetChangeView:
         """Change it; everything it corrects follows. 412 if changed meanwhile."""
         return _amend(sheet, "zero_checks", key, told)
 
+    @blueprint.versioned
     @blueprint.response(200, schema_of(SheetChangeView))
     def delete(self, sheet: str, key: str) -> SheetChangeView:
         """Take it away. 422 while a quantity names it."""
@@ -205,12 +209,14 @@ def add_quantity(told: Told, sheet: str) -> SheetChangeView:
 class QuantityResource(MethodView):
     """One quantity of a sheet."""
 
+    @blueprint.versioned
     @blueprint.arguments(QuantityFields)
     @blueprint.response(200, schema_of(SheetChangeView))
     def patch(self, told: Told, sheet: str, key: str) -> SheetChangeView:
         """Change it. 412 if changed meanwhile; 422 if its readings do not fit any more."""
         return _amend(sheet, "measurements", key, told)
 
+    @blueprint.versioned
     @blueprint.response(200, schema_of(SheetChangeView))
     def delete(self, sheet: str, key: str) -> SheetChangeView:
         """Take it away with its readings. 422 while something is derived from it."""
@@ -229,12 +235,14 @@ def add_derived(told: Told, sheet: str) -> SheetChangeView:
 class DerivedResource(MethodView):
     """One derived quantity of a sheet."""
 
+    @blueprint.versioned
     @blueprint.arguments(DerivedFields)
     @blueprint.response(200, schema_of(SheetChangeView))
     def patch(self, told: Told, sheet: str, key: str) -> SheetChangeView:
         """Change it. 412 if changed meanwhile; 422 if it cannot be worked out so."""
         return _amend(sheet, "derived", key, told)
 
+    @blueprint.versioned
     @blueprint.response(200, schema_of(SheetChangeView))
     def delete(self, sheet: str, key: str) -> SheetChangeView:
         """Take it away."""
@@ -259,6 +267,7 @@ def add_reading(told: Told, sheet: str) -> SheetChangeView:
 class ReadingResource(MethodView):
     """One reading of a sheet."""
 
+    @blueprint.versioned
     @blueprint.arguments(ReadingPatch)
     @blueprint.response(200, schema_of(SheetChangeView))
     def patch(self, told: Told, sheet: str, key: str) -> SheetChangeView:
@@ -267,6 +276,7 @@ class ReadingResource(MethodView):
         named = [title for name, title in titles.items() if told.record.get(name)]
         return _amend(sheet, OBSERVATIONS, key, told, *named[:1])
 
+    @blueprint.versioned
     @blueprint.response(200, schema_of(SheetChangeView))
     def delete(self, sheet: str, key: str) -> SheetChangeView:
         """Take it away; for a reading that was made, setting aside is the honest way."""

@@ -103,6 +103,8 @@ class Notebook:
 
     def __init__(self, store: Store) -> None:
         self.store = store
+        self.open_at = ""
+        """The page that was looked at last."""
         self._worked: Memo[State, Worked] = Memo(_REMEMBERED)
         self.summaries: Memo[tuple[str, int, Speaker], SheetSummaryView] = Memo(_LISTED)
         """What the notebook lists of each sheet: small, so that all of a long notebook are kept."""

@@ -87,6 +87,7 @@ def get_sheet(key: str) -> SheetView:
 
 
 @blueprint.patch("/<key>")
+@blueprint.versioned
 @blueprint.arguments(SheetPatchSchema)
 @blueprint.response(200, schema_of(SheetView))
 def rename_sheet(body: Record, key: str) -> SheetView:

@@ -60,6 +60,7 @@ def keep_tool(told: Told) -> ToolView:
 class ToolResource(MethodView):
     """One tool."""
 
+    @blueprint.versioned
     @blueprint.arguments(InstrumentFields)
     @blueprint.response(200, schema_of(ToolView))
     def patch(self, told: Told, key: str) -> ToolView:
@@ -69,6 +70,7 @@ class ToolResource(MethodView):
             amend_tool(row, told.given)
             return _view(row)
 
+    @blueprint.versioned
     @blueprint.response(204)
     def delete(self, key: str) -> None:
         """Take it off the shelf; sheets that use it keep it. 412 if stale."""

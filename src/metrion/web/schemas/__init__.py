@@ -45,7 +45,7 @@ from metrion.web.schemas.instruments import (
     ToolView,
     TrialView,
 )
-from metrion.web.schemas.notebook import ErrorView, FaultView, SettingsSchema
+from metrion.web.schemas.notebook import ErrorView, FaultView, NowView, SettingsSchema, WindowView
 from metrion.web.schemas.planner import PlanView, WishView
 from metrion.web.schemas.quantities import NewQuantity, QuantityFields, QuantityView
 from metrion.web.schemas.readings import (
@@ -139,6 +139,7 @@ __all__ = [
     "NewTool",
     "NewZeroCheck",
     "NoteView",
+    "NowView",
     "NumeralView",
     "OrderView",
     "PartView",
@@ -175,6 +176,7 @@ __all__ = [
     "TypedView",
     "VoiceView",
     "WantedView",
+    "WindowView",
     "WishView",
     "WordsView",
     "WrappedZeroView",

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from typing import Annotated
+
 from marshmallow import Schema, fields, validate
 
 from metrion.web.schemas.view import view
@@ -16,6 +18,22 @@ class SettingsSchema(Schema):
     words = fields.Dict(keys=fields.String(), values=fields.String())
     convention = fields.String()
     language = fields.String()
+
+
+@view
+class WindowView:
+    """A window that asks: the sheet it shows, and where it is if somebody looks at it."""
+
+    sheet: Annotated[str, validate.Length(max=200)] = ""
+    at: Annotated[str, validate.Regexp(r"/(?![/\\])[\x21-\x7e]{0,500}\Z|\Z")] = ""
+
+
+@view
+class NowView:
+    """The state of the notebook, another after each change; and the version of a sheet."""
+
+    state: str
+    version: int | None
 
 
 @view
