@@ -13,7 +13,7 @@ TYPES := frontend/src/api/schema.d.ts
 API_SOURCES := $(shell find src/metrion/web -name '*.py') scripts/write_openapi.py
 FRONT_SOURCES := $(shell find frontend/src frontend/public frontend/index.html frontend/vite.config.ts frontend/tsconfig.json src/metrion/voice/en.ftl -type f 2>/dev/null)
 
-.PHONY: setup demo test check format types screenshots benchmarks mutants clean
+.PHONY: setup demo test check format types wheel screenshots benchmarks mutants hold clean
 .PHONY: check-python check-front test-python test-front test-browser
 
 setup: $(STAMPS)/python $(STAMPS)/front
@@ -28,10 +28,10 @@ check: check-python check-front
 $(STAMPS):
 	@mkdir -p $@
 
-$(STAMPS)/python: requirements.txt requirements-dev.txt pyproject.toml | $(STAMPS)
+$(STAMPS)/python: requirements-installer.txt requirements.txt requirements-dev.txt pyproject.toml | $(STAMPS)
 	@scripts/need_python.sh "$(PYTHON)"
 	$(PYTHON) -m venv $(VENV)
-	$(BIN)/python -m pip install --quiet --disable-pip-version-check uv==0.13.9
+	$(BIN)/python -m pip install --quiet --disable-pip-version-check --require-hashes -r requirements-installer.txt
 	VIRTUAL_ENV=$(CURDIR)/$(VENV) $(BIN)/uv pip install --quiet --compile-bytecode --require-hashes -r requirements-dev.txt
 	VIRTUAL_ENV=$(CURDIR)/$(VENV) $(BIN)/uv pip install --quiet --no-deps --no-build-isolation -e .
 	$(BIN)/python -m compileall -q src
@@ -88,6 +88,14 @@ benchmarks: setup
 mutants: $(STAMPS)/python
 	nice $(BIN)/mutmut run
 	$(BIN)/python scripts/mutant_score.py
+
+# A package to hand on, with the front end inside: it needs no Node to be installed.
+wheel: setup
+	$(BIN)/python -m hatchling build -t wheel -d var/wheel
+
+# Kills, load, and what was never meant to be read: half an hour; prints what docs/reliability.md holds.
+hold: setup
+	@$(BIN)/python -m tests.hold.all
 
 clean:
 	rm -rf $(VENV) $(STAMPS) frontend/node_modules src/metrion/web/static var mutants

@@ -1,0 +1,35 @@
+"""Short forms of the long checks (`make hold`)."""
+
+import pytest
+
+from tests.hold.fuzzed import fuzzed
+from tests.hold.kills import Held, killed_while_starting, killed_while_writing
+from tests.hold.load import carried
+from tests.hold.mutated import tried_by_all
+
+
+@pytest.mark.parametrize("kill", [killed_while_writing, killed_while_starting])
+def test_a_killed_server_has_kept_what_it_acknowledged(kill: object) -> None:
+    assert callable(kill)
+    held: Held = kill(3)
+    assert held.acknowledged
+    assert (held.lost, held.doubled, held.damaged) == (set(), set(), 0)
+
+
+@pytest.mark.parametrize("one_sheet", [False, True])
+def test_many_clients_are_all_served(one_sheet: bool) -> None:
+    found = carried(10, 10, one_sheet=one_sheet)
+    assert found.statuses == {201: 100}
+    assert (len(found.written), found.lost, found.doubled) == (100, 0, 0)
+
+
+def test_the_api_answers_as_it_is_described() -> None:
+    found = fuzzed(3, "fuzzing")
+    assert found.generated > 100
+    assert found.passed == found.generated, found.said
+
+
+def test_mutated_files_are_refused_in_words_or_come_back_the_same() -> None:
+    found = tried_by_all(250, processes=1)
+    assert found.troubles == []
+    assert 5 < found.accepted < 60
