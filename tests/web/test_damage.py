@@ -1,14 +1,17 @@
 """A bad record in the database: told, saved and thrown away, and in nobody's way."""
 
 from collections.abc import Iterator
+from io import BytesIO
 from pathlib import Path
 from typing import Any
 
 import pytest
+from openpyxl import load_workbook
 
 from metrion.demo import prepare
 from metrion.store import Store
 from metrion.store.models import SettingRow, ToolRow
+from metrion.store.sheets import all_sheets
 from tests.formats.test_faults import changed
 from tests.server import asked, running
 from tests.store.unchecked import keep_unchecked
@@ -31,6 +34,16 @@ def estimated_on_a_circle() -> dict[str, Any]:
     return changed((f"{where}/convention", "ours"), (f"{where}/observations", pairs))
 
 
+def of_odd_signs() -> dict[str, Any]:
+    """Text as it could once be kept, with signs that XML cannot hold."""
+    reading = "/measurements/0/observations/0"
+    odd = "\x07 \x0b \ufffe"
+    return changed(
+        ("/title", odd), ("/aim", odd), ("/measurements/0/name", odd),
+        (f"{reading}/note", odd), (f"{reading}/place", odd), (f"{reading}/excluded", odd),
+    )  # fmt: skip
+
+
 @pytest.fixture(scope="module")
 def server(tmp_path_factory: pytest.TempPathFactory) -> Iterator[str]:
     folder = tmp_path_factory.mktemp("damaged")
@@ -38,6 +51,7 @@ def server(tmp_path_factory: pytest.TempPathFactory) -> Iterator[str]:
     keep_unchecked(folder, "nines", changed(("/instruments/0/maker_limit", NINES)))
     keep_unchecked(folder, "broken", changed(("/measurements/0/observations/0/main", "6.4")))
     keep_unchecked(folder, "circle", estimated_on_a_circle())
+    keep_unchecked(folder, "signs", of_odd_signs())
     _keep_beside_the_sheets(folder)
     with running(folder, "serve") as address:
         yield address
@@ -65,7 +79,7 @@ def test_damaged_sheets_are_listed_with_the_reason_and_all_others_are_there(serv
     assert status == 200
     assert {key for key, damage in listed.items() if damage} == set(DAMAGED)
     assert all(reason in listed[key] for key, reason in DAMAGED.items())
-    assert len(listed) == 9
+    assert len(listed) == 10
 
 
 @pytest.mark.parametrize("key", DAMAGED)
@@ -89,6 +103,39 @@ def test_what_cannot_be_made_of_it_says_so(server: str, path: str) -> None:
 )
 def test_everything_else_is_there(server: str, path: str) -> None:
     assert asked(server, path)[0] == 200
+
+
+FORMS = (
+    "", "/logbook", "/report", "/report.pdf", "/report.md", "/report.tex", "/table.csv",
+    "/table-to-read.csv", "/workbook.xlsx", "/quantities/m1/working", "/quantities/m1/others",
+)  # fmt: skip
+
+
+@pytest.mark.parametrize("form", FORMS)
+def test_odd_signs_keep_nothing_from_being_shown_or_written(server: str, form: str) -> None:
+    status, content = asked(server, f"/sheets/signs{form}")
+    assert (status, bool(content)) == (200, True)
+    if form == "/workbook.xlsx":
+        book = load_workbook(BytesIO(content))
+        cells = [str(cell.value) for page in book for row in page.iter_rows() for cell in row]
+        assert any("\ufffd" in cell for cell in cells)
+
+
+@pytest.mark.parametrize("form", FORMS)
+@pytest.mark.parametrize("key", DAMAGED)
+def test_no_form_of_a_damaged_sheet_is_an_error_of_ours(server: str, key: str, form: str) -> None:
+    assert asked(server, f"/sheets/{key}{form}")[0] in (200, 409)
+
+
+def test_a_backup_has_the_damaged_sheets_too(tmp_path: Path) -> None:
+    keep_unchecked(tmp_path, "broken", of_odd_signs())
+    store = Store(tmp_path)
+    copy = store.back_up(tmp_path / "copy" / "metrion.sqlite")
+    store.close()
+    again = Store(copy.parent)
+    with again.reading() as session:
+        assert [sheet.id for sheet in all_sheets(session)] == ["broken"]
+    again.close()
 
 
 def test_the_notebook_is_printed_with_all_other_sheets(server: str) -> None:

@@ -45,6 +45,7 @@ from metrion.voice.steps import step_label
 _MANY = 10**9
 _BOLD = Font(bold=True)
 _FORBIDDEN = re.compile(r"[\[\]:*?/\\']")
+_NOT_IN_XML = re.compile(r"[\x00-\x08\x0b-\x1f\ud800-\udfff\ufffe\uffff]")
 _LONGEST_TITLE = 31
 
 
@@ -69,9 +70,16 @@ def workbook_file(measurements: Iterable[Measurement], speaker: Speaker | None =
     return packed.getvalue()
 
 
+def _cell(text: str) -> str:
+    """A text as a cell may hold it; what was kept before there were bounds may hold odd signs."""
+    return harmless(_NOT_IN_XML.sub("\ufffd", text))
+
+
 def _title(name: str, taken: set[str], speaker: Speaker) -> str:
     """A title that a spreadsheet takes, and that no other page has."""
-    base = _FORBIDDEN.sub(" ", name).strip()[:_LONGEST_TITLE] or speaker.text("workbook-quantity")
+    base = _FORBIDDEN.sub(" ", _NOT_IN_XML.sub("", name)).strip()[:_LONGEST_TITLE] or speaker.text(
+        "workbook-quantity"
+    )
     title, count = base, 1
     while title.lower() in taken:
         count += 1
@@ -97,7 +105,7 @@ class _Page:
         """Everything, from the scales to the uncertainty, each step as a formula."""
         self._head(self.measurement.label)
         unit = self.say("workbook-in-unit", unit=Name(self.instrument.unit))
-        self._put(self.say("report-column-instrument"), harmless(self.instrument.name), unit)
+        self._put(self.say("report-column-instrument"), _cell(self.instrument.name), unit)
         self._step(Rule(LEAST_COUNT.word, self.instrument.scale.least_count_by_division()))
         self._zero()
         self._readings()
@@ -107,16 +115,16 @@ class _Page:
 
     def _put(self, label: str, value: object, note: str = "") -> str:
         """A line with a label, a value in column B and a note; the cell of the value."""
-        self.page.cell(self.row, 1, harmless(label))
+        self.page.cell(self.row, 1, _cell(label))
         self.page.cell(self.row, 2, value)
         if note:
-            self.page.cell(self.row, 3, harmless(note))
+            self.page.cell(self.row, 3, _cell(note))
         self.row += 1
         return f"$B${self.row - 1}"
 
     def _head(self, *texts: str) -> None:
         for column, text in enumerate(texts, start=1):
-            self.page.cell(self.row, column, harmless(text)).font = _BOLD
+            self.page.cell(self.row, column, _cell(text)).font = _BOLD
         self.row += 1
 
     def _step(self, rule: Rule, note: str = "") -> None:
@@ -172,7 +180,7 @@ class _Page:
         self._head(*(self.say(f"workbook-{column}") for column in columns))
         first = self.row
         for check in checks:
-            self.page.cell(self.row, 1, harmless(self._checked(check)))
+            self.page.cell(self.row, 1, _cell(self._checked(check)))
             read = self._indication(self.row, 2, check.indication)
             self.page.cell(self.row, 4, _number(check.reference))
             self.page.cell(self.row, 5, f"={read}-D{self.row}")
@@ -208,7 +216,7 @@ class _Page:
     def _observation(self, observation: Observation, after: int) -> None:
         """A row: what was read, what it makes, and whether it counts."""
         row, measurement = self.row, self.measurement
-        self.page.cell(row, 1, harmless(observation.place))
+        self.page.cell(row, 1, _cell(observation.place))
         reads = {
             f"look_{at}": self._indication(row, 2 + 2 * at, indication)
             for at, indication in enumerate(observation.indications)
@@ -222,7 +230,7 @@ class _Page:
         self.page.cell(
             row, after + 2, f"={value}" if observation.counts else self.say("workbook-no")
         )
-        self.page.cell(row, after + 3, harmless(observation.excluded))
+        self.page.cell(row, after + 3, _cell(observation.excluded))
         self.row += 1
 
     def _result(self) -> None:
