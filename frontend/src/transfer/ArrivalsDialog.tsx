@@ -95,7 +95,7 @@ export function ArrivalsDialog({ file, arrivals, onClose }: Props) {
                 }
               />
             )}
-            {arrival.faults.length > 0 && <Faults faults={arrival.faults} />}
+            {arrival.faults.length > 0 && <Faults faults={arrival.faults} left />}
           </article>
         ))}
       </div>

@@ -2,10 +2,14 @@ import type { Schemas } from "../api";
 import { say } from "../voice";
 
 /** Everything that is wrong with a file, each thing with the place it is at. */
-export function Faults({ faults }: { faults: Schemas["Fault"][] }) {
+export function Faults({ faults, left }: { faults: Schemas["Fault"][]; left?: boolean }) {
   return (
     <>
-      <p>{say("transfer-nothing-was-stored-what-is-wrong")}</p>
+      <p>
+        {left
+          ? say("transfer-it-is-left-what-is-wrong")
+          : say("transfer-nothing-was-stored-what-is-wrong")}
+      </p>
       <ul className="faults">
         {faults.map(({ pointer, message }) => (
           <li key={`${pointer} ${message}`}>

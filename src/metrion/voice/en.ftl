@@ -1360,6 +1360,7 @@ transfer-semicolons-tabs-and-decimal-commas-are = Semicolons, tabs and decimal c
 transfer-leave-it = leave it
 transfer-set-aside-because = set aside because
 transfer-reads = reads
+transfer-it-is-left-what-is-wrong = It is left out. What is wrong with it:
 transfer-nothing-was-stored-what-is-wrong = Nothing was stored. What is wrong:
 transfer-whole-file = whole file
 transfer-new-here = new here
