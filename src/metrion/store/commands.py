@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Collection, Sequence
 from dataclasses import asdict, dataclass
 from datetime import UTC, datetime
 
@@ -19,6 +19,9 @@ from metrion.store.errors import NothingToRedo, NothingToUndo
 from metrion.store.models import ChangeRow, CommandRow, EntryRow, Sheet, State
 from metrion.store.records import HEAD, OBSERVATIONS, Kept, fill_head, new_row
 from metrion.store.sheets import new_id
+
+_FEW = 100
+"""Entries that are asked for one by one."""
 
 
 @dataclass(frozen=True)
@@ -137,25 +140,32 @@ def _apply(
     new: Sequence[Change] = (),
 ) -> Whole:
     """Bring entries to a state; what is ``new`` about it must keep to the bounds."""
-    for section, entry_id, target in targets:
+    known = _rows(session, sheet, [(section, key) for section, key, _ in targets])
+    changed: dict[tuple[str, str], EntryRow | None] = {}
+    for section, key, target in targets:
         if section == HEAD:
             assert target is not None
             fill_head(sheet, target.record)
-            continue
-        row = session.get(EntryRow, (sheet.id, section, entry_id))
-        _bring_to(session, sheet, section, row, target)
-        session.flush()
+        else:
+            row = known.get((section, key))
+            changed[section, key] = _brought_to(session, sheet, section, row, target)
     sheet.version += 1
     sheet.changed_at = datetime.now(UTC)
     session.flush()
-    if before is None:
-        kept = kept_entries(session, sheet)
-    else:
-        changed = {(section, key): None for section, key, _ in targets if section != HEAD}
-        kept = changed_entries(session, sheet, before, changed)
+    kept = changed_entries(before, changed) if before else kept_entries(session, sheet)
     document = document_of(sheet, kept, before)
     earlier = Earlier(before.document, before.logbook) if before else None
     return Whole(kept, document, _checked(document, new, earlier))
+
+
+def _rows(
+    session: Session, sheet: Sheet, keys: Collection[tuple[str, str]]
+) -> dict[tuple[str, str], EntryRow]:
+    """The rows that are there of some entries; of many, all of the sheet are looked through."""
+    own = select(EntryRow).where(EntryRow.sheet_id == sheet.id)
+    if len(keys) <= _FEW:
+        own = own.where(EntryRow.id.in_({key for _, key in keys}))
+    return {(row.section, row.id): row for row in session.scalars(own)}
 
 
 def _checked(document: Record, new: Sequence[Change], earlier: Earlier | None) -> Logbook:
@@ -198,16 +208,20 @@ def _differs(change: Change, name: str) -> bool:
     return before != after if name == "" else before.get(name) != after.get(name)
 
 
-def _bring_to(
+def _brought_to(
     session: Session, sheet: Sheet, section: str, row: EntryRow | None, target: Kept | None
-) -> None:
+) -> EntryRow | None:
+    """A row in another state; None if it goes."""
     if target is None:
         if row is not None:
             session.delete(row)
-    elif row is None:
-        session.add(new_row(section, sheet.id, target))
+        return None
+    if row is None:
+        row = new_row(section, sheet.id, target)
+        session.add(row)
     else:
         row.position = target.position
         # Also going back is a step forward: a version is never used for two states.
         row.version += 1
         row.record = target.record
+    return row

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable
+from collections.abc import Mapping
 from dataclasses import dataclass
 
 from sqlalchemy import select
@@ -50,20 +50,24 @@ def sheet_document(session: Session, sheet: Sheet) -> Record:
 
 
 def changed_entries(
-    session: Session, sheet: Sheet, before: Whole, changed: Iterable[tuple[str, str]]
+    before: Whole, changed: Mapping[tuple[str, str], EntryRow | None]
 ) -> dict[str, list[Kept]]:
     """All entries of a sheet by section, some of which were changed since ``before``.
 
     Args:
-        changed: section and id of each that was changed.
+        changed: by section and id, the rows of those that were changed; None for one that is gone.
     """
     found = dict(before.entries)
-    for section, key in changed:
-        row = session.get(EntryRow, (sheet.id, section, key))
-        others = [entry for entry in found[section] if entry.id != key]
-        found[section] = [*others, kept(row)] if row else others
-    for section in {section for section, _ in changed}:
-        found[section].sort(key=lambda entry: (entry.position, entry.id))
+    by_id = {
+        section: {one.id: one for one in found[section]}
+        for section in dict.fromkeys(section for section, _ in changed)
+    }
+    for (section, key), row in changed.items():
+        by_id[section].pop(key, None)
+        if row:
+            by_id[section][key] = kept(row)
+    for section, entries in by_id.items():
+        found[section] = sorted(entries.values(), key=lambda entry: (entry.position, entry.id))
     return found
 
 

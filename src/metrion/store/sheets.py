@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterable, Iterator, Sequence
 from datetime import UTC, datetime
 from uuid import uuid4
 
@@ -118,6 +118,17 @@ def next_position(session: Session, sheet: Sheet, section: str) -> int:
     own = EntryRow.sheet_id == sheet.id, EntryRow.section == section
     last = session.scalar(select(func.max(EntryRow.position)).where(*own))
     return 0 if last is None else last + 1
+
+
+def new_observations(
+    session: Session, sheet: Sheet, records: Iterable[Record], measurement: str
+) -> list[Kept]:
+    """Observations to be added behind the others, in their order."""
+    first = next_position(session, sheet, OBSERVATIONS)
+    return [
+        Kept(new_id(), record, first + place, 1, measurement)
+        for place, record in enumerate(records)
+    ]
 
 
 def new_entry(

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import replace
 from datetime import UTC, datetime
 
 from flask import request
@@ -21,7 +20,7 @@ from metrion.formats.readings_table import (
 from metrion.store.commands import Change
 from metrion.store.models import Sheet
 from metrion.store.records import OBSERVATIONS
-from metrion.store.sheets import find_entry, new_entry
+from metrion.store.sheets import find_entry, new_observations
 from metrion.web.bodies import Blueprint
 from metrion.web.notebook import notebook
 from metrion.web.present import change_view
@@ -90,12 +89,8 @@ def take_table(given: ColumnsView, sheet: str, key: str) -> SheetChangeView:
 
     def build(session: Session, entry: Sheet) -> list[Change]:
         find_entry(session, entry, "measurements", key)
-        changes = []
-        for place, reading in enumerate(readings):
-            record = {**reading.record, "at": at}
-            kept = new_entry(session, entry, OBSERVATIONS, record, measurement=key)
-            behind = replace(kept, position=kept.position + place)
-            changes.append(Change(OBSERVATIONS, None, behind))
-        return changes
+        records = ({**reading.record, "at": at} for reading in readings)
+        added = new_observations(session, entry, records, key)
+        return [Change(OBSERVATIONS, None, one) for one in added]
 
     return change_view(notebook().change(sheet, "take-table", build))
