@@ -226,6 +226,25 @@ def test_fields_without_meaning_are_not_checked(where: str, value: Any) -> None:
     assert parse_logbook(changed((where, value))).title == "Two-line kite"
 
 
+def places(value: Any, pointer: str = "") -> list[str]:
+    """The pointers to everything in a document."""
+    found = [pointer] if pointer else []
+    if not isinstance(value, dict | list):
+        return found
+    inner = value.items() if isinstance(value, dict) else enumerate(value)
+    return found + [one for name, v in inner for one in places(v, f"{pointer}/{name}")]
+
+
+@pytest.mark.parametrize("value", [{}, [], None, True, 7, 1.5, "odd", [{}], {"a": {}}])
+def test_whatever_stands_anywhere_is_read_or_told(value: Any) -> None:
+    for pointer in places(GOOD):
+        document = changed((pointer, copy.deepcopy(value)))
+        try:
+            parse_logbook(document)
+        except Refused as refused:
+            assert all(said(fault) for fault in refused.faults)
+
+
 @pytest.mark.parametrize(
     ("content", "says"),
     [

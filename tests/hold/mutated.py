@@ -53,12 +53,14 @@ class Tried:
     Attributes:
         kinds: of each kind of file, how many were tried and how many taken.
         troubles: what went wrong, in a line each.
-        longest: seconds for one of them.
+        longest, slowest: seconds for one of them, and for which.
+        memory: the most that a process took, in MB.
     """
 
     kinds: dict[str, list[int]] = field(default_factory=dict)
     troubles: list[str] = field(default_factory=list)
     longest: float = 0.0
+    slowest: str = ""
     memory: int = 0
 
     def add(self, other: Tried) -> None:
@@ -68,7 +70,8 @@ class Tried:
             mine[0] += tried
             mine[1] += taken
         self.troubles += other.troubles
-        self.longest = max(self.longest, other.longest)
+        if other.longest > self.longest:
+            self.longest, self.slowest = other.longest, other.slowest
         self.memory = max(self.memory, other.memory)
 
     @property
@@ -85,7 +88,7 @@ class Tried:
         )
         return (
             f"{each} accepted ({self.accepted:.0f} %), {len(self.troubles)} tracebacks or "
-            f"differences, longest {self.longest:.1f} s, most memory {self.memory} MB"
+            f"differences, longest {self.longest:.1f} s ({self.slowest}), most memory {self.memory} MB"
         )
 
 
@@ -110,7 +113,8 @@ def tried(count: int, seed: int) -> Tried:
                 pass
             except Exception as error:
                 found.troubles.append(f"{seed}/{number} {kind}: {error!r}"[:300])
-            found.longest = max(found.longest, time.perf_counter() - began)
+            if (took := time.perf_counter() - began) > found.longest:
+                found.longest, found.slowest = took, f"{seed}/{number} {kind}"
             counts = found.kinds.setdefault(kind, [0, 0])
             counts[0] += 1
             counts[1] += accepted

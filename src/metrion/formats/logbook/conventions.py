@@ -17,7 +17,7 @@ def parse_convention(fields: Fields) -> Convention | None:
     if key in BUILT_IN:
         fields.fault("id", "convention-built-in", key=Name(key or ""))
     family = fields.record.get("family")
-    known = family if family in set(Family) else ""
+    known = family if isinstance(family, str) and family in set(Family) else ""
     given = read_fields(Convention, fields, str(known))
     if not given.keys() >= _NEEDED or not _NEEDED_BY[given["family"]] <= given.keys():
         return None
