@@ -88,7 +88,7 @@ class Tried:
         )
         return (
             f"{each} accepted ({self.accepted:.0f} %), {len(self.troubles)} tracebacks or "
-            f"differences, longest {self.longest:.1f} s ({self.slowest}), most memory {self.memory} MB"
+            f"differences, longest {self.longest:.1f} s ({self.slowest}), at most {self.memory} MB"
         )
 
 
