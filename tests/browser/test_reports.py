@@ -129,6 +129,7 @@ def test_the_whole_notebook_goes_out_and_comes_back_after_a_look(
 
 def test_a_file_is_dropped_on_the_notebook(page: Page, server: str) -> None:
     page.goto(server)
+    expect(page.locator("h1")).to_be_visible()
     document = json.dumps(
         {"format": "metrion-logbook", "version": 1, "title": "Dropped", "instruments": [],
          "zero_checks": [], "measurements": []}

@@ -95,7 +95,9 @@ export function ArrivalsDialog({ file, arrivals, onClose }: Props) {
                 }
               />
             )}
-            {arrival.faults.length > 0 && <Faults faults={arrival.faults} left />}
+            {arrival.faults.length > 0 && (
+              <Faults faults={arrival.faults} left={arrivals.length > 1} />
+            )}
           </article>
         ))}
       </div>

@@ -65,8 +65,7 @@ function useDrop(take: (file: File | undefined) => void): boolean {
     hand.current = take;
   });
   useEffect(() => {
-    const holds = (event: DragEvent) =>
-      event.dataTransfer?.types.includes(say("transfer-files")) ?? false;
+    const holds = (event: DragEvent) => event.dataTransfer?.types.includes("Files") ?? false;
     function hover(event: DragEvent) {
       if (!holds(event)) return;
       event.preventDefault();

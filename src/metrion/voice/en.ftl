@@ -1346,7 +1346,6 @@ transfer-logbook-file = logbook file
 transfer-looking-through = Looking through, { $progress } %
 transfer-load-a-file = Load a file
 transfer-drop-a-logbook-file-or-a = Drop a logbook file, or a ZIP of many
-transfer-files = Files
 transfer-readings-from-a-table = Readings from a table
 transfer-take-in = Take { $count } in
 transfer-take-them-in = Take them in
