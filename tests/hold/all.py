@@ -1,9 +1,10 @@
-"""The long checks, one after the other; prints the table of docs/reliability.md."""
+"""The long checks, one after the other; prints the tables of docs/reliability.md."""
 
 from __future__ import annotations
 
 from collections.abc import Callable
 
+from tests.hold.bounds import table
 from tests.hold.fuzzed import fuzzed
 from tests.hold.kills import killed_while_starting, killed_while_writing
 from tests.hold.load import carried
@@ -24,6 +25,8 @@ def main() -> None:
     print("| check | what came of it | command |\n|---|---|---|")
     for name, command, check in CHECKS:
         print(f"| {name} | {check()} | `python -m tests.hold.{command}` |", flush=True)
+    print("\nWhat is out of bounds, and just within (`python -m tests.hold.bounds`):\n")
+    print(table())
 
 
 if __name__ == "__main__":

@@ -2,6 +2,7 @@
 
 import pytest
 
+from tests.hold.bounds import FILES, measured
 from tests.hold.fuzzed import fuzzed
 from tests.hold.kills import Held, killed_while_starting, killed_while_writing
 from tests.hold.load import carried
@@ -27,6 +28,14 @@ def test_the_api_answers_as_it_is_described() -> None:
     found = fuzzed(3, "fuzzing")
     assert found.generated > 100
     assert found.passed == found.generated, found.said
+
+
+def test_what_is_out_of_bounds_is_refused_in_little_memory() -> None:
+    for name, wanted, make in FILES:
+        if wanted == 2:
+            status, _, memory = measured(make())
+            assert (name, status) == (name, wanted)
+            assert memory < 500
 
 
 def test_mutated_files_are_refused_in_words_or_come_back_the_same() -> None:

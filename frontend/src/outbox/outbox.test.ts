@@ -56,6 +56,27 @@ describe("sending", () => {
     expect(outbox.all().map(({ id }) => id)).toEqual(["a", "b"]);
   });
 
+  it.each([401, 429, 503, 507])(
+    "waits where the answer (%d) will be another one later",
+    async (status) => {
+      for (const id of ["a", "b"]) outbox.add(entry(id));
+      const busy = () => Promise.reject(new ApiError("busy", [], status));
+      expect(await flush(outbox, busy)).toBe(false);
+      expect(outbox.all().map(({ id, refused }) => [id, refused])).toEqual([
+        ["a", ""],
+        ["b", ""],
+      ]);
+    },
+  );
+
+  it("does not let one that always fails block those behind it", async () => {
+    for (const id of ["a", "b"]) outbox.add(entry(id));
+    const broken = ({ id }: Waiting) =>
+      id === "a" ? Promise.reject(new ApiError("broken", [], 500)) : Promise.resolve();
+    expect(await flush(outbox, broken)).toBe(true);
+    expect(outbox.all().map(({ id, refused }) => [id, refused])).toEqual([["a", "broken"]]);
+  });
+
   it("keeps what the server refuses, with the reason, and goes on", async () => {
     for (const id of ["a", "b"]) outbox.add(entry(id));
     const choosy = ({ id }: Waiting) =>
