@@ -364,7 +364,8 @@ def _serve(
     address, bound = listener.getsockname()[:2]
     gate = None if ip_address(address).is_loopback else Gate(_phrase(phrase_file))
     # An orderly end, whoever asks for it.
-    signal.signal(signal.SIGTERM, signal.default_int_handler)
+    for asked in (signal.SIGTERM, signal.SIGHUP):
+        signal.signal(asked, signal.default_int_handler)
     store = Store(folder)
     for before, after in store.renamed:
         click.echo(_say("cli-renamed", before=Name(before), after=Name(after)))

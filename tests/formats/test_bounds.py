@@ -177,6 +177,13 @@ def test_an_unknown_field_is_bounded_in_size_and_in_its_numbers(
     assert told(document) == ([] if allowed else [f"{holder}/unknown{within}"])
 
 
+@pytest.mark.parametrize("value", ["abc", None, [], 10**50, "1" * 50])
+def test_a_line_of_a_tool_that_is_unknown_is_not_checked(value: Any) -> None:
+    own = "/measurements/0/observations/0/fine"
+    edits = [("/measurements/0/instrument", "nothing"), ("/measurements/0/zero", [])]
+    assert told(changed((own, value), *edits)) == ["/measurements/0/instrument"]
+
+
 @pytest.mark.parametrize("field", ["second_turn", "pitch"])
 def test_so_is_a_field_without_meaning_for_the_kind(field: str) -> None:
     place = "/instruments/0/pitch" if field == "pitch" else "/zero_checks/0/second_turn"

@@ -51,8 +51,9 @@ def parse_indication(
         estimates: whether positions between lines may be estimated.
     """
     main = _main(fields, instrument, sketch, estimates)
-    plain = sketch is not None and sketch.kind is Kind.PLAIN
-    line = 0 if plain else _line(fields, instrument, estimates)
+    # Without a tool nobody knows what a line may be; a plain scale has none.
+    unchecked = sketch is None or sketch.kind is Kind.PLAIN
+    line = 0 if unchecked else _line(fields, instrument, estimates)
     second_turn = None
     if sketch and sketch.kind is Kind.SCREW:
         second_turn = fields.flag("second_turn")
