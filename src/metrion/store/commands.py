@@ -6,7 +6,7 @@ from collections.abc import Collection, Sequence
 from dataclasses import asdict, dataclass
 from datetime import UTC, datetime
 
-from sqlalchemy import select
+from sqlalchemy import insert, select
 from sqlalchemy.orm import Session
 
 from metrion.core.json import Record, records_in, text_in
@@ -65,16 +65,18 @@ def carry_out(
     )
     session.add(command)
     session.flush()
-    session.add_all(
-        ChangeRow(
-            command_id=command.id,
-            section=change.section,
-            entry_id=change.entry_id,
-            before=change.before and asdict(change.before),
-            after=change.after and asdict(change.after),
-        )
+    rows = [
+        {
+            "command_id": command.id,
+            "section": change.section,
+            "entry_id": change.entry_id,
+            "before": change.before and asdict(change.before),
+            "after": change.after and asdict(change.after),
+        }
         for change in changes
-    )
+    ]
+    if rows:
+        session.execute(insert(ChangeRow), rows)
     targets = [(c.section, c.entry_id, c.after) for c in changes]
     return _apply(session, sheet, targets, before, changes)
 
