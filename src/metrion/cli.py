@@ -394,7 +394,10 @@ def _phrase(file: Path | None) -> str:
 
     found = os.environ.get("METRION_PASS_PHRASE", "")
     if file and not found:
-        found = _content(str(file)).decode("utf-8", "replace").strip()
+        try:
+            found = _content(str(file)).decode("utf-8", "replace").strip()
+        except Refused as refused:
+            _refuse(refused)
     if not found and sys.stdin.isatty():
         found = click.prompt(_say("cli-phrase"), hide_input=True, default="", show_default=False)
     if len(found) < SHORTEST:

@@ -153,6 +153,15 @@ def test_without_a_phrase_it_does_not_open(tmp_path: Path, host: str, given: str
     assert "needs a pass phrase of at least 8 characters" in line
 
 
+def test_a_file_with_the_phrase_that_is_not_there_is_told(tmp_path: Path) -> None:
+    done = alone(
+        *COMMAND, "serve", "--data", str(tmp_path), "--port", "0", "--host", "10.9.8.7",
+        "--pass-phrase-file", str(tmp_path / "none"),
+    )  # fmt: skip
+    (line,) = done.stderr.splitlines()
+    assert (done.returncode, "cannot be read" in line) == (2, True)
+
+
 def test_the_phrase_may_stand_in_a_file_and_on_this_machine_none_is_asked_for(
     tmp_path: Path,
 ) -> None:

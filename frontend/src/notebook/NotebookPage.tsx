@@ -135,6 +135,9 @@ function Trash({ sheets }: { sheets: { id: string; title: string }[] }) {
       <Popconfirm
         title={say("notebook-empty-for-good", { count: sheets.length })}
         okText={say("notebook-empty-the-trash")}
+        icon={null}
+        okButtonProps={{ size: "large" }}
+        cancelButtonProps={{ size: "large" }}
         onConfirm={() => empty.mutate()}
       >
         <Button danger loading={empty.isPending}>

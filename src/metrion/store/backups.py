@@ -137,6 +137,7 @@ class DailyBackups:
         while True:
             try:
                 self._take()
+            # Whatever keeps one backup from being made is told, and must not end those to come.
             except Exception as error:
                 self._failed(error)
             if self._stopped.wait(_A_DAY):

@@ -257,13 +257,6 @@ def _either(options: Sequence[Fact]) -> Fact:
     return reduce(lambda first, second: fact("or", first=first, second=second), options)
 
 
-def _beyond(value: Fraction, sign: Sign) -> str:
-    """What is wrong with the sign of a number; empty if nothing."""
-    if sign is Sign.POSITIVE and value <= 0:
-        return "field-not-above-0"
-    return "field-negative" if sign is Sign.NOT_NEGATIVE and value < 0 else ""
-
-
 def _shown(value: Json) -> Name | Fact:
     if isinstance(value, dict):
         return fact("an-object")
