@@ -2,30 +2,25 @@
 
 from __future__ import annotations
 
-import logging
 import os
-import signal
-import socket
 import sys
 from collections.abc import Callable, Iterable
-from ipaddress import ip_address
 from pathlib import Path
-from typing import Any, NoReturn
+from typing import Any
 
 import click
 
 from metrion import __version__
-from metrion.core.exact.bounds import LARGEST_FILE
-from metrion.core.facts import Argument, Name
+from metrion.core.facts import Name
 from metrion.core.logbook import Logbook
-from metrion.formats.faults import Fault, Refused, refusal
+from metrion.formats.faults import Refused
 from metrion.formats.logbook import read_logbook
 from metrion.formats.results import Document, results_document, results_text
 from metrion.formats.strict_json import write_json
 from metrion.formats.table import observation_table
+from metrion.telling import FAULTY, content_of, give_up, one_line, refuse_file, said, say
 
 DEFAULT_PORT = 8321
-_FAULTY = 2
 
 
 class _Commands(click.Group):
@@ -38,7 +33,7 @@ class _Commands(click.Group):
         try:
             return super().invoke(ctx)
         except StoreError as error:
-            _give_up("sentence", phrase=error.says)
+            give_up("sentence", phrase=error.says)
 
 
 @click.group(cls=_Commands)
@@ -68,14 +63,14 @@ def reduce(files: tuple[str, ...], as_csv: bool, working: bool) -> None:
         return
     in_order = [_reduce_line(name) for name in files]
     if not all(in_order):
-        sys.exit(_FAULTY)
+        sys.exit(FAULTY)
 
 
 def _reduce_one(name: str, written: Callable[[Logbook], Iterable[str]]) -> None:
     try:
-        parts = written(read_logbook(_content(name)))
+        parts = written(read_logbook(content_of(name)))
     except Refused as refused:
-        _refuse(refused)
+        refuse_file(refused)
     # As bytes, so that the ends of lines stay what they are on every system.
     for part in parts:
         sys.stdout.buffer.write(part.encode())
@@ -92,51 +87,17 @@ def _working(logbook: Logbook) -> Iterable[str]:
     return working_text(logbook, plainly())
 
 
-def _say(code: str, **about: Argument) -> str:
-    """What the catalogue says under a code."""
-    from metrion.voice import plainly
-
-    return plainly().text(code, **about)
-
-
-def _said(fault: Fault) -> str:
-    return _say(fault.says.code, **fault.says.about)
-
-
-def _one_line(fault: Fault) -> str:
-    return " ".join(f"{fault.pointer}: {_said(fault)}".splitlines())
-
-
-def _refuse(refused: Refused) -> NoReturn:
-    for fault in refused.faults:
-        click.echo(_one_line(fault), err=True)
-    sys.exit(_FAULTY)
-
-
 def _reduce_line(name: str) -> bool:
     """Print one line for a file; whether it was in order."""
     try:
-        document: Document = results_document(read_logbook(_content(name)))
+        document: Document = results_document(read_logbook(content_of(name)))
         whole = True
     except Refused as refused:
-        faults = [{"pointer": f.pointer, "message": _said(f)} for f in refused.faults]
+        faults = [{"pointer": f.pointer, "message": said(f)} for f in refused.faults]
         document = {"format": "metrion-faults", "version": 1, "file": name, "faults": faults}
         whole = False
     click.echo(write_json(document, indent=None))
     return whole
-
-
-def _content(name: str) -> bytes:
-    # One byte more than a file may have, so that it is refused for it.
-    most = LARGEST_FILE + 1
-    try:
-        if name == "-":
-            return sys.stdin.buffer.read(most)
-        with Path(name).open("rb") as file:
-            return file.read(most)
-    except (OSError, ValueError) as error:
-        reason = str(getattr(error, "strerror", None) or error)
-        raise refusal("file-unreadable", name=Name(name), reason=Name(reason)) from None
 
 
 _own_data = click.option(
@@ -167,7 +128,9 @@ _names = click.option(
 @_phrase_file
 def serve(data: Path | None, **where: Any) -> None:
     """Serve a data folder of your own."""
-    _serve(data or _home("metrion"), **where)
+    from metrion.serving import serve_folder
+
+    serve_folder(data or _home("metrion"), **where)
 
 
 @main.command()
@@ -183,10 +146,11 @@ def serve(data: Path | None, **where: Any) -> None:
 def demo(data: Path | None, fresh: bool, **where: Any) -> None:
     """Serve the demo sheets, kept apart from sheets of your own."""
     from metrion.demo import prepare
+    from metrion.serving import serve_folder
 
     folder = data / "demo" if data else _home("metrion-demo")
     prepare(folder, fresh=fresh)
-    _serve(folder, **where)
+    serve_folder(folder, **where)
 
 
 @main.command(name="import")
@@ -212,18 +176,18 @@ def import_file(file: str, data: Path | None, replace: bool, again: bool) -> Non
     store = Store(data or _home("metrion"))
     try:
         with store.reading() as session:
-            found = [arrival(session, one) for one in unpacked(_content(file), file)]
-        faults = [f"{one.file}: {_one_line(f)}" for one in found for f in one.faults]
+            found = [arrival(session, one) for one in unpacked(content_of(file), file)]
+        faults = [f"{one.file}: {one_line(f)}" for one in found for f in one.faults]
         if faults:
             click.echo("\n".join(faults), err=True)
-            sys.exit(_FAULTY)
+            sys.exit(FAULTY)
         with store.writing() as session:
             for one in found:
                 decision = decided(one)
                 take(session, one, decision)
-                click.echo(_say(f"cli-done-{decision}", title=Name(one.title or one.file)))
+                click.echo(say(f"cli-done-{decision}", title=Name(one.title or one.file)))
     except Refused as refused:
-        _refuse(refused)
+        refuse_file(refused)
     finally:
         store.close()
 
@@ -283,18 +247,18 @@ def restore(data: Path | None, file: Path | None, listed: bool) -> None:
         return
     found = file or next(iter(backups(folder)), None)
     if found is None:
-        _give_up("cli-no-backups", folder=Name(str(folder)))
+        give_up("cli-no-backups", folder=Name(str(folder)))
     kept = restored(folder, found)
-    click.echo(_say("cli-restored", file=Name(str(found))))
+    click.echo(say("cli-restored", file=Name(str(found))))
     if kept:
-        click.echo(_say("cli-kept", file=Name(str(kept))))
+        click.echo(say("cli-kept", file=Name(str(kept))))
 
 
 def _there(data: Path | None) -> Path:
     """A data folder that must be there already."""
     folder = data or _home("metrion")
     if not folder.is_dir():
-        _give_up("cli-no-folder", folder=Name(str(folder)))
+        give_up("cli-no-folder", folder=Name(str(folder)))
     return folder
 
 
@@ -327,10 +291,10 @@ def report(file: str, form: str | None, to: Path, decimal: str, words: str | Non
     if form is None:
         raise click.UsageError(f"Say in which form: {', '.join(f'--{one}' for one in _FORMS)}.")
     try:
-        logbook = read_logbook(_content(file))
-        own = read_words(_content(words)) if words else {}
+        logbook = read_logbook(content_of(file))
+        own = read_words(content_of(words)) if words else {}
     except Refused as refused:
-        _refuse(refused)
+        refuse_file(refused)
     speaker = Speaker.of(Numbers(DecimalSign(decimal)), own)
     made = build_report(reduce_logbook(logbook), speaker=speaker)
     _write(to, written_as(made, form))
@@ -340,112 +304,9 @@ def _write(to: Path, content: bytes) -> None:
     try:
         to.write_bytes(content)
     except OSError as error:
-        _give_up("cli-unwritable", name=Name(str(to)), reason=Name(str(error.strerror)))
+        give_up("cli-unwritable", name=Name(str(to)), reason=Name(str(error.strerror)))
 
 
 def _home(name: str) -> Path:
     base = os.environ.get("XDG_DATA_HOME") or Path.home() / ".local" / "share"
     return Path(base) / name
-
-
-def _serve(
-    folder: Path, host: str, port: int, names: tuple[str, ...], phrase_file: Path | None
-) -> None:
-    from metrion.store import Store
-    from metrion.store.backups import DailyBackups
-    from metrion.web import create_app
-    from metrion.web.gate import Gate
-    from metrion.web.guard import names_of
-    from metrion.web.server import server_of
-
-    listener = _listener(host, port)
-    # A page asks for several things at once; that they queue for a moment is no news.
-    logging.getLogger("waitress.queue").setLevel(logging.ERROR)
-    address, bound = listener.getsockname()[:2]
-    gate = None if ip_address(address).is_loopback else Gate(_phrase(phrase_file))
-    # An orderly end, whoever asks for it.
-    for asked in (signal.SIGTERM, signal.SIGHUP):
-        signal.signal(asked, signal.default_int_handler)
-    store = Store(folder)
-    for before, after in store.renamed:
-        click.echo(_say("cli-renamed", before=Name(before), after=Name(after)))
-    backups = DailyBackups(store.back_up, _backup_failed)
-    app = create_app(store, names_of(address, [host, *names]), gate)
-    server = server_of(app, listener)
-    shown = f"[{host}]" if ":" in host else host
-    address = Name(f"http://{shown}:{bound}/")
-    click.echo(_say("cli-at", address=address, folder=Name(str(folder))))
-    if gate:
-        _tell_code(f"http://{_reached(listener)}:{bound}/pair/{gate.code}")
-    sys.stdout.flush()
-    backups.start()
-    try:
-        # Ends, with all that is being answered, on an interrupt.
-        server.run()
-    finally:
-        backups.stop()
-        store.close()
-    click.echo(_say("cli-stopped"))
-
-
-def _phrase(file: Path | None) -> str:
-    """The pass phrase, from the environment, a file or the terminal; never from an argument."""
-    from metrion.web.gate import SHORTEST
-
-    found = os.environ.get("METRION_PASS_PHRASE", "")
-    if file and not found:
-        try:
-            found = _content(str(file)).decode("utf-8", "replace").strip()
-        except Refused as refused:
-            _refuse(refused)
-    if not found and sys.stdin.isatty():
-        found = click.prompt(_say("cli-phrase"), hide_input=True, default="", show_default=False)
-    if len(found) < SHORTEST:
-        click.echo(_say("cli-no-phrase", least=SHORTEST), err=True)
-        sys.exit(_FAULTY)
-    return found
-
-
-def _reached(listener: socket.socket) -> str:
-    """An address by which others on the network reach a listener."""
-    import ifaddr
-
-    address = ip_address(listener.getsockname()[0])
-    if address.is_unspecified:
-        own = (ip_address(str(ip.ip)) for a in ifaddr.get_adapters() for ip in a.ips if ip.is_IPv4)
-        address = next((one for one in own if not one.is_loopback), address)
-    return f"[{address}]" if address.version == 6 else str(address)
-
-
-def _tell_code(address: str) -> None:
-    """Show how a phone comes in, as a code that its camera reads."""
-    import segno
-
-    from metrion.web.gate import PAIRING_MINUTES
-
-    click.echo(_say("cli-gate", minutes=PAIRING_MINUTES, address=Name(address)))
-    segno.make(address, error="m").terminal(sys.stdout, compact=True)
-
-
-def _backup_failed(error: Exception) -> None:
-    reason = getattr(error, "says", None) or Name(str(error))
-    click.echo(_say("cli-no-backup", reason=reason), err=True)
-
-
-def _listener(host: str, port: int) -> socket.socket:
-    family = socket.AF_INET6 if ":" in host else socket.AF_INET
-    listener = socket.socket(family, socket.SOCK_STREAM)
-    listener.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
-    try:
-        listener.bind((host, port))
-        listener.listen()
-    except OSError as error:
-        listener.close()
-        reason = Name(str(error.strerror))
-        _give_up("cli-port-taken", port=port, host=Name(host), reason=reason)
-    return listener
-
-
-def _give_up(code: str, **about: Argument) -> NoReturn:
-    click.echo(_say(code, **about), err=True)
-    sys.exit(1)

@@ -1,0 +1,60 @@
+"""What every command says, and how it ends where it cannot go on."""
+
+from __future__ import annotations
+
+import sys
+from pathlib import Path
+from typing import NoReturn
+
+import click
+
+from metrion.core.exact.bounds import LARGEST_FILE
+from metrion.core.facts import Argument, Name
+from metrion.formats.faults import Fault, Refused, refusal
+
+FAULTY = 2
+"""The exit status where a file, or what was given, has faults."""
+
+
+def say(code: str, **about: Argument) -> str:
+    """What the catalogue says under a code."""
+    from metrion.voice import plainly
+
+    return plainly().text(code, **about)
+
+
+def said(fault: Fault) -> str:
+    """A fault in words."""
+    return say(fault.says.code, **fault.says.about)
+
+
+def one_line(fault: Fault) -> str:
+    """A fault in one line, with its place."""
+    return " ".join(f"{fault.pointer}: {said(fault)}".splitlines())
+
+
+def refuse_file(refused: Refused) -> NoReturn:
+    """Tell every fault of a file, and end."""
+    for fault in refused.faults:
+        click.echo(one_line(fault), err=True)
+    sys.exit(FAULTY)
+
+
+def content_of(name: str) -> bytes:
+    """What a file holds, or standard input ("-"). Raises `Refused` if it cannot be read."""
+    # One byte more than a file may have, so that it is refused for it.
+    most = LARGEST_FILE + 1
+    try:
+        if name == "-":
+            return sys.stdin.buffer.read(most)
+        with Path(name).open("rb") as file:
+            return file.read(most)
+    except (OSError, ValueError) as error:
+        reason = str(getattr(error, "strerror", None) or error)
+        raise refusal("file-unreadable", name=Name(name), reason=Name(reason)) from None
+
+
+def give_up(code: str, **about: Argument) -> NoReturn:
+    """Say why it cannot go on, and end."""
+    click.echo(say(code, **about), err=True)
+    sys.exit(1)
