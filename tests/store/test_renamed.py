@@ -9,7 +9,7 @@ from typing import Any
 from metrion.formats.logbook import parse_logbook
 from metrion.store import Store
 from metrion.store.backups import backups, is_whole
-from metrion.store.commands import redo, undo
+from metrion.store.commands import redoing, undoing, write
 from metrion.store.database import _engine, migrate
 from metrion.store.documents import sheet_document
 from metrion.store.sheets import all_sheets, find_sheet
@@ -79,8 +79,9 @@ def test_ids_that_do_not_fit_are_renamed_with_all_that_refers_to_them(tmp_path: 
     assert document["instruments"][1]["of_ours"] == ["a/b"]
     assert document["measurements"][0]["observations"][0]["x"] == "Infinity"
     with store.writing() as session:
-        redo(session, find_sheet(session, "s-1"))
-        undo(session, find_sheet(session, "s-1"))
+        sheet = find_sheet(session, "s-1")
+        for plan in (redoing, undoing):
+            write(session, sheet, plan(session, sheet))
     store.close()
     again = Store(tmp_path)
     assert again.renamed == []

@@ -4,18 +4,21 @@ import json
 import shutil
 import sqlite3
 import threading
+from collections.abc import Callable, Sequence
 from pathlib import Path
 from tempfile import TemporaryDirectory
 from typing import Any
 
 import pytest
 from hypothesis import HealthCheck, given, settings
+from sqlalchemy.orm import Session
 
 from metrion.formats.faults import Refused
 from metrion.store import KeyReused, NotHere, NothingToRedo, NothingToUndo, Stale, Store, TakenId
-from metrion.store.commands import Change, carry_out, redo, undo, undoable
+from metrion.store.commands import Change, Step, redoing, stepped, undoable, undoing, write
 from metrion.store.database import FILE_NAME
-from metrion.store.documents import entries, sheet_document
+from metrion.store.documents import entries, kept_entries, sheet_document
+from metrion.store.models import Sheet
 from metrion.store.once import Asked, came_of, keep, was_done
 from metrion.store.records import Kept
 from metrion.store.sheets import add_sheet, all_sheets, find_entry, find_sheet, new_entry, take_in
@@ -54,9 +57,19 @@ def document(store: Store, key: str) -> dict[str, Any]:
         return sheet_document(session, find_sheet(session, key))
 
 
+def step(session: Session, sheet: Sheet, plan: Callable[[Session, Sheet], Step]) -> None:
+    made = plan(session, sheet)
+    stepped(kept_entries(session, sheet), made)
+    write(session, sheet, made)
+
+
+def command(session: Session, sheet: Sheet, changes: Sequence[Change]) -> None:
+    step(session, sheet, lambda _session, _sheet: Step("a change", changes))
+
+
 def change(store: Store, key: str, *changes: Change) -> None:
     with store.writing() as session:
-        carry_out(session, find_sheet(session, key), "a change", changes)
+        command(session, find_sheet(session, key), changes)
 
 
 def added(store: Store, key: str, **record: Any) -> Change:
@@ -105,27 +118,27 @@ def test_a_change_is_kept_undone_and_done_again(store: Store, sheet: str) -> Non
     assert len(document(store, sheet)["measurements"][0]["observations"]) == 3
     with store.writing() as session:
         assert undoable(session, find_sheet(session, sheet)) == ("a change", None)
-        undo(session, find_sheet(session, sheet))
+        step(session, find_sheet(session, sheet), undoing)
     assert document(store, sheet) == DOCUMENT
     with store.writing() as session:
-        redo(session, find_sheet(session, sheet))
+        step(session, find_sheet(session, sheet), redoing)
     assert document(store, sheet)["measurements"][0]["observations"][2] == {"main": "7", "fine": 1}
 
 
 def test_a_new_change_drops_what_was_undone(store: Store, sheet: str) -> None:
     change(store, sheet, added(store, sheet, main="7", fine=1))
     with store.writing() as session:
-        undo(session, find_sheet(session, sheet))
+        step(session, find_sheet(session, sheet), undoing)
     change(store, sheet, added(store, sheet, main="8", fine=1))
     with store.reading() as session:
         assert undoable(session, find_sheet(session, sheet)) == ("a change", None)
     with pytest.raises(NothingToRedo), store.writing() as session:
-        redo(session, find_sheet(session, sheet))
+        step(session, find_sheet(session, sheet), redoing)
 
 
 def test_there_is_nothing_to_undo_on_a_fresh_sheet(store: Store, sheet: str) -> None:
     with pytest.raises(NothingToUndo), store.writing() as session:
-        undo(session, find_sheet(session, sheet))
+        step(session, find_sheet(session, sheet), undoing)
 
 
 def test_a_change_that_would_break_the_logbook_is_not_kept(store: Store, sheet: str) -> None:
@@ -163,7 +176,7 @@ def test_every_step_is_a_new_version(store: Store, sheet: str) -> None:
     after = Kept(before.id, {"main": "7", "fine": 3}, 0, 1, "m")
     change(store, sheet, Change("observations", before, after))
     with store.writing() as session:
-        undo(session, find_sheet(session, sheet))
+        step(session, find_sheet(session, sheet), undoing)
     with store.reading() as session:
         found = find_sheet(session, sheet)
         entry = find_entry(session, found, "observations", before.id)
@@ -198,7 +211,7 @@ def test_two_writers_wait_for_each_other(store: Store, sheet: str) -> None:
         with other.writing() as session:
             found = find_sheet(session, sheet)
             order.append("second in")
-            carry_out(session, found, "a change", [late])
+            command(session, found, [late])
 
     waiting = threading.Thread(target=second)
     waiting.start()
@@ -207,7 +220,7 @@ def test_two_writers_wait_for_each_other(store: Store, sheet: str) -> None:
         found = find_sheet(session, sheet)
         first_is_in.set()
         waiting.join(timeout=0.5)
-        carry_out(session, found, "a change", [soon])
+        command(session, found, [soon])
         order.append("first out")
     waiting.join()
     other.close()
@@ -250,7 +263,7 @@ def test_a_database_of_an_earlier_release_opens_with_all_its_sheets(
         titles = {sheet.title for sheet in all_sheets(session)}
         spare = find_sheet(session, "spare-parts")
         readings = sheet_document(session, spare)["measurements"][0]["observations"]
-        undo(session, spare)
+        step(session, spare, undoing)
     opened.close()
     assert {"Two-line kite, spare parts", "Sail film, folded in sixteen"} <= titles
     assert readings[-1]["excluded"] == "kept as a sample"
@@ -265,7 +278,7 @@ def test_what_was_done_to_the_sheets_of_an_earlier_database_is_all_there(tmp_pat
         nocks = find_sheet(session, "wing-tip-nocks")
         before = len(sheet_document(session, nocks)["measurements"][0]["observations"])
         redone = undoable(session, nocks)[1]
-        redo(session, nocks)
+        step(session, nocks, redoing)
         after = len(sheet_document(session, nocks)["measurements"][0]["observations"])
         (other,) = (one for one in all_sheets(session) if one.title == "By another program")
         kept = sheet_document(session, other)

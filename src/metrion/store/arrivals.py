@@ -17,12 +17,12 @@ from metrion.formats.archive import Filed, is_archive, read_archive
 from metrion.formats.faults import Fault, Refused
 from metrion.formats.logbook import parse_logbook
 from metrion.formats.strict_json import read_json
-from metrion.store.commands import Change, carry_out
-from metrion.store.documents import entries, sheet_document
+from metrion.store.commands import Change, Step, write
+from metrion.store.documents import kept_entries, sheet_document
 from metrion.store.errors import Stale
-from metrion.store.models import EntryRow, Sheet
-from metrion.store.records import HEAD, SECTIONS, head_of, kept
-from metrion.store.sheets import entries_of, find_sheet, head_record, take_in
+from metrion.store.models import Sheet
+from metrion.store.records import HEAD
+from metrion.store.sheets import entries_of, find_sheet, head_record, put_in
 
 
 class Standing(StrEnum):
@@ -130,7 +130,7 @@ def take(session: Session, arrival: Arrival, decision: Decision) -> Sheet | None
         raise Refused(arrival.faults)
     if decision is Decision.NEW:
         free = _is_free(session, arrival.key)
-        return take_in(session, arrival.document, arrival.key if free else None)
+        return put_in(session, arrival.document, arrival.key if free else None)
     if arrival.sheet is None:
         raise Stale
     sheet = find_sheet(session, arrival.sheet)
@@ -150,17 +150,19 @@ def _is_free(session: Session, key: str) -> bool:
 
 def _replace(session: Session, sheet: Sheet, document: Record) -> Sheet:
     """Everything in a sheet as a file has it: one command, which undo takes back."""
+    here = {
+        (section, entry.id): entry
+        for section, found in kept_entries(session, sheet).items()
+        for entry in found
+    }
+    head = here[HEAD, sheet.id]
     coming = {(section, entry.id): entry for section, entry in entries_of(document)}
-    changes = []
-    for section in reversed(SECTIONS):
-        for before in entries(session, sheet, section):
-            if (section, before.id) not in coming:
-                changes.append(Change(section, before, None))
-    for (section, key), after in coming.items():
-        row = session.get(EntryRow, (sheet.id, section, key))
-        changes.append(Change(section, kept(row) if row else None, after))
-    parse_logbook(document)
-    head = head_of(sheet)
-    changes.append(Change(HEAD, head, replace(head, record=head_record(document))))
-    carry_out(session, sheet, "replace-sheet", changes)
+    coming[HEAD, sheet.id] = replace(head, record=head_record(document))
+    gone = [
+        Change(section, one, None)
+        for (section, key), one in here.items()
+        if (section, key) not in coming
+    ]
+    changes = [Change(key[0], here.get(key), one) for key, one in coming.items()]
+    write(session, sheet, Step("replace-sheet", [*gone[::-1], *changes]))
     return sheet

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Collection, Sequence
-from dataclasses import asdict, dataclass
+from dataclasses import asdict, dataclass, replace
 from datetime import UTC, datetime
 
 from sqlalchemy import insert, select
@@ -14,10 +14,10 @@ from metrion.core.logbook import SECTIONS as IN_A_FILE
 from metrion.core.logbook import Logbook
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import Earlier, parse_logbook
-from metrion.store.documents import Whole, changed_entries, document_of, kept_entries
+from metrion.store.documents import Entries, Whole, changed_entries, document_of
 from metrion.store.errors import NothingToRedo, NothingToUndo
 from metrion.store.models import ChangeRow, CommandRow, EntryRow, Sheet, State
-from metrion.store.records import HEAD, OBSERVATIONS, Kept, fill_head, new_row
+from metrion.store.records import HEAD, OBSERVATIONS, Kept, fill_head, kept, new_row
 from metrion.store.sheets import new_id
 
 _FEW = 100
@@ -40,28 +40,100 @@ class Change:
         return entry.id
 
 
-def carry_out(
-    session: Session,
-    sheet: Sheet,
-    title: str,
-    changes: Sequence[Change],
-    before: Whole | None = None,
-) -> Whole:
-    """Apply changes as one command, and check that the sheet is still a whole logbook.
+@dataclass(frozen=True)
+class Step:
+    """What brings a sheet to its next state; nothing of it is written yet.
+
+    Attributes:
+        title: what undo calls the command.
+        changes: to its entries.
+        command: number of the command that is taken back or made again; None for a new one.
+        state: in which it then is.
+    """
+
+    title: str
+    changes: Sequence[Change]
+    command: int | None = None
+    state: State = State.DONE
+
+
+def undoing(session: Session, sheet: Sheet) -> Step:
+    """The step that takes the last command back. Raises `NothingToUndo`."""
+    done = _commands(session, sheet, State.DONE)
+    if not done:
+        raise NothingToUndo
+    changes = [Change(c.section, c.after, c.before) for c in _changes(session, done[-1])]
+    return Step(done[-1].title, changes[::-1], done[-1].id, State.UNDONE)
+
+
+def redoing(session: Session, sheet: Sheet) -> Step:
+    """The step that makes the command again that was undone last. Raises `NothingToRedo`."""
+    undone = _commands(session, sheet, State.UNDONE)
+    if not undone:
+        raise NothingToRedo
+    return Step(undone[0].title, _changes(session, undone[0]), undone[0].id)
+
+
+def stepped(entries: Entries, step: Step, before: Whole | None = None) -> Whole:
+    """The sheet that a step comes to: a whole logbook, within bounds in all that is new to it.
 
     Args:
-        before: the sheet as it was, where that is at hand: only what changes is read anew.
-
-    Returns:
-        The sheet as it is then.
+        entries: of the sheet as it is.
+        before: all of it, where that is at hand: only what changes is read anew.
 
     Raises:
-        Refused: with every fault the sheet would have; the transaction is then to be given up.
+        Refused: with every fault that the sheet would have.
     """
+    known = {section: {one.id: one for one in entries[section]} for section in _touched(step)}
+    [head] = entries[HEAD]
+    changed: dict[tuple[str, str], Kept | None] = {(HEAD, head.id): _next(head, head)}
+    for one in step.changes:
+        key = one.entry_id
+        changed[one.section, key] = _next(known[one.section].get(key), one.after)
+    found = changed_entries(entries, changed)
+    document = document_of(found, before)
+    earlier = Earlier(before.document, before.logbook) if before else None
+    new = step.changes if step.command is None else ()
+    return Whole(found, document, _checked(document, new, earlier))
+
+
+def write(session: Session, sheet: Sheet, step: Step) -> None:
+    """Keep a step, and the command it belongs to. What it comes to was seen before: `stepped`."""
+    _note(session, sheet, step)
+    known = _rows(session, sheet, {(one.section, one.entry_id) for one in step.changes})
+    for one in step.changes:
+        if one.section == HEAD:
+            assert one.after is not None
+            fill_head(sheet, one.after.record)
+        else:
+            row = known.get((one.section, one.entry_id))
+            _bring(session, sheet, one.section, row, _next(kept(row) if row else None, one.after))
+    sheet.version += 1
+    sheet.changed_at = datetime.now(UTC)
+    session.flush()
+
+
+def _touched(step: Step) -> dict[str, None]:
+    return dict.fromkeys(one.section for one in step.changes)
+
+
+def _next(before: Kept | None, after: Kept | None) -> Kept | None:
+    """An entry as it is kept after a change.
+
+    Also going back is a step forward: a version is never used for two states.
+    """
+    return replace(after, version=before.version + 1) if before and after else after
+
+
+def _note(session: Session, sheet: Sheet, step: Step) -> None:
+    """Keep which command a step is of, with all that undo must know."""
+    if step.command is not None:
+        session.get_one(CommandRow, step.command).state = step.state
+        return
     for row in _commands(session, sheet, State.UNDONE):
         row.state = State.DROPPED
     command = CommandRow(
-        sheet_id=sheet.id, key=new_id(), title=title, at=datetime.now(UTC), state=State.DONE
+        sheet_id=sheet.id, key=new_id(), title=step.title, at=datetime.now(UTC), state=step.state
     )
     session.add(command)
     session.flush()
@@ -73,36 +145,10 @@ def carry_out(
             "before": change.before and asdict(change.before),
             "after": change.after and asdict(change.after),
         }
-        for change in changes
+        for change in step.changes
     ]
     if rows:
         session.execute(insert(ChangeRow), rows)
-    targets = [(c.section, c.entry_id, c.after) for c in changes]
-    return _apply(session, sheet, targets, before, changes)
-
-
-def undo(session: Session, sheet: Sheet, before: Whole | None = None) -> Whole:
-    """Take the last command back; the sheet as it is then. Raises `NothingToUndo`."""
-    done = _commands(session, sheet, State.DONE)
-    if not done:
-        raise NothingToUndo
-    command = done[-1]
-    command.state = State.UNDONE
-    changes = reversed(_changes(session, command))
-    targets = [(c.section, c.entry_id, _kept(c.before)) for c in changes]
-    return _apply(session, sheet, targets, before)
-
-
-def redo(session: Session, sheet: Sheet, before: Whole | None = None) -> Whole:
-    """Do the command again that was undone last; the sheet then. Raises `NothingToRedo`."""
-    undone = _commands(session, sheet, State.UNDONE)
-    if not undone:
-        raise NothingToRedo
-    command = undone[0]
-    command.state = State.DONE
-    changes = _changes(session, command)
-    targets = [(c.section, c.entry_id, _kept(c.after)) for c in changes]
-    return _apply(session, sheet, targets, before)
 
 
 def undoable(session: Session, sheet: Sheet) -> tuple[str | None, str | None]:
@@ -118,9 +164,10 @@ def _commands(session: Session, sheet: Sheet, state: State) -> Sequence[CommandR
     return session.scalars(found.order_by(CommandRow.id)).all()
 
 
-def _changes(session: Session, command: CommandRow) -> Sequence[ChangeRow]:
+def _changes(session: Session, command: CommandRow) -> list[Change]:
     found = select(ChangeRow).where(ChangeRow.command_id == command.id)
-    return session.scalars(found.order_by(ChangeRow.id)).all()
+    rows = session.scalars(found.order_by(ChangeRow.id))
+    return [Change(row.section, _kept(row.before), _kept(row.after)) for row in rows]
 
 
 def _kept(state: Record | None) -> Kept | None:
@@ -132,32 +179,6 @@ def _kept(state: Record | None) -> Kept | None:
         text_in(state, "id"), record, int(str(state["position"])), int(str(state["version"])),
         None if measurement is None else str(measurement),
     )  # fmt: skip
-
-
-def _apply(
-    session: Session,
-    sheet: Sheet,
-    targets: Sequence[tuple[str, str, Kept | None]],
-    before: Whole | None,
-    new: Sequence[Change] = (),
-) -> Whole:
-    """Bring entries to a state; what is ``new`` about it must keep to the bounds."""
-    known = _rows(session, sheet, [(section, key) for section, key, _ in targets])
-    changed: dict[tuple[str, str], EntryRow | None] = {}
-    for section, key, target in targets:
-        if section == HEAD:
-            assert target is not None
-            fill_head(sheet, target.record)
-        else:
-            row = known.get((section, key))
-            changed[section, key] = _brought_to(session, sheet, section, row, target)
-    sheet.version += 1
-    sheet.changed_at = datetime.now(UTC)
-    session.flush()
-    kept = changed_entries(before, changed) if before else kept_entries(session, sheet)
-    document = document_of(sheet, kept, before)
-    earlier = Earlier(before.document, before.logbook) if before else None
-    return Whole(kept, document, _checked(document, new, earlier))
 
 
 def _rows(
@@ -210,20 +231,14 @@ def _differs(change: Change, name: str) -> bool:
     return before != after if name == "" else before.get(name) != after.get(name)
 
 
-def _brought_to(
+def _bring(
     session: Session, sheet: Sheet, section: str, row: EntryRow | None, target: Kept | None
-) -> EntryRow | None:
-    """A row in another state; None if it goes."""
+) -> None:
+    """Bring a row to another state; it goes if that is None."""
     if target is None:
         if row is not None:
             session.delete(row)
-        return None
-    if row is None:
-        row = new_row(section, sheet.id, target)
-        session.add(row)
+    elif row is None:
+        session.add(new_row(section, sheet.id, target))
     else:
-        row.position = target.position
-        # Also going back is a step forward: a version is never used for two states.
-        row.version += 1
-        row.record = target.record
-    return row
+        row.position, row.version, row.record = target.position, target.version, target.record

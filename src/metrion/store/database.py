@@ -23,12 +23,11 @@ from metrion.core.facts import Name
 from metrion.store.backups import back_up, connected, is_whole, put_back
 from metrion.store.errors import StorageTrouble
 from metrion.store.troubles import told
-from metrion.store.turns import Turns
+from metrion.store.turns import PATIENCE_SECONDS, Turns
 
 FILE_NAME = "metrion.sqlite"
 _LOCK = "in-use"
 _BUSY_MILLISECONDS = 5000
-_PATIENCE_SECONDS = 30.0
 
 
 class Store:
@@ -86,7 +85,7 @@ class Store:
             StorageTrouble: if it cannot be kept.
         """
         with (
-            self._turns.mine(_PATIENCE_SECONDS),
+            self._turns.mine(PATIENCE_SECONDS),
             told(self.path),
             Session(self._writing) as session,
             session.begin(),

@@ -16,7 +16,7 @@ from metrion.formats.logbook import FORMAT, VERSION, parse_logbook
 from metrion.formats.strict_json import write_json
 from metrion.store.errors import NotHere
 from metrion.store.models import EntryRow, Sheet
-from metrion.store.records import OBSERVATIONS, SECTIONS, Kept, kept
+from metrion.store.records import HEAD, OBSERVATIONS, SECTIONS, Kept, head_of, kept
 
 
 def entries(session: Session, sheet: Sheet, section: str) -> list[Kept]:
@@ -26,19 +26,23 @@ def entries(session: Session, sheet: Sheet, section: str) -> list[Kept]:
     return [kept(row) for row in session.scalars(found)]
 
 
+Entries = dict[str, list[Kept]]
+"""All entries of a sheet by section, in order; its head is the one entry of its section."""
+
+
 @dataclass(frozen=True)
 class Whole:
-    """A sheet as it stands: its entries by section, its document, and the logbook read from it."""
+    """A sheet as it stands: its entries, its document, and the logbook read from it."""
 
-    entries: dict[str, list[Kept]]
+    entries: Entries
     document: Record
     logbook: Logbook
 
 
-def kept_entries(session: Session, sheet: Sheet) -> dict[str, list[Kept]]:
-    """All entries of a sheet by section, in order."""
+def kept_entries(session: Session, sheet: Sheet) -> Entries:
+    """All entries of a sheet."""
     own = select(EntryRow).where(EntryRow.sheet_id == sheet.id)
-    found: dict[str, list[Kept]] = {section: [] for section in SECTIONS}
+    found: Entries = {HEAD: [head_of(sheet)], **{section: [] for section in SECTIONS}}
     for row in session.scalars(own.order_by(EntryRow.position, EntryRow.id)):
         found[row.section].append(kept(row))
     return found
@@ -46,26 +50,24 @@ def kept_entries(session: Session, sheet: Sheet) -> dict[str, list[Kept]]:
 
 def sheet_document(session: Session, sheet: Sheet) -> Record:
     """The ``metrion-logbook`` document of a sheet."""
-    return document_of(sheet, kept_entries(session, sheet))
+    return document_of(kept_entries(session, sheet))
 
 
-def changed_entries(
-    before: Whole, changed: Mapping[tuple[str, str], EntryRow | None]
-) -> dict[str, list[Kept]]:
-    """All entries of a sheet by section, some of which were changed since ``before``.
+def changed_entries(before: Entries, changed: Mapping[tuple[str, str], Kept | None]) -> Entries:
+    """All entries of a sheet, some of which were changed since ``before``.
 
     Args:
-        changed: by section and id, the rows of those that were changed; None for one that is gone.
+        changed: by section and id; None for one that is gone.
     """
-    found = dict(before.entries)
+    found = dict(before)
     by_id = {
         section: {one.id: one for one in found[section]}
         for section in dict.fromkeys(section for section, _ in changed)
     }
-    for (section, key), row in changed.items():
+    for (section, key), entry in changed.items():
         by_id[section].pop(key, None)
-        if row:
-            by_id[section][key] = kept(row)
+        if entry:
+            by_id[section][key] = entry
     for section, entries in by_id.items():
         found[section] = sorted(entries.values(), key=lambda entry: (entry.position, entry.id))
     return found
@@ -74,13 +76,14 @@ def changed_entries(
 def whole_sheet(session: Session, sheet: Sheet) -> Whole:
     """A sheet as it stands. Raises `Refused` if it makes no logbook."""
     found = kept_entries(session, sheet)
-    document = document_of(sheet, found)
+    document = document_of(found)
     return Whole(found, document, parse_logbook(document, kept=True))
 
 
-def document_of(sheet: Sheet, kept: dict[str, list[Kept]], before: Whole | None = None) -> Record:
-    """The document that a sheet makes with its entries; what has not changed is the same object."""
-    document: Record = {"format": FORMAT, "version": VERSION, "title": sheet.title}
+def document_of(kept: Entries, before: Whole | None = None) -> Record:
+    """The document that entries make; what has not changed since before is the same object."""
+    [head] = kept[HEAD]
+    document: Record = {"format": FORMAT, "version": VERSION, "title": head.record["title"]}
     for section in IN_A_FILE:
         document[section] = [entry.record for entry in kept[section]]
     measurements = _measurements(kept)
@@ -92,10 +95,10 @@ def document_of(sheet: Sheet, kept: dict[str, list[Kept]], before: Whole | None 
         else {**entries[0].record, OBSERVATIONS: [one.record for one in entries[1:]]}
         for key, entries in measurements.items()
     ]
-    return document | sheet.extra
+    return document | head.record
 
 
-def _measurements(kept: dict[str, list[Kept]]) -> dict[str, list[Kept]]:
+def _measurements(kept: Entries) -> dict[str, list[Kept]]:
     """Each measurement with its observations behind it, by id."""
     found = {entry.id: [entry] for entry in kept["measurements"]}
     for entry in kept[OBSERVATIONS]:

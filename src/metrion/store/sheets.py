@@ -51,10 +51,16 @@ def take_in(session: Session, document: Json, key: str | None = None) -> Sheet:
     Raises:
         Refused: with every fault of the document; nothing is stored then.
     """
-    logbook = parse_logbook(document)
+    parse_logbook(document)
     assert isinstance(document, dict)
-    sheet = add_sheet(session, logbook.title, key)
-    fill_head(sheet, head_record(document))
+    return put_in(session, document, key)
+
+
+def put_in(session: Session, document: Record, key: str | None = None) -> Sheet:
+    """A new sheet from a document that was found to be a logbook."""
+    head = head_record(document)
+    sheet = add_sheet(session, text_in(head, "title"), key)
+    fill_head(sheet, head)
     for section, entry in entries_of(document):
         session.add(new_row(section, sheet.id, entry))
     session.flush()

@@ -6,8 +6,12 @@ from collections import deque
 from collections.abc import Iterator
 from contextlib import contextmanager
 from threading import Lock
+from weakref import WeakValueDictionary
 
 from metrion.store.errors import Busy
+
+PATIENCE_SECONDS = 30.0
+"""How long one waits for one's turn."""
 
 
 class Turns:
@@ -56,3 +60,19 @@ class Turns:
                 self._waiting.popleft().release()
             else:
                 self._taken = False
+
+
+class TurnsByName:
+    """Turns at many things, each with a name of its own."""
+
+    def __init__(self) -> None:
+        self._guard = Lock()
+        self._turns: WeakValueDictionary[str, Turns] = WeakValueDictionary()
+
+    @contextmanager
+    def mine(self, name: str, patience: float) -> Iterator[None]:
+        """One's turn at one of them; see `Turns.mine`. Raises `Busy`."""
+        with self._guard:
+            turns = self._turns.setdefault(name, Turns())
+        with turns.mine(patience):
+            yield

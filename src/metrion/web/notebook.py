@@ -17,13 +17,14 @@ from metrion.core.quantity.measurements import Measurement
 from metrion.core.uncertainty.conventions import Convention
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_own_convention
-from metrion.store import Damaged, NotHere, Store
-from metrion.store.commands import Change, carry_out, undoable
-from metrion.store.documents import Whole, whole_sheet
+from metrion.store import Busy, Damaged, NotHere, Store
+from metrion.store.commands import Change, Step, stepped, undoable, write
+from metrion.store.documents import Whole, kept_entries, whole_sheet
 from metrion.store.models import SettingRow, Sheet
 from metrion.store.once import keep, was_done
 from metrion.store.records import Kept
 from metrion.store.sheets import find_sheet
+from metrion.store.turns import PATIENCE_SECONDS, TurnsByName
 from metrion.voice import DecimalSign, Numbers, Speaker
 from metrion.web.damage import contained
 from metrion.web.once import asked, once
@@ -31,6 +32,7 @@ from metrion.web.remembered import Memo, WorkedOut, worked_out
 from metrion.web.schemas import SheetSummaryView
 
 _REMEMBERED, _LISTED = 256, 16_384
+_TRIES = 8
 OWN_CONVENTIONS = "own_conventions"
 
 
@@ -105,6 +107,7 @@ class Notebook:
         self.store = store
         self.open_at = ""
         """The page that was looked at last."""
+        self._turns = TurnsByName()
         self._worked: Memo[State, Worked] = Memo(_REMEMBERED)
         self.summaries: Memo[tuple[str, int, Speaker], SheetSummaryView] = Memo(_LISTED)
         """What the notebook lists of each sheet: small, so that all of a long notebook are kept."""
@@ -126,22 +129,33 @@ class Notebook:
         Args:
             key: id of the sheet.
             title: what undo calls it.
-            build: finds out what is to change, inside the transaction.
+            build: finds out what is to change.
         """
+        return self.apply(key, lambda session, sheet: Step(title, build(session, sheet)))
 
-        def carried_out(session: Session, sheet: Sheet, before: Whole | None) -> Whole:
-            return carry_out(session, sheet, title, build(session, sheet), before)
+    def apply(self, key: str, plan: Callable[[Session, Sheet], Step]) -> Changed:
+        """Bring a sheet to its next state; once for each idempotency key.
 
-        return self.apply(key, carried_out)
-
-    def apply(self, key: str, act: Callable[[Session, Sheet, Whole | None], Whole]) -> Changed:
-        """Bring a sheet to another state, which `act` returns; once for each idempotency key.
+        It is worked out before anything is written, so that nobody waits for that who writes to
+        another sheet; who writes to this one has the next turn.
 
         Args:
             key: id of the sheet.
+            plan: finds out which step is to be made.
+
+        Raises:
+            Busy: if others change the sheet all the time.
         """
+        with self._turns.mine(key, PATIENCE_SECONDS):
+            for _ in range(_TRIES):
+                if changed := self._try(key, plan):
+                    return changed
+        raise Busy
+
+    def _try(self, key: str, plan: Callable[[Session, Sheet], Step]) -> Changed | None:
+        """See `apply`; None if somebody else changed the sheet meanwhile."""
         found = asked()
-        with self.store.writing() as session:
+        with self.store.reading() as session:
             sheet = find_sheet(session, key)
             if found and was_done(session, found):
                 return Changed(None, self.worked(session, sheet))
@@ -149,10 +163,21 @@ class Notebook:
             with suppress(Damaged):
                 # One that cannot be worked out may be what is to be mended.
                 before = self.worked(session, sheet)
-            whole = act(session, sheet, before.whole if before else None)
-            after = _work_out(session, sheet, whole, before.worked_out if before else None)
+            seen, step = sheet.version, plan(session, sheet)
+            entries = before.entries if before else kept_entries(session, sheet)
+        whole = stepped(entries, step, before.whole if before else None)
+        with contained():
+            results = worked_out(
+                whole.logbook, whole.document, before.worked_out if before else None
+            )
+        with self.store.writing() as session:
+            sheet = find_sheet(session, key)
+            if sheet.version != seen or (found and was_done(session, found)):
+                return None
             if found:
                 keep(session, found)
+            write(session, sheet, step)
+            after = _worked(session, sheet, whole, results)
         # Only what was kept is remembered.
         self._worked.keep((after.id, after.version), after)
         return Changed(before, after)
@@ -212,10 +237,12 @@ def notebook() -> Notebook:
 
 
 @contained()
-def _work_out(
-    session: Session, sheet: Sheet, whole: Whole | None = None, before: WorkedOut | None = None
-) -> Worked:
-    whole = whole or whole_sheet(session, sheet)
+def _work_out(session: Session, sheet: Sheet) -> Worked:
+    whole = whole_sheet(session, sheet)
+    return _worked(session, sheet, whole, worked_out(whole.logbook, whole.document))
+
+
+def _worked(session: Session, sheet: Sheet, whole: Whole, results: WorkedOut) -> Worked:
     undo, redo = undoable(session, sheet)
     return Worked(
         sheet.id,
@@ -224,7 +251,7 @@ def _work_out(
         sheet.changed_at.isoformat(),
         sheet.extra,
         whole,
-        worked_out(whole.logbook, whole.document, before),
+        results,
         undo,
         redo,
     )

@@ -11,7 +11,7 @@ from sqlalchemy.orm import Session
 from metrion.core.json import Record
 from metrion.formats.archive import file_name
 from metrion.store import Damaged, Stale
-from metrion.store.commands import Change, redo, undo
+from metrion.store.commands import Change, redoing, undoing
 from metrion.store.documents import logbook_file
 from metrion.store.models import Sheet
 from metrion.store.records import HEAD, head_of
@@ -127,14 +127,14 @@ def restore_sheet(key: str) -> SheetView:
 @blueprint.response(200, schema_of(SheetChangeView))
 def undo_last(key: str) -> SheetChangeView:
     """Take the last change back. 409 if there is none."""
-    return change_view(notebook().apply(key, undo))
+    return change_view(notebook().apply(key, undoing))
 
 
 @blueprint.post("/<key>/redo")
 @blueprint.response(200, schema_of(SheetChangeView))
 def redo_last(key: str) -> SheetChangeView:
     """Make the change again that was taken back last. 409 if there is none."""
-    return change_view(notebook().apply(key, redo))
+    return change_view(notebook().apply(key, redoing))
 
 
 @blueprint.get("/<key>/logbook")

@@ -1,0 +1,90 @@
+"""Who changes a sheet waits for who changes the same one, and for nobody's working out."""
+
+import threading
+from collections.abc import Callable
+from pathlib import Path
+
+import pytest
+from flask import Flask
+from sqlalchemy.orm import Session
+
+from metrion.store import Busy, Store
+from metrion.store.commands import Change, Step, write
+from metrion.store.models import Sheet
+from metrion.store.sheets import find_sheet, new_observations
+from metrion.web.notebook import Notebook
+
+_Plan = Callable[[Session, Sheet], Step]
+FIRST, SECOND = ("bridle-line", "standoff"), ("old-standoffs", "standoff")
+
+
+def reading(quantity: str, before: Callable[[], object] = lambda: None) -> _Plan:
+    """A plan to add a reading to a quantity of the demo, and what happens while it is made."""
+
+    def plan(session: Session, sheet: Sheet) -> Step:
+        before()
+        [entry] = new_observations(session, sheet, [{"main": "5", "fine": 3}], quantity)
+        return Step("add", [Change("observations", None, entry)])
+
+    return plan
+
+
+def count(notebook: Notebook, sheet: str, quantity: str) -> int:
+    return len(notebook.sheet(sheet).quantity(quantity).observations)
+
+
+def apply(app: Flask, sheet: str, plan: _Plan) -> None:
+    with app.test_request_context():
+        app.extensions["notebook"].apply(sheet, plan)
+
+
+def test_working_out_one_sheet_keeps_no_other_from_being_written(app: Flask) -> None:
+    working, go_on = threading.Event(), threading.Event()
+
+    def worked_out_slowly() -> None:
+        working.set()
+        assert go_on.wait(30)
+
+    slow = threading.Thread(
+        target=apply, args=(app, FIRST[0], reading(FIRST[1], worked_out_slowly))
+    )
+    slow.start()
+    assert working.wait(30)
+    notebook = app.extensions["notebook"]
+    before = count(notebook, *FIRST), count(notebook, *SECOND)
+    apply(app, SECOND[0], reading(SECOND[1]))
+    between = count(notebook, *FIRST), count(notebook, *SECOND)
+    go_on.set()
+    slow.join()
+    assert between == (before[0], before[1] + 1)
+    assert count(notebook, *FIRST) == before[0] + 1
+
+
+def test_what_another_process_writes_meanwhile_is_not_lost(app: Flask, tmp_path: Path) -> None:
+    notebook, other = app.extensions["notebook"], Store(tmp_path)
+    overtaken = []
+
+    def overtake() -> None:
+        if not overtaken:
+            overtaken.append(write_elsewhere(other))
+
+    before = count(notebook, *FIRST)
+    apply(app, FIRST[0], reading(FIRST[1], overtake))
+    other.close()
+    assert len(overtaken) == 1
+    assert count(notebook, *FIRST) == before + 2
+
+
+def write_elsewhere(store: Store) -> None:
+    with store.writing() as session:
+        sheet = find_sheet(session, FIRST[0])
+        write(session, sheet, reading(FIRST[1])(session, sheet))
+
+
+def test_who_is_always_overtaken_is_told_to_come_again(app: Flask, tmp_path: Path) -> None:
+    notebook, other = app.extensions["notebook"], Store(tmp_path)
+    before, overtaken = count(notebook, *FIRST), []
+    with pytest.raises(Busy):
+        apply(app, FIRST[0], reading(FIRST[1], lambda: overtaken.append(write_elsewhere(other))))
+    other.close()
+    assert count(notebook, *FIRST) == before + len(overtaken)
