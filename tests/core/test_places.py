@@ -33,8 +33,13 @@ def test_each_place_has_its_own_mean_in_the_order_of_the_first_visit() -> None:
 
 
 def test_what_was_set_aside_makes_no_place() -> None:
-    found = by_place(measured(reading("rim", 9, 0), reading("foot", 8, 0, "a burr")))
-    assert [one.place for one in found] == ["rim"]
+    burr = reading("neck", 8, 0, "a burr")
+    found = by_place(measured(reading("rim", 9, 0), burr, reading("foot", 8, 0)))
+    assert [one.place for one in found] == ["rim", "foot"]
+
+
+def test_a_single_place_has_no_result_beside_that_of_the_whole() -> None:
+    assert by_place(measured(reading("rim", 9, 0), reading("foot", 8, 0, "a burr"))) == ()
 
 
 def test_readings_without_a_place_stand_together() -> None:

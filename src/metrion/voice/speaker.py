@@ -20,6 +20,9 @@ if TYPE_CHECKING:
 _NAMES = re.compile(r"\{ *([a-z][\w-]*) *\}")
 """Of messages within a message."""
 
+_VARIABLES = re.compile(r"\$([A-Za-z][\w-]*)")
+"""Of what a message is about."""
+
 _BETWEEN = " | "
 """Between the words of a list in the catalogue, and singular and plural of one's own."""
 
@@ -49,6 +52,15 @@ def _understood(language: str, code: str) -> bool:
         ):
             bundle.add_resource(FluentResource(text))
     return bundle.has_message(code)
+
+
+def _about(language: str, code: str) -> set[str]:
+    """What a message speaks of, its attributes, and the messages within it."""
+    name, _, _ = code.partition(".")
+    texts = [messages(each).get(name, "") for each in dict.fromkeys((language, DEFAULT))]
+    named = (one for text in texts for one in _NAMES.findall(text))
+    found = {one for text in texts for one in _VARIABLES.findall(text)}
+    return found.union(*(_about(language, one) for one in named))
 
 
 def _counted(count: int) -> object:
@@ -90,6 +102,10 @@ class Speaker:
             found |= {capital: _capital(word), f"{capital}s": _capital(plural)}
         return found
 
+    @cached_property
+    def _named(self) -> frozenset[str]:
+        return frozenset(self.words)
+
     def _both(self) -> dict[str, tuple[str, str]]:
         """Singular and plural of each concept."""
         own = dict(self.own)
@@ -119,7 +135,9 @@ class Speaker:
             LookupError: for one that the catalogue has no message for.
         """
         about = {name: self._written(value) for name, value in fact.about.items()}
-        return self._raw(fact.code, **{**self.words, **about})
+        # A hundred words of which most messages name none: to hand over all takes most of the time.
+        words = {name: self.words[name] for name in _about(self.language, fact.code) & self._named}
+        return self._raw(fact.code, **{**words, **about})
 
     def _raw(self, code: str, **about: object) -> str:
         pattern = self._pattern(code)

@@ -21,8 +21,13 @@ class PlaceResult:
 
 
 def by_place(measurement: Measurement) -> tuple[PlaceResult, ...]:
-    """The result of each place with a counting reading, in the order they were first visited."""
+    """The result of each place with a counting reading, in the order they were first visited.
+
+    Of a single place there is none beside the result of the whole.
+    """
     places = dict.fromkeys(o.place for o in measurement.observations if o.counts)
+    if len(places) < 2:
+        return ()
     return tuple(
         PlaceResult(place, reduce_measurement(_at(measurement, place))) for place in places
     )

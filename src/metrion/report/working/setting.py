@@ -7,7 +7,7 @@ with as many figures as the numbers before it bear out.
 
 from __future__ import annotations
 
-from collections.abc import Callable, Mapping, Sequence
+from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
 from fractions import Fraction
 
@@ -103,13 +103,10 @@ class Page:
             What is printed, and what that is worth.
         """
         found = None if expression is None else self.recomputed(expression)
-        candidates = _candidates(value, self.speaker.numbers)
-        borne_out = (
-            (text, printed)
-            for text, printed, half in candidates
-            if found is None or abs(found - printed) <= half
-        )
-        return next(borne_out, candidates[-1][:2])
+        for printed, half in _candidates(value):
+            if found is None or abs(found - printed) <= half:
+                break
+        return self.speaker.numbers.number(printed), printed
 
     def set(self, expression: Expression) -> Line:
         """An expression as mathematics, with numbers for its names."""
@@ -187,23 +184,20 @@ def _signed_sum(terms: Sequence[Printed]) -> Line:
 
 def number(value: Fraction, numbers: Numbers) -> str:
     """A number for people: in full where that is short, else to six figures."""
-    text, _, _ = next(iter(_candidates(value, numbers)))
-    return text
+    printed, _ = next(_candidates(value))
+    return numbers.number(printed)
 
 
-def _candidates(value: Fraction, numbers: Numbers) -> list[tuple[str, Fraction, Fraction]]:
-    """A number with ever fewer figures: its text, what that is worth, half a unit of its last."""
-    found = []
+def _candidates(value: Fraction) -> Iterator[tuple[Fraction, Fraction]]:
+    """A number with ever fewer figures: what that is worth, and half a unit of its last."""
     decimals = finite_decimals(value)
     if decimals is not None and decimals <= _MOST_DECIMALS:
-        found.append((numbers.number(value), value, _half(-decimals)))
+        yield value, _half(-decimals)
     if value:
         first = first_place(abs(value))
         for figures in range(_FIGURES, 0, -1):
             place = first - figures + 1
-            rounded = round_half_away(value, place)
-            found.append((numbers.number(rounded), rounded, _half(place)))
-    return found
+            yield round_half_away(value, place), _half(place)
 
 
 def _half(place: int) -> Fraction:

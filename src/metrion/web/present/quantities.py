@@ -105,16 +105,13 @@ def _by_itself(
 
 def places_view(measurement: Measurement) -> list[PlaceView]:
     """The result of each place, where there are several."""
-    found = by_place(measurement)
-    if len(found) < 2:
-        return []
     return [
         PlaceView(
             place=one.place,
             count=len(one.result.measurement.counting),
             sentence=shown(one.result.rounded.printed) if one.result.rounded else None,
         )
-        for one in found
+        for one in by_place(measurement)
     ]
 
 
