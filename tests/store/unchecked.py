@@ -4,7 +4,7 @@ from pathlib import Path
 from typing import Any
 
 from metrion.store import Store
-from metrion.store.records import new_row
+from metrion.store.records import add_rows
 from metrion.store.sheets import add_sheet, entries_of
 
 
@@ -13,6 +13,5 @@ def keep_unchecked(folder: Path, key: str, document: dict[str, Any]) -> None:
     store = Store(folder)
     with store.writing() as session:
         sheet = add_sheet(session, document["title"], key)
-        for section, entry in entries_of(document):
-            session.add(new_row(section, sheet.id, entry))
+        add_rows(session, sheet.id, entries_of(document))
     store.close()

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Collection, Sequence
-from dataclasses import asdict, dataclass, replace
+from dataclasses import dataclass, replace
 from datetime import UTC, datetime
 
 from sqlalchemy import insert, select
@@ -17,7 +17,7 @@ from metrion.formats.logbook import Earlier, parse_logbook
 from metrion.store.documents import Entries, Whole, changed_entries, document_of
 from metrion.store.errors import NothingToRedo, NothingToUndo
 from metrion.store.models import ChangeRow, CommandRow, EntryRow, Sheet, State
-from metrion.store.records import HEAD, OBSERVATIONS, Kept, fill_head, kept, new_row
+from metrion.store.records import HEAD, OBSERVATIONS, Kept, add_rows, fill_head, kept
 from metrion.store.sheets import new_id
 
 _FEW = 100
@@ -101,13 +101,16 @@ def write(session: Session, sheet: Sheet, step: Step) -> None:
     """Keep a step, and the command it belongs to. What it comes to was seen before: `stepped`."""
     _note(session, sheet, step)
     known = _rows(session, sheet, {(one.section, one.entry_id) for one in step.changes})
+    new: list[tuple[str, Kept]] = []
     for one in step.changes:
-        if one.section == HEAD:
-            assert one.after is not None
+        row = known.get((one.section, one.entry_id))
+        if one.section == HEAD and one.after is not None:
             fill_head(sheet, one.after.record)
-        else:
-            row = known.get((one.section, one.entry_id))
-            _bring(session, sheet, one.section, row, _next(kept(row) if row else None, one.after))
+        elif row is not None:
+            _bring(session, row, _next(kept(row), one.after))
+        elif one.after is not None:
+            new.append((one.section, one.after))
+    add_rows(session, sheet.id, new)
     sheet.version += 1
     sheet.changed_at = datetime.now(UTC)
     session.flush()
@@ -142,8 +145,8 @@ def _note(session: Session, sheet: Sheet, step: Step) -> None:
             "command_id": command.id,
             "section": change.section,
             "entry_id": change.entry_id,
-            "before": change.before and asdict(change.before),
-            "after": change.after and asdict(change.after),
+            "before": vars(change.before) if change.before else None,
+            "after": vars(change.after) if change.after else None,
         }
         for change in step.changes
     ]
@@ -231,14 +234,9 @@ def _differs(change: Change, name: str) -> bool:
     return before != after if name == "" else before.get(name) != after.get(name)
 
 
-def _bring(
-    session: Session, sheet: Sheet, section: str, row: EntryRow | None, target: Kept | None
-) -> None:
+def _bring(session: Session, row: EntryRow, target: Kept | None) -> None:
     """Bring a row to another state; it goes if that is None."""
     if target is None:
-        if row is not None:
-            session.delete(row)
-    elif row is None:
-        session.add(new_row(section, sheet.id, target))
+        session.delete(row)
     else:
         row.position, row.version, row.record = target.position, target.version, target.record

@@ -2,7 +2,11 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
 from dataclasses import dataclass
+
+from sqlalchemy import insert
+from sqlalchemy.orm import Session
 
 from metrion.core.json import Record, text_in
 from metrion.core.logbook import SECTIONS as IN_A_FILE
@@ -51,9 +55,8 @@ def kept(row: EntryRow) -> Kept:
     return Kept(row.id, dict(row.record), row.position, row.version, row.measurement)
 
 
-def new_row(section: str, sheet_id: str, entry: Kept) -> EntryRow:
-    """A row for an entry."""
-    return EntryRow(
-        sheet_id=sheet_id, section=section, id=entry.id, position=entry.position,
-        version=entry.version, measurement=entry.measurement, record=entry.record,
-    )  # fmt: skip
+def add_rows(session: Session, sheet_id: str, new: Iterable[tuple[str, Kept]]) -> None:
+    """Keep new entries of a sheet, each with its section."""
+    rows = [{"sheet_id": sheet_id, "section": section, **vars(entry)} for section, entry in new]
+    if rows:
+        session.execute(insert(EntryRow), rows)

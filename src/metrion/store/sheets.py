@@ -14,7 +14,7 @@ from metrion.core.logbook import SECTIONS as IN_A_FILE
 from metrion.formats.logbook import parse_logbook
 from metrion.store.errors import NotHere, Stale, TakenId
 from metrion.store.models import EntryRow, Sheet
-from metrion.store.records import OBSERVATIONS, Kept, fill_head, kept, new_row
+from metrion.store.records import OBSERVATIONS, Kept, add_rows, fill_head, kept
 
 _NAMES = {
     "instruments": "instrument",
@@ -61,9 +61,8 @@ def put_in(session: Session, document: Record, key: str | None = None) -> Sheet:
     head = head_record(document)
     sheet = add_sheet(session, text_in(head, "title"), key)
     fill_head(sheet, head)
-    for section, entry in entries_of(document):
-        session.add(new_row(section, sheet.id, entry))
     session.flush()
+    add_rows(session, sheet.id, entries_of(document))
     return sheet
 
 
