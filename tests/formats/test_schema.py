@@ -57,7 +57,6 @@ def test_what_can_be_read_is_valid(document: dict[str, Any]) -> None:
         (("instruments", 0, "span"), None),
         (("zero_checks", 0, "phase"), "during"),
         (("measurements", 0, "items"), 0),
-        (("measurements", 0, "observations", 0, "fine"), 3.5),
         (("measurements", 0, "observations", 0, "main"), 6),
         (("measurements", 0, "convention"), ""),
         (("instruments", 0, "fine_divisions"), 1_001),

@@ -118,6 +118,11 @@ class UnitText(Holds):
 
 
 @dataclass(frozen=True)
+class OtherUnits(Holds):
+    """Units that something is to be given in besides its own, each once."""
+
+
+@dataclass(frozen=True)
 class FormulaText(Holds):
     """A formula of the inputs."""
 

@@ -113,6 +113,10 @@ class NotEstimable(ScaleError):
         super().__init__("not-estimable", line=Figure(line), reason=reason)
 
 
+class NotUndecided(ScaleError):
+    """Lines that cannot be taken for each other."""
+
+
 class FormulaError(MetrionError):
     """A formula that does not parse or names something that is no input."""
 

@@ -8,6 +8,7 @@ from metrion.core.declared import (
     NOTHING,
     PROSE,
     Entries,
+    Reference,
     Rest,
     Text,
     declared,
@@ -30,6 +31,7 @@ class Logbook:
     Attributes:
         title: of the sheet.
         instruments, zero_checks, conventions, measurements, derived: its entries, in order.
+        convention: for every measurement and derived quantity that names none, if there is one.
         authors, date, aim: what stands at the head of its report; for the record only.
         rest: what else the file has.
     """
@@ -42,6 +44,7 @@ class Logbook:
     conventions: tuple[Convention, ...] = declared(Entries(Convention, 100), default=())
     measurements: tuple[Measurement, ...] = declared(Entries(Measurement, 20_000), default=())
     derived: tuple[Derived, ...] = declared(Entries(Derived, 5_000), default=())
+    convention: Convention | None = declared(Reference("conventions"), default=None)
     authors: str = declared(Text(PROSE), default="", for_the_record=True)
     date: str = declared(Text(), default="", for_the_record=True)
     aim: str = declared(Text(PROSE), default="", for_the_record=True)

@@ -8,8 +8,10 @@ from fractions import Fraction
 
 from metrion.core.exact.numbers import float_text, to_text
 from metrion.core.exact.rounding import Rounded
+from metrion.core.exact.units import Unit
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.logbook import Logbook, Reviewed, reviewed
+from metrion.core.quantity.also import Also
 from metrion.core.quantity.derived import DerivedResult, reduce_derived
 from metrion.core.review import Flag
 from metrion.core.scales import VernierScale
@@ -73,6 +75,7 @@ def measurement_document(reviewed: Reviewed) -> Document:
         "corrected": _texts(measurement.corrected),
         "mean": _exact(result.mean),
         **_uncertain(result.uncertainty, result.rounded),
+        **_also(measurement.also_in, result.also),
         "relative_percent": _exact(result.relative_percent),
         "flags": [flag_document(flag) for flag in reviewed.flags],
     }
@@ -92,6 +95,7 @@ def derived_document(result: DerivedResult) -> Document:
         "unit": result.derived.unit.text,
         "mean": float_text(value) if isinstance(value, float) else _exact(value),
         **_uncertain(result.uncertainty, result.rounded),
+        **_also(result.derived.also_in, result.also),
     }
 
 
@@ -109,6 +113,22 @@ def flag_document(flag: Flag) -> Document:
     if flag.zero_check:
         document["zero_check"] = flag.zero_check
     return document
+
+
+def _also(units: Sequence[Unit], found: Sequence[Also | None]) -> Document:
+    """A result in the other units it is to be given in; nothing where there are none."""
+    if not units:
+        return {}
+    each = [
+        {
+            "unit": unit.text,
+            "value": one and one.value,
+            "uncertainty": one and one.uncertainty,
+            "text": one and one.text,
+        }
+        for unit, one in zip(units, found, strict=True)
+    ]
+    return {"also": each}
 
 
 def _uncertain(uncertainty: Uncertainty | None, rounded: Rounded | None) -> Document:

@@ -132,7 +132,7 @@ def _only(document: Record, quantity: str) -> Record:
     needed: dict[str, list[Json]] = {
         "instruments": [wanted["instrument"]],
         "zero_checks": zero if isinstance(zero, list) else [],
-        "conventions": [wanted["convention"]],
+        "conventions": [wanted.get("convention"), document.get("convention")],
         "derived": [],
     }
     kept: Record = {

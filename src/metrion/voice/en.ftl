@@ -30,6 +30,7 @@ step-limit = limit of one look
 step-spread-half-range = half the range
 step-spread-mean-deviation = mean deviation
 step-spread-standard-error = standard deviation
+step-limit-of-lines = limit of a look in which { $count } lines seem to meet
 step-component_reading = component: reading limit
 step-component_scatter = component: scatter
 step-component_zero = component: zero look
@@ -452,6 +453,10 @@ fault-and-hint = { $what } { $hint }
 no-such-line = { $tool } has no line { $line }; its lines run from 0 to { $last }
 no-line-worth = { $tool } has no line worth { $line }; its lines run from 0 to { $last }
 not-estimable = { $line } is an estimated line, but { $reason }; give a whole line as integer
+undecided-not-in-order = the fine lines of { $tool } are not in order, so { $line } do not read alike; give the one line that meets
+undecided-backwards = { $line } are no lines beside each other: give the lower one first, like 15-16
+undecided-too-many = { $line } are more than { $most } lines; look again which of them meet
+undecided-off-scale = { $tool } has no lines { $line }; the lines that can be taken for each other run from { $first } to { $last }
 lines-not-in-order = the fine lines of { $tool } are not in order
 convention-without-estimates = the convention in force does not estimate between lines
 no-middle-line = the middle of { $first } and { $last } falls between two lines; look again whether { $below } or { $above } meets
@@ -514,7 +519,11 @@ figures-missing = { $field } is missing; it must be 1, 2 or "1-or-2"
 figures-other = { $field } must be 1, 2 or "1-or-2"
 coverage-out-of-bounds = { $field } must be { $what }, above 0 (a percentage below 100)
 not-two-numbers = { $field } must be two numbers, the lower first, like ["0", "150"]
-not-a-line = fine must be a whole line like 26, or an estimate like "26.4"
+also-twice = { $unit } stands there already
+also-own = { $unit } is the unit of the result itself
+also-not-offered = { $unit } is none of { $known }
+also-no-conversion = { $unit } does not convert from { $own }
+not-a-line = fine must be a whole line like 26, an estimate like "26.4", or lines that cannot be told apart like "15-16"
 
 ## What is wrong with a file: how its entries go together
 

@@ -110,16 +110,19 @@ class _Records:
             section: {text_in(one, "id"): one for one in records_in(document, section)}
             for section in ("instruments", "zero_checks", "conventions")
         }
+        self._usual = text_in(document, "convention")
 
     def hash(self, measurement: Record) -> str:
         """A hash of a measurement and all that it hangs on."""
         named = measurement.get("zero")
+        convention = text_in(measurement, "convention") or self._usual
         zero = [str(key) for key in named] if isinstance(named, list) else []
         hangs_on = [
             measurement,
             self._by_id["instruments"][text_in(measurement, "instrument")],
             [self._by_id["zero_checks"][key] for key in zero],
             # A built-in convention is none of the logbook's.
-            self._by_id["conventions"].get(text_in(measurement, "convention")),
+            self._by_id["conventions"].get(convention),
+            convention,
         ]
         return sha256(write_json(hangs_on, indent=None).encode()).hexdigest()

@@ -22,14 +22,14 @@ from metrion.core.declared import (
     entry,
     rest,
 )
-from metrion.core.errors import NoSuchLine, NotAMark, NotEstimable
+from metrion.core.errors import NoSuchLine, NotAMark, NotEstimable, NotUndecided
 from metrion.core.exact.angles import angle_text, degrees_and_minutes
 from metrion.core.exact.numbers import finite_decimals, fixed, to_text
 from metrion.core.facts import Name, fact
 from metrion.core.formula.expression import Expression, Part, angle
 from metrion.core.instruments.appearance import Appearance
 from metrion.core.scales import Indication, Line, PlainScale, Scale, ScrewScale, VernierScale
-from metrion.core.scales.base import indication_of, is_multiple
+from metrion.core.scales.base import MOST_UNDECIDED, Undecided, indication_of, is_multiple
 
 
 class Kind(StrEnum):
@@ -174,6 +174,20 @@ class Instrument:
                 raise NotEstimable(text, fact("convention-without-estimates"))
         if not self.scale.has_line(line):
             raise NoSuchLine(text, self.name, str(self.scale.last_line))
+
+    def check_undecided(self, alike: Undecided) -> None:
+        """Raise `NotUndecided` if these lines cannot be taken for each other."""
+        ends = self.scale.undecidable
+        lines, about = Name(alike.text), {"tool": Name(self.name)}
+        if ends is None:
+            raise NotUndecided("undecided-not-in-order", line=lines, **about)
+        if not alike.first < alike.last:
+            raise NotUndecided("undecided-backwards", line=lines)
+        if alike.lines > MOST_UNDECIDED:
+            raise NotUndecided("undecided-too-many", line=lines, most=MOST_UNDECIDED)
+        if alike.first < ends[0] or alike.last > ends[1]:
+            first, last = ends
+            raise NotUndecided("undecided-off-scale", line=lines, first=first, last=last, **about)
 
     def indication(self, indication: Indication) -> Expression:
         """What an indication of this instrument reads, as a formula of its least count."""

@@ -13,6 +13,7 @@ from metrion.core.declared import (
     FormulaText,
     Id,
     Inputs,
+    OtherUnits,
     Reference,
     Rest,
     Text,
@@ -29,6 +30,7 @@ from metrion.core.formula.derivative import derivative
 from metrion.core.formula.evaluate import exact, one
 from metrion.core.formula.expression import added, call, name, number, replaced
 from metrion.core.formula.values import rational
+from metrion.core.quantity.also import Also, also
 from metrion.core.quantity.beside import Beside
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.uncertainty.conventions import Convention
@@ -73,8 +75,9 @@ class Derived:
         name: what it is.
         formula: resolved for the dimensions of the inputs.
         unit: the unit the result is given in.
-        convention: the convention that states its uncertainty.
+        convention: that states its uncertainty; where none is named, that of the logbook.
         inputs: measurement or typed value for each symbol.
+        also_in: units that it is given in besides its own.
         compare: what it is to stand beside; like all that follows for the record only.
         note: a remark.
         rest: what else its entry has.
@@ -84,8 +87,9 @@ class Derived:
     name: str = declared(Text(), required=False)
     formula: Formula = declared(FormulaText())
     unit: Unit = declared(UnitText())
-    convention: Convention = declared(Reference("conventions"))
+    convention: Convention = declared(Reference("conventions"), required=False)
     inputs: Mapping[str, Measurement | TypedValue] = declared(Inputs())
+    also_in: tuple[Unit, ...] = declared(OtherUnits(), default=())
     compare: Beside | None = declared(Entry(Beside), default=None, for_the_record=True)
     note: str = declared(Text(PROSE), default="", for_the_record=True)
     rest: Rest = rest(default=NOTHING)
@@ -134,6 +138,15 @@ class DerivedResult:
     def uncertainty(self) -> Uncertainty | None:
         """Before it is rounded."""
         return stated(self.working, self.derived.convention) if self.rounded else None
+
+    @property
+    def also(self) -> list[Also | None]:
+        """In each of the other units it is to be given in; None where there is no result."""
+        derived, size = self.derived, self.uncertainty
+        if self.value is None or size is None:
+            return [None] * len(derived.also_in)
+        digits = derived.convention.digits
+        return also(Fraction(self.value), size.size, derived.unit, derived.also_in, digits)
 
 
 def reduce_derived(derived: Derived) -> DerivedResult:

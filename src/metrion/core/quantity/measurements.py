@@ -16,6 +16,7 @@ from metrion.core.declared import (
     Entry,
     Flag,
     Id,
+    OtherUnits,
     Reference,
     References,
     Rest,
@@ -26,7 +27,9 @@ from metrion.core.declared import (
 )
 from metrion.core.exact.bounds import MOST_ALIKE, MOST_NAMED_CHECKS
 from metrion.core.exact.rounding import Rounded, round_result
+from metrion.core.exact.units import Unit, parse_unit
 from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.quantity.also import Also, also
 from metrion.core.quantity.beside import Beside
 from metrion.core.quantity.observations import INDICATIONS, Arc, Observation, Sort, observed_value
 from metrion.core.quantity.zero import ZeroCheck
@@ -43,6 +46,7 @@ from metrion.core.working.uncertainty import (
     Model,
     Uncertainty,
     add_uncertainty,
+    looks_of,
     stated,
 )
 
@@ -55,7 +59,7 @@ class Measurement:
         id: its id in the logbook.
         name: what was measured; may be empty.
         instrument: the tool.
-        convention: the convention that states its uncertainty.
+        convention: that states its uncertainty; where none is named, that of the logbook.
         observations: what was observed, in order.
         checks: the zero checks that correct it; without effect on pairs.
         symbol: the letter for it, may be empty.
@@ -63,6 +67,7 @@ class Measurement:
         items: how many alike lay in the stack.
         divide_by: what a pair's value is divided by besides (2 for half a sweep).
         arc: which way round sweeps are taken.
+        also_in: units that its result is given in besides that of the instrument.
         zero_exact: whether the zero is taken as exact; like all that follows for the record only.
         places_apart: whether its places are reported apart.
         pairs, windows: what its readings are to be, said before there is one.
@@ -75,7 +80,7 @@ class Measurement:
     id: str = declared(Id())
     name: str = declared(Text(), required=False)
     instrument: Instrument = declared(Reference("instruments"))
-    convention: Convention = declared(Reference("conventions"))
+    convention: Convention = declared(Reference("conventions"), required=False)
     observations: tuple[Observation, ...] = declared(
         Entries(Observation), default=(), required=True
     )
@@ -87,6 +92,7 @@ class Measurement:
     items: int = declared(Count(MOST_ALIKE), default=1)
     divide_by: int = declared(Count(MOST_ALIKE), default=1)
     arc: Arc = declared(Choice(Arc), default=Arc.SHORTER, only=(Kind.ANGULAR,))
+    also_in: tuple[Unit, ...] = declared(OtherUnits(), default=())
     zero_exact: bool = declared(Flag(), default=False, for_the_record=True)
     places_apart: bool = declared(Flag(), default=False, for_the_record=True)
     pairs: bool = declared(Flag(), default=False, for_the_record=True)
@@ -178,9 +184,11 @@ class Measurement:
     def model(self, convention: Convention) -> Model:
         """What a convention has to know of it to work its uncertainty out."""
         middle = AVERAGE if self.effective_checks or self.divisors else MEAN
+        counting = (one.indications for one in self.observations if one.counts)
         return Model(
             convention, self.instrument.maximum_permissible_error, self.indications,
             len(self.counting) > 1, len(self.effective_checks), self.divisors, middle,
+            looks_of(counting), looks_of((one.indication,) for one in self.effective_checks),
         )  # fmt: skip
 
 
@@ -211,6 +219,15 @@ class MeasurementResult:
     def uncertainty(self) -> Uncertainty | None:
         """Before it is rounded."""
         return stated(self.working, self.convention) if self.rounded else None
+
+    @property
+    def also(self) -> list[Also | None]:
+        """In each of the other units it is to be given in; None where there is no result."""
+        measurement, size = self.measurement, self.uncertainty
+        if self.mean is None or size is None:
+            return [None] * len(measurement.also_in)
+        own, digits = parse_unit(measurement.instrument.unit), self.convention.digits
+        return also(self.mean, size.size, own, measurement.also_in, digits)
 
     @property
     def relative_percent(self) -> Fraction | None:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from dataclasses import dataclass
 from fractions import Fraction
 from typing import Protocol
 
@@ -12,10 +13,42 @@ from metrion.core.declared import (
     declared,
     entry,
 )
+from metrion.core.exact.numbers import to_text
 from metrion.core.formula.expression import Expression, Kind, Part, call, name, number
 
 Line = int | Fraction
 """A fine line: an ``int`` where a line meets, a ``Fraction`` where one estimated between lines."""
+
+
+MOST_UNDECIDED = 5
+"""The most neighbouring lines that can be taken for each other."""
+
+
+@dataclass(frozen=True, slots=True)
+class Undecided:
+    """Neighbouring whole lines that cannot be told apart: all of them seem to meet.
+
+    Attributes:
+        first, last: the lower and the higher end.
+    """
+
+    first: int
+    last: int
+
+    @property
+    def lines(self) -> int:
+        """How many they are."""
+        return self.last - self.first + 1
+
+    @property
+    def middle(self) -> Fraction:
+        """The line that is read for them."""
+        return Fraction(self.first + self.last, 2)
+
+    @property
+    def text(self) -> str:
+        """As a logbook holds them: ``15-16``."""
+        return f"{self.first}-{self.last}"
 
 
 @entry(slots=True)
@@ -24,14 +57,33 @@ class Indication:
 
     Attributes:
         main: the main reading, in the unit of the instrument.
-        line: the fine line.
+        line: the fine line; of lines that cannot be told apart, the middle.
         second_turn: on a screw whose sleeve marks are two pitches apart, whether the thimble is
             in the second turn past the mark.
+        undecided: the lines that cannot be told apart, if there are several.
     """
 
     main: Fraction = declared(MainMark())
     line: Line = declared(FineLine(), name="fine", default=0)
     second_turn: bool = declared(Flag(), default=False, only=("screw",))
+    undecided: Undecided | None = None
+
+    @classmethod
+    def seen(cls, main: Fraction, line: Line | Undecided, second_turn: bool = False) -> Indication:
+        """The one where this line was seen to meet, or these."""
+        if isinstance(line, Undecided):
+            return cls(main, line.middle, second_turn, line)
+        return cls(main, line, second_turn)
+
+    @property
+    def lines(self) -> int:
+        """How many lines seem to meet."""
+        return self.undecided.lines if self.undecided else 1
+
+    @property
+    def line_text(self) -> str:
+        """The line as a logbook holds it: ``15``, ``26.4`` or ``15-16``."""
+        return self.undecided.text if self.undecided else to_text(Fraction(self.line))
 
 
 class Scale(Protocol):
@@ -64,6 +116,10 @@ class Scale(Protocol):
     @property
     def last_line(self) -> int:
         """The highest number that a whole fine line can have."""
+
+    @property
+    def undecidable(self) -> tuple[int, int] | None:
+        """From which line to which neighbours read alike; None where they are not in order."""
 
     def estimable(self) -> bool:
         """Whether a position between two fine lines has a meaning."""
@@ -103,17 +159,28 @@ def indication_of(
     """What it reads, as a formula of the least count; ``main`` as it is to be written."""
     return scale.indication(
         main or number(indication.main, Part.MAIN),
-        number(indication.line, Part.FINE),
+        _line(indication),
         number(int(indication.second_turn)),
     )
+
+
+def _line(indication: Indication) -> Expression:
+    if not (alike := indication.undecided):
+        return number(indication.line, Part.FINE)
+    return (number(alike.first, Part.FINE) + number(alike.last, Part.FINE)) / number(2)
+
+
+def is_list(line: Expression) -> bool:
+    """Whether it stands for the lines of many looks."""
+    return line.kind is Kind.NAME
 
 
 def cut_to(line: Expression, divisions: int) -> Expression:
     """A line, which at the end of its scale says what the first one says."""
     end = number(divisions)
-    if line.kind is not Kind.NUMBER:
+    if is_list(line):
         return call("modulo", line, end)
-    return line if line.value < divisions else line - end
+    return line - end if line.kind is Kind.NUMBER and line.value >= divisions else line
 
 
 def is_multiple(value: Fraction, step: Fraction) -> bool:

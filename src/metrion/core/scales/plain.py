@@ -24,6 +24,7 @@ class PlainScale:
     fine_divisions = 1
     last_line = 0
     pattern_name = "plain"
+    undecidable = None
 
     def least_count_by_division(self) -> Expression:
         """The main division itself."""

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
 from fractions import Fraction
 from functools import cached_property
 from math import ceil
@@ -79,6 +80,11 @@ class ScrewScale:
         """Tenths between two thimble lines can always be estimated."""
         return True
 
+    @property
+    def undecidable(self) -> tuple[int, int] | None:
+        """From line 0 to the next turn's."""
+        return 0, self.fine_divisions
+
     def has_line(self, line: Line) -> bool:
         """Whole lines run from 0 to n-1, estimated ones up to below n."""
         return 0 <= line < self.fine_divisions
@@ -125,10 +131,10 @@ class ScrewScale:
     def one_mark_on(self, indication: Indication, step: int) -> Indication:
         """The indication with the same thimble line one turn further (1) or back (-1)."""
         if self.two_turns:
-            return self.indication_at(
-                self.turn_start(indication) + step * self.pitch, indication.line
-            )
-        return Indication(indication.main + step * self.pitch, indication.line)
+            start = self.turn_start(indication) + step * self.pitch
+            at = self.indication_at(start, indication.line)
+            return replace(indication, main=at.main, second_turn=at.second_turn)
+        return replace(indication, main=indication.main + step * self.pitch)
 
     def last_mark(self, indication: Indication) -> Fraction:
         """The last sleeve mark at or before the reading."""

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from dataclasses import replace
 from enum import StrEnum
 from fractions import Fraction
 from functools import cached_property
@@ -19,7 +20,7 @@ from metrion.core.errors import UselessScale
 from metrion.core.exact.bounds import MOST_FINE_DIVISIONS, MOST_SPAN
 from metrion.core.formula.evaluate import exact
 from metrion.core.formula.expression import Expression, Kind, call, name, number
-from metrion.core.scales.base import LEAST_COUNT, Indication, Line, cut_to, indication_of
+from metrion.core.scales.base import LEAST_COUNT, Indication, Line, cut_to, indication_of, is_list
 
 FINE_DIVISION = name("fine_division")
 """The width of one fine division, in formulas."""
@@ -153,6 +154,12 @@ class VernierScale:
         """Between two lines there is something to estimate only where they are in order."""
         return self.pattern is Pattern.DIRECT
 
+    @property
+    def undecidable(self) -> tuple[int, int] | None:
+        """Where lines are in order; in reverse order line 0 stands beside none that reads alike."""
+        first = {Pattern.DIRECT: 0, Pattern.RETROGRADE: 1}.get(self.pattern)
+        return None if first is None else (first, self.fine_divisions)
+
     def has_line(self, line: Line) -> bool:
         """Lines run from 0 to n."""
         return 0 <= line <= self.fine_divisions
@@ -167,9 +174,10 @@ class VernierScale:
         if self.pattern is Pattern.DIRECT:
             return main + cut_to(line, self.fine_divisions) * LEAST_COUNT
         if self.pattern is Pattern.RETROGRADE:
-            if line.kind is not Kind.NUMBER:
+            if is_list(line):
                 return main + call("modulo", n - line, n) * LEAST_COUNT
-            return main + (n - line if line.value else line) * LEAST_COUNT
+            nought = line.kind is Kind.NUMBER and line.value == 0
+            return main + (line if nought else n - line) * LEAST_COUNT
         fine = line * number(self.span) / n
         short = fine if self.numbering is Numbering.AGAINST else -fine
         return main + call("modulo", short, number(1)) * number(self.main_division)
@@ -198,7 +206,7 @@ class VernierScale:
 
     def one_mark_on(self, indication: Indication, step: int) -> Indication:
         """The indication with the same line, its main reading one mark further (1) or back (-1)."""
-        return Indication(indication.main + step * self.main_division, indication.line)
+        return replace(indication, main=indication.main + step * self.main_division)
 
     @cached_property
     def _line_of_step(self) -> dict[int, int]:

@@ -8,6 +8,7 @@ Source: JCGM 100:2008, 4.2, 4.3, 5.1.2, 6.2 and annex G.
 
 from __future__ import annotations
 
+from collections import Counter
 from collections.abc import Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass
 from enum import StrEnum
@@ -17,7 +18,7 @@ from functools import lru_cache
 from metrion.core.facts import fact
 from metrion.core.formula.expression import Expression, added, call, name, number
 from metrion.core.formula.values import Value
-from metrion.core.scales.base import LEAST_COUNT
+from metrion.core.scales.base import LEAST_COUNT, Indication
 from metrion.core.uncertainty.conventions import Combine, Convention, Family, Spread
 from metrion.core.working.steps import Rule, Working
 
@@ -79,6 +80,18 @@ class Uncertainty:
     coverage_factor: Fraction | None = None
 
 
+Looks = tuple[tuple[tuple[int, ...], int], ...]
+"""How many lines seem to meet in each look of a reading, and how many readings are like that."""
+
+
+def looks_of(readings: Iterable[Sequence[Indication]]) -> Looks:
+    """Those of some readings; empty where each look meets a line of its own."""
+    found = Counter(tuple(sorted(one.lines for one in looks)) for looks in readings)
+    if all(lines == 1 for looks in found for lines in looks):
+        return ()
+    return tuple(sorted(found.items()))
+
+
 @dataclass(frozen=True)
 class Model:
     """What has to be known of a quantity, besides its values, to work its uncertainty out.
@@ -88,9 +101,12 @@ class Model:
         maker_limit: of the instrument.
         indications: that make one value: 1 for single readings, 2 for pairs, 4 through two windows.
         several: whether more than one reading counts.
-        zero_looks: how many looks at the zero correct it.
+        zero_indications: how many looks at the zero correct it.
         divisors: what its mean is divided by: items, halves; none that are 1.
         middle: the key of the mean of what was read.
+        looks: of how many lines each look of a reading seems to meet, and how many such readings
+            there are; empty where each look meets a line of its own.
+        zero_looks: the same of the looks at the zero.
     """
 
     convention: Convention
@@ -100,6 +116,8 @@ class Model:
     zero_indications: int
     divisors: tuple[int, ...] = ()
     middle: str = MEAN
+    looks: Looks = ()
+    zero_looks: Looks = ()
 
 
 def divided(whole: Expression, divisors: Sequence[int]) -> Expression:
@@ -143,7 +161,7 @@ def add_components(
 def _rules(model: Model) -> tuple[tuple[Rule, ...], tuple[Component, ...]]:
     """The rules for all components, with the components they work out."""
     convention = model.convention
-    rules = [Rule(LIMIT, number(convention.reading_limit) * LEAST_COUNT)]
+    rules = [Rule(LIMIT, number(convention.reading_limit) * LEAST_COUNT), *_wider(model)]
     spread = Spread.STANDARD_ERROR if _standard(convention) else convention.spread
     if model.several and spread is not Spread.NONE:
         readings = name(READINGS)
@@ -213,13 +231,54 @@ def _freedom(count: Expression) -> Expression:
     return count - number(1)
 
 
+def _wider(model: Model) -> Iterator[Rule]:
+    """The limits of looks at lines that cannot be told apart: half of them, where that is more."""
+    several = {lines for looks, _ in (*model.looks, *model.zero_looks) for lines in looks}
+    for lines in sorted(several):
+        if _limit_of(lines, model).word != LIMIT:
+            half = number(lines) / number(2)
+            label = fact("limit-of-lines", count=lines)
+            yield Rule(f"{LIMIT}_{lines}", half * LEAST_COUNT, label=label)
+
+
+def _limit_of(lines: int, model: Model) -> Expression:
+    """The limit of a look in which so many lines seem to meet."""
+    wider = Fraction(lines, 2) > model.convention.reading_limit
+    return name(f"{LIMIT}_{lines}" if wider and lines > 1 else LIMIT)
+
+
+def _mean_of(terms: Sequence[tuple[Expression, int]], count: int) -> Expression:
+    """The mean of sizes of which there are several each."""
+    sizes = [size if times == 1 else number(times) * size for size, times in terms]
+    return added(sizes) if count == 1 else added(sizes) / number(count)
+
+
+def _mean_limit(looks: Looks, model: Model) -> Expression:
+    """The mean, over the readings, of the sum of the limits of their looks."""
+    each = Counter[Expression]()
+    for one, times in looks:
+        for lines in one:
+            each[_limit_of(lines, model)] += times
+    return _mean_of([*each.items()], sum(times for _, times in looks))
+
+
+def _mean_root(looks: Looks, model: Model) -> Expression:
+    """The mean, over the readings, of the standard uncertainty from the limits of their looks."""
+    each = Counter[Expression]()
+    for one, times in looks:
+        limits = [_limit_of(lines, model) for lines in one]
+        root = limits[0] if len(one) == 1 else call("sqrt", added([one**2 for one in limits]))
+        each[root / call("sqrt", number(3))] += times
+    return _mean_of([*each.items()], sum(times for _, times in looks))
+
+
 def _components(model: Model, spread: Spread) -> Iterator[tuple[Component, Expression]]:
     """Every component with its size before items and halves are divided by."""
     limit, standard = name(LIMIT), _standard(model.convention)
     root_three = call("sqrt", number(3))
     yield (
         Component("component_reading", Source.READING),
-        _reading(limit, model.indications, standard),
+        _reading(limit, model, standard),
     )
     if model.several and spread is not Spread.NONE:
         size, freedom = name(SPREAD), None
@@ -227,15 +286,20 @@ def _components(model: Model, spread: Spread) -> Iterator[tuple[Component, Expre
             size, freedom = size / call("sqrt", name(COUNT)), _freedom(name(COUNT))
         yield Component("component_scatter", Source.SCATTER, freedom), size
     if model.convention.zero_look and model.zero_indications:
-        yield from _zero(limit, model.zero_indications, standard)
+        of_zero = _mean_limit(model.zero_looks, model) if model.zero_looks else limit
+        yield from _zero(of_zero, model.zero_indications, standard)
     if model.maximum_permissible_error:
         maker = number(model.maximum_permissible_error)
         size = maker / root_three if standard else maker
         yield Component("component_maker", Source.MAKER), size
 
 
-def _reading(limit: Expression, indications: int, standard: bool) -> Expression:
+def _reading(limit: Expression, model: Model, standard: bool) -> Expression:
     """The limit of all looks that make a value; the mean of two sweeps has that of one sweep."""
+    indications = model.indications
+    if model.looks:
+        mean = (_mean_root if standard else _mean_limit)(model.looks, model)
+        return mean if indications <= 2 else mean / number(2)
     if not standard:
         return limit if indications == 1 else number(2) * limit
     if indications == 1:

@@ -20,6 +20,7 @@ from metrion.core.formula import (
 from metrion.core.json import text_in
 from metrion.core.quantity.derived import Derived, TypedValue
 from metrion.core.quantity.measurements import Measurement
+from metrion.formats.logbook.also import units_of_derived
 from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.fields import A_NUMBER, Fields
 from metrion.formats.logbook.known import Known, look_up
@@ -33,6 +34,7 @@ def parse_derived(fields: Fields, known: Known) -> Derived | None:
     given = read_fields(Derived, fields)
     convention = known.convention(fields)
     unit = _unit(fields)
+    others = units_of_derived(fields, unit)
     formula = fields.parsed("formula", parse_formula, fact("a-formula"), required=True)
     if formula and not fields.faults.kept:
         sound = formula
@@ -50,6 +52,7 @@ def parse_derived(fields: Fields, known: Known) -> Derived | None:
             "formula": resolved,
             "unit": unit,
             "convention": convention,
+            "also_in": others,
             "inputs": {symbol: value for symbol, value in inputs.items() if value is not None},
         }
     )

@@ -45,7 +45,8 @@ class Earlier:
     def entry(self, record: Record, known: Known) -> Entry | None:
         """What the very same record was read as, if all that it refers to is the same as well."""
         entry = self._entries.get(id(record))
-        if entry is None or not _refers_to_the_same(entry, known):
+        own = "convention" in record
+        if entry is None or not _refers_to_the_same(entry, known, own_convention=own):
             return None
         if isinstance(entry, Instrument):
             known.reused.add(entry.id)
@@ -69,22 +70,25 @@ class Earlier:
         return observation if same else None
 
 
-def _refers_to_the_same(entry: Entry, known: Known) -> bool:
+def _refers_to_the_same(entry: Entry, known: Known, *, own_convention: bool) -> bool:
     if isinstance(entry, ZeroCheck):
         return entry.instrument in known.reused
     if isinstance(entry, Measurement):
         return (
             known.instruments.get(entry.instrument.id) is entry.instrument
-            and _convention(entry.convention.id, known) is entry.convention
+            and _convention(entry, known, own=own_convention) is entry.convention
             and all(known.zero_checks.get(check.id) is check for check in entry.checks)
         )
     if isinstance(entry, Derived):
         measured = [one for one in entry.inputs.values() if isinstance(one, Measurement)]
-        return _convention(entry.convention.id, known) is entry.convention and all(
+        return _convention(entry, known, own=own_convention) is entry.convention and all(
             known.measurements.get(one.id) is one for one in measured
         )
     return True
 
 
-def _convention(key: str, known: Known) -> Convention | None:
+def _convention(entry: Measurement | Derived, known: Known, *, own: bool) -> Convention | None:
+    if not own:
+        return known.usual
+    key = entry.convention.id
     return BUILT_IN.get(key) or known.conventions.get(key)

@@ -7,27 +7,26 @@ from collections.abc import Sequence
 from fractions import Fraction
 
 from metrion.core.errors import ScaleError
-from metrion.core.exact.numbers import to_text
 from metrion.core.facts import fact
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.json import Record
 from metrion.core.quantity.observations import PAIR_INDICATIONS
 from metrion.core.scales import Indication, Line, ScrewScale
+from metrion.core.scales.base import Undecided
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.known import Sketch
 
+_ALIKE = re.compile(r"([0-9]{1,12})-([0-9]{1,12})")
 _DECIMAL = re.compile(r"-?[0-9]{1,300}(\.[0-9]{1,300})?")
 
 
 def indication_record(instrument: Instrument, indication: Indication) -> Record:
     """An indication as a logbook holds it."""
-    line = indication.line
-    if isinstance(line, Fraction) and line.denominator == 1:
-        line = line.numerator
     found: Record = {"main": instrument.main_text(indication.main)}
     scale = instrument.scale
     if scale.has_fine_scale:
-        found["fine"] = line if isinstance(line, int) else to_text(line)
+        whole = not indication.undecided and Fraction(indication.line).denominator == 1
+        found["fine"] = int(indication.line) if whole else indication.line_text
     if isinstance(scale, ScrewScale) and scale.two_turns:
         found["second_turn"] = indication.second_turn
     return found
@@ -59,7 +58,7 @@ def parse_indication(
         second_turn = fields.flag("second_turn")
     if main is None or line is None or instrument is None:
         return None
-    return Indication(main, line, second_turn or False)
+    return Indication.seen(main, line, second_turn or False)
 
 
 def _main(
@@ -81,17 +80,24 @@ def _main(
     return main
 
 
-def _line(fields: Fields, instrument: Instrument | None, estimates: bool) -> Line | None:
+def _line(
+    fields: Fields, instrument: Instrument | None, estimates: bool
+) -> Line | Undecided | None:
     given = fields.record.get("fine")
-    line: Line | None
-    if isinstance(given, str):
-        line = _estimate(fields, given)
-    else:
+    line: Line | Undecided | None
+    if not isinstance(given, str):
         line = fields.integer("fine", required=True)
+    elif alike := _ALIKE.fullmatch(given):
+        line = Undecided(*map(int, alike.groups()))
+    else:
+        line = _estimate(fields, given)
     if line is None or instrument is None:
         return None
     try:
-        instrument.check_line(line, estimates=estimates)
+        if isinstance(line, Undecided):
+            instrument.check_undecided(line)
+        else:
+            instrument.check_line(line, estimates=estimates)
     except ScaleError as error:
         fields.note("fine", error.says)
         return None

@@ -48,11 +48,8 @@ _DEFINED: dict[str, Schema] = {
     },
     "mark": {"anyOf": [{"$ref": "#/$defs/exact"}, {"$ref": "#/$defs/angle"}]},
     "fine": {
-        "description": "A whole line, or an estimate between lines as a decimal in quotes.",
-        "oneOf": [
-            {"type": "integer", "minimum": 0},
-            {"type": "string", "pattern": rf"^-?{_DIGITS}(\.{_DIGITS})?$"},
-        ],
+        "description": "A whole line, an estimate between lines as a decimal in quotes, or lines "
+        "that cannot be told apart: \"15-16\". On a plain scale it has no meaning.",
     },
     "input": {
         "oneOf": [
@@ -78,6 +75,11 @@ def logbook_schema() -> Schema:
         "format": {"const": "metrion-logbook"}, "version": {"const": 1}, **whole["properties"],
     }  # fmt: skip
     whole["required"] = ["format", "version", *whole["required"]]
+    named = {"items": {"required": ["convention"]}}
+    whole |= {
+        "if": {"not": {"required": ["convention"]}},
+        "then": {"properties": {"measurements": named, "derived": named}},
+    }
     return {
         "$schema": _DIALECT,
         "title": "metrion-logbook, version 1",
@@ -180,6 +182,9 @@ _SCHEMAS: dict[type[d.Holds], Callable[[Any], Schema]] = {
     d.MainMark: _defined("mark"),
     d.FineLine: _defined("fine"),
     d.UnitText: lambda _: {"type": "string", "minLength": 1},
+    d.OtherUnits: lambda _: {
+        "type": "array", "items": {"type": "string", "minLength": 1}, "uniqueItems": True,
+    },
     d.FormulaText: lambda _: {"type": "string", "minLength": 1, "maxLength": LONGEST_FORMULA},
     d.Inputs: lambda _: {
         "type": "object",

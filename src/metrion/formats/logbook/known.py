@@ -40,6 +40,8 @@ class Known:
         measured: of the instruments that measurements were made with.
         made_on: the instrument that a zero check names.
         reused: instruments that are the same as in an earlier document.
+        has_convention: whether the logbook says which convention holds where none is named.
+        usual: that convention; None if there is none, or it has faults.
     """
 
     instruments: dict[str, Instrument | None] = field(default_factory=dict)
@@ -50,6 +52,8 @@ class Known:
     measured: dict[str, Sketch] = field(default_factory=dict)
     made_on: dict[str, str] = field(default_factory=dict)
     reused: set[str] = field(default_factory=set)
+    has_convention: bool = False
+    usual: Convention | None = None
 
     def sketch(self, fields: Fields) -> Sketch | None:
         """What can be told of the instrument that the field ``instrument`` refers to."""
@@ -60,8 +64,20 @@ class Known:
         """The instrument that the field ``instrument`` refers to."""
         return look_up(fields, "instrument", self.instruments, "instrument")
 
+    def read_usual(self, logbook: Fields) -> Convention | None:
+        """Note the convention that holds where none is named, if the logbook has one."""
+        if "convention" in logbook:
+            self.usual = self.convention(logbook)
+            self.has_convention = True
+        return self.usual
+
     def convention(self, fields: Fields) -> Convention | None:
-        """The convention that the field ``convention`` refers to, built in or defined."""
+        """The convention that the field ``convention`` refers to, built in or defined.
+
+        Where nothing is named it is the one of the logbook, if that has one.
+        """
+        if self.has_convention and "convention" not in fields:
+            return self.usual
         conventions: dict[str, Convention | None] = {**self.conventions, **BUILT_IN}
         return look_up(fields, "convention", conventions, "convention")
 

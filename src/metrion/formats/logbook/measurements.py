@@ -14,6 +14,7 @@ from metrion.core.quantity.observations import INDICATIONS, Observation, Sort
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Indication
 from metrion.core.uncertainty.conventions import Convention
+from metrion.formats.logbook.also import units_of_length_or_angle
 from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.earlier import Earlier
 from metrion.formats.logbook.fields import Fields
@@ -35,6 +36,7 @@ def parse_measurement(
         known.measured.setdefault(fields.key, sketch)
     convention = known.convention(fields)
     checks = _checks(fields, known)
+    units = units_of_length_or_angle(fields, sketch)
     observations: list[_Read] = []
     for item in fields.objects("observations", required=True):
         same = earlier and earlier.observation(item.record, instrument, convention)
@@ -53,6 +55,7 @@ def parse_measurement(
             "divide_by": given.get("divide_by", 1) if divides else 1,
             "instrument": instrument,
             "convention": convention,
+            "also_in": units,
             "checks": checks,
             "observations": tuple(one for _, _, one in observations if one),
         }

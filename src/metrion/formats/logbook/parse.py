@@ -59,6 +59,7 @@ def parse_logbook(document: Json, *, kept: bool = False, earlier: Earlier | None
     instruments = section("instruments", known.instruments, parse_instrument, required=True)
     checks = section("zero_checks", known.zero_checks, parse_zero_check)
     conventions = section("conventions", known.conventions, lambda item, _: parse_convention(item))
+    usual = known.read_usual(fields)
     measurements = section(
         "measurements",
         known.measurements,
@@ -75,6 +76,7 @@ def parse_logbook(document: Json, *, kept: bool = False, earlier: Earlier | None
             "instruments": instruments,
             "zero_checks": checks,
             "conventions": conventions,
+            "convention": usual,
             "measurements": measurements,
             "derived": derived,
         }

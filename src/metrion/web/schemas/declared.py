@@ -163,6 +163,7 @@ _FIELDS: dict[type[d.Holds], Callable[[Any, More], Field]] = {
     d.FineLine: lambda _, more: _either(["integer", "string"], more),
     d.LengthOrAngle: lambda _, more: fields.String(**more),
     d.UnitText: lambda _, more: Typed(typed_unit, validate=validate.Length(max=100), **more),
+    d.OtherUnits: lambda _, more: fields.List(fields.String(), **more),
     d.FormulaText: lambda _, more: Typed(
         typed_formula, validate=validate.Length(max=LONGEST_FORMULA), **more
     ),
