@@ -1,4 +1,4 @@
-import { beforeEach, describe, expect, it } from "vitest";
+import { beforeEach, describe, expect, it, vi } from "vitest";
 
 import { ApiError } from "../api";
 import { flush, Outbox, type Waiting } from "./outbox";
@@ -35,8 +35,34 @@ describe("what waits", () => {
   });
 
   it("is empty where what was kept cannot be understood", () => {
-    localStorage.setItem("metrion-outbox", "{broken");
+    localStorage.setItem("metrion-outbox/a", "{broken");
     expect(new Outbox(localStorage).all()).toEqual([]);
+  });
+
+  it("keeps what another window adds while one is taken out", () => {
+    outbox.add(entry("a"));
+    const taken = vi.spyOn(Storage.prototype, "removeItem").mockImplementationOnce(() => {
+      new Outbox(localStorage).add(entry("b"));
+      localStorage.removeItem("metrion-outbox/a");
+    });
+    outbox.remove("a");
+    expect(taken).toHaveBeenCalled();
+    taken.mockRestore();
+    expect(new Outbox(localStorage).all().map(({ id }) => id)).toEqual(["b"]);
+  });
+
+  it("takes over what was kept as one list", () => {
+    const [first, second] = [entry("b"), entry("a")];
+    localStorage.setItem(
+      "metrion-outbox",
+      JSON.stringify([{ ...first, entered: first.entered[0] }, second]),
+    );
+    const found = new Outbox(localStorage).all();
+    expect(found.map(({ id, entered }) => [id, entered.length])).toEqual([
+      ["b", 1],
+      ["a", 1],
+    ]);
+    expect(localStorage.getItem("metrion-outbox")).toBeNull();
   });
 });
 

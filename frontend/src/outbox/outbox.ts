@@ -19,6 +19,8 @@ export interface Waiting {
   fields: Omit<Schemas["NewReading"], "id" | "quantity" | "typed" | keyof Figures>;
   /** Why the server will not take it; empty while it has not said so. */
   refused: string;
+  /** When it was added: those added later are sent later. */
+  at?: number;
 }
 
 type Figures = Pick<
@@ -26,18 +28,27 @@ type Figures = Pick<
   "main" | "fine" | "second_turn" | "a" | "b" | "a2" | "b2"
 >;
 
-export const KEPT_UNDER = "metrion-outbox";
+const KEPT_UNDER = "metrion-outbox";
 
-/** The readings that wait, in order; they outlive a reload. */
+/** Whether something of what waits is kept under a key of the storage. */
+export const isKeptUnder = (key: string | null): boolean => key?.startsWith(KEPT_UNDER) ?? false;
+
+/**
+ * The readings that wait, in order; they outlive a reload.
+ *
+ * Each is kept under a key of its own: two windows that wrote one list at once would lose what the
+ * other had just added.
+ */
 export class Outbox {
   private readonly listeners = new Set<() => void>();
   private waiting: Waiting[];
 
   constructor(private readonly storage: Storage) {
+    adoptList(storage);
     this.waiting = read(storage);
     // Another window of ours added or sent something.
     window.addEventListener("storage", (event) => {
-      if (event.key === KEPT_UNDER) this.show(read(storage));
+      if (isKeptUnder(event.key)) this.show();
     });
   }
 
@@ -49,16 +60,18 @@ export class Outbox {
   };
 
   add(entry: Waiting): void {
-    this.keep([...read(this.storage), entry]);
+    const last = this.waiting.at(-1)?.at ?? 0;
+    this.keep({ ...entry, at: Math.max(Date.now(), last + 1) });
   }
 
   remove(id: string): void {
-    this.keep(read(this.storage).filter((entry) => entry.id !== id));
+    this.storage.removeItem(keyOf(id));
+    this.show();
   }
 
   refuse(id: string, refused: string): void {
-    const marked = (entry: Waiting) => (entry.id === id ? { ...entry, refused } : entry);
-    this.keep(read(this.storage).map(marked));
+    const entry = read(this.storage).find((one) => one.id === id);
+    if (entry) this.keep({ ...entry, refused });
   }
 
   /** The first that has not been refused. */
@@ -66,29 +79,48 @@ export class Outbox {
     return read(this.storage).find((entry) => entry.refused === "");
   }
 
-  private keep(waiting: Waiting[]): void {
-    this.storage.setItem(KEPT_UNDER, JSON.stringify(waiting));
-    this.show(waiting);
+  private keep(entry: Waiting): void {
+    this.storage.setItem(keyOf(entry.id), JSON.stringify(entry));
+    this.show();
   }
 
-  private show(waiting: Waiting[]): void {
-    this.waiting = waiting;
+  private show(): void {
+    this.waiting = read(this.storage);
     for (const listener of this.listeners) listener();
   }
 }
 
+const keyOf = (id: string): string => `${KEPT_UNDER}/${id}`;
+
 function read(storage: Storage): Waiting[] {
+  const keys = Array.from({ length: storage.length }, (_, index) => storage.key(index) ?? "");
+  return keys
+    .filter((key) => key.startsWith(keyOf("")))
+    .flatMap((key) => understood(storage.getItem(key)) as Waiting[])
+    .sort((one, other) => (one.at ?? 0) - (other.at ?? 0));
+}
+
+/** What is kept, as a list; nothing where it cannot be understood. */
+function understood(kept: string | null): unknown[] {
   try {
-    const kept: unknown = JSON.parse(storage.getItem(KEPT_UNDER) ?? "[]");
-    if (!Array.isArray(kept)) return [];
-    // Before there were pairs, a reading was kept as its one look.
-    return (kept as (Waiting & { entered: Entered | Entered[] })[]).map((entry) => ({
-      ...entry,
-      entered: [entry.entered].flat(),
-    }));
+    return [JSON.parse(kept ?? "[]") as unknown].flat();
   } catch {
     return [];
   }
+}
+
+/** All that waited used to be one list; before there were pairs, a reading was its one look. */
+function adoptList(storage: Storage): void {
+  const listed = understood(storage.getItem(KEPT_UNDER)) as (Waiting & {
+    entered: Entered | Entered[];
+  })[];
+  listed.forEach((entry, at) => {
+    storage.setItem(
+      keyOf(entry.id),
+      JSON.stringify({ ...entry, entered: [entry.entered].flat(), at }),
+    );
+  });
+  storage.removeItem(KEPT_UNDER);
 }
 
 /** Answers that will be others later: none at all, who are you, too much at once, no room. */

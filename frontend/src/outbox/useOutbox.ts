@@ -3,7 +3,7 @@ import { useEffect, useSyncExternalStore } from "react";
 
 import { ApiError, body, client, keepAnswer, type Schemas } from "../api";
 import { asLooks } from "../desk/usePositions";
-import { flush, KEPT_UNDER, Outbox, type Entered, type Waiting } from "./outbox";
+import { flush, isKeptUnder, Outbox, type Entered, type Waiting } from "./outbox";
 import { say } from "../voice";
 
 const outbox = new Outbox(localStorage);
@@ -66,7 +66,7 @@ export function useOutboxSender(): void {
     const stop = outbox.subscribe(hurry);
     // Another window sent something for this one, or for itself: look what there is now.
     const elsewhere = (event: StorageEvent) => {
-      if (event.key === KEPT_UNDER) void queries.invalidateQueries({ queryKey: ["sheet"] });
+      if (isKeptUnder(event.key)) void queries.invalidateQueries({ queryKey: ["sheet"] });
     };
     window.addEventListener("storage", elsewhere);
     window.addEventListener("online", hurry);
