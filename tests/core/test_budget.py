@@ -9,7 +9,8 @@ from hypothesis import strategies as st
 
 from metrion.core.exact.units import LENGTH, parse_unit
 from metrion.core.facts import fact
-from metrion.core.formula import parse_formula, resolve
+from metrion.core.formula import parse_formula
+from metrion.core.formula.dimensions import resolve
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.derived import Derived, TypedValue, reduce_derived
 from metrion.core.quantity.measurements import Measurement, reduce_measurement

@@ -7,7 +7,8 @@ import pytest
 
 from metrion.core.errors import UnitError
 from metrion.core.exact.units import LENGTH, parse_unit
-from metrion.core.formula import parse_formula, resolve
+from metrion.core.formula import parse_formula
+from metrion.core.formula.dimensions import resolve
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.comparison import compare
 from metrion.core.quantity.derived import Derived, TypedValue

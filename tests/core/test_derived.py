@@ -8,7 +8,8 @@ from typing import Any
 import pytest
 
 from metrion.core.exact.units import parse_unit
-from metrion.core.formula import parse_formula, resolve
+from metrion.core.formula import parse_formula
+from metrion.core.formula.dimensions import resolve
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.derived import Derived, DerivedResult, TypedValue, reduce_derived
 from metrion.core.quantity.measurements import Measurement

@@ -19,6 +19,7 @@ from metrion.core.instruments.drawing import (
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Indication, ScrewScale, VernierScale
+from metrion.core.scales.base import Undecided
 from metrion.core.scales.numerals import Numerals, usual_numerals
 from metrion.voice import plainly
 from tests.strategies import verniers
@@ -74,19 +75,32 @@ def test_three_ways_to_say_the_fine_reading(fine: str, fine_as: FineAs) -> None:
     assert consider(CALIPER, "6", fine, fine_as).line == 3
 
 
-@pytest.mark.parametrize(("fine", "line"), [("12-14", 13), ("12–14", 13), ("3 - 3", 3), ("0-2", 1)])
-def test_of_several_lines_that_seem_to_meet_the_middle_is_taken(fine: str, line: int) -> None:
-    assert consider(CALIPER, "6", fine).line == line
+@pytest.mark.parametrize(
+    ("fine", "first", "last"), [("12-14", 12, 14), ("12–13", 12, 13), ("0-2", 0, 2)]
+)
+def test_lines_that_seem_to_meet_are_kept_as_seen_and_read_as_the_middle(
+    fine: str, first: int, last: int
+) -> None:
+    answer = consider(CALIPER, "6", fine)
+    assert answer.line == Undecided(first, last)
+    assert answer.read == 6 + Fraction(first + last, 2) * CALIPER.least_count
+    lines = [neighbour.line for neighbour in answer.neighbours]
+    assert lines == [one for one in (first - 1, first, last, last + 1) if one >= 0]
+    assert f"Lines {first} to {last} seem to meet" in say(answer.sentences[0])
+
+
+def test_one_line_from_itself_to_itself_is_that_line() -> None:
+    assert consider(CALIPER, "6", "3 - 3").line == 3
 
 
 @pytest.mark.parametrize(
     ("fine", "says"),
     [
         ("21", "has no line 21; its lines run from 0 to 20"),
-        ("-3", "has no line −3"),
-        ("12-15", "look again whether 13 or 14 meets"),
-        ("14-12", "lower first"),
-        ("3.5", "does not estimate"),
+        ("-21", "has no line −21"),
+        ("12-17", "more than 5 lines"),
+        ("14-12", "lower one first"),
+        ("3.3", "is no line of Caliper A, and no numeral or worth of one"),
         ("x", "is not a number"),
     ],
 )
@@ -102,8 +116,12 @@ def test_a_main_reading_between_marks_names_the_mark_passed() -> None:
     answer = consider(CALIPER, "6.4", "3")
     assert answer.main_fault is not None
     assert plainly().say(answer.main_fault) == (
-        "6.4 is not a mark of Caliper A, whose marks are 1 mm apart. The last mark passed is 6."
+        "6.4 is not a mark of Caliper A, whose marks are 1 mm apart."
     )
+    assert [(one.text, say(one.says)) for one in answer.main_offers] == [
+        ("6", "6 mm"),
+        ("7", "7 mm"),
+    ]
     assert answer.read is None
 
 

@@ -5,11 +5,11 @@ from fractions import Fraction
 
 import pytest
 
-from metrion.core.desk.typed import typed_line
+from metrion.core.desk.lines import typed_line
+from metrion.core.desk.typed import Unclear
 from metrion.core.desk.zero_desk import likelier, sides, zero_finding
-from metrion.core.errors import NoSuchLine
 from metrion.core.instruments.appearance import Appearance, FineAs, PrintedUnit
-from metrion.core.instruments.drawing import MainNumerals, fine_numerals, main_numerals
+from metrion.core.instruments.drawing import MainNumerals, main_numerals
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.zero import wrapped_zero
 from metrion.core.scales import Indication, PlainScale, ScrewScale, VernierScale
@@ -34,7 +34,7 @@ def vernier(unit: str, division: str, appearance: Appearance = USUAL) -> Instrum
         (vernier("mm", "1"), 10, "10", "mm"),
         (vernier("mm", "1/2"), 20, "10", "mm"),
         (vernier("mm", "1", CM), 10, "1", "cm"),
-        (vernier("cm", "1/10"), 10, "10", "mm"),
+        (vernier("cm", "1/10"), 10, "1", "cm"),
         (vernier("cm", "1/10", CM), 10, "1", "cm"),
         (vernier("in", "1/40"), 4, "1/10", "in"),
         (vernier("in", "1/16"), 8, "1/2", "in"),
@@ -99,16 +99,14 @@ def test_a_wrapped_zero_is_told_by_its_two_sides(
 
 def test_a_line_is_typed_by_its_worth_where_lines_are_not_in_order() -> None:
     scrambled = Instrument("c", "C", Kind.VERNIER, "mm", VernierScale(ONE, 10, 7))
-    numerals = fine_numerals(scrambled)
 
     def line(worth: str) -> object:
-        return typed_line(scrambled, worth, FineAs.WORTH, numerals, estimates=False)
+        return typed_line(scrambled, worth, FineAs.WORTH, estimates=False).line
 
     worths = [scrambled.reading(Indication(Fraction(0), at)) for at in range(10)]
     assert [line(str(float(worth))) for worth in worths] == list(range(10))
-    with pytest.raises(
-        NoSuchLine, check=saying("C has no line worth 0.15; its lines run from 0 to 10")
-    ):
+    nothing = "0.15 is no line of C, and no numeral or worth of one; its lines run from 0 to 10"
+    with pytest.raises(Unclear, check=saying(nothing)):
         line("0.15")
 
 

@@ -5,14 +5,15 @@ from fractions import Fraction
 
 import pytest
 
-from metrion.core.desk.typed import typed_line, typed_main, typed_number
+from metrion.core.desk.lines import typed_line
+from metrion.core.desk.marks import typed_main
+from metrion.core.desk.typed import typed_number
 from metrion.core.errors import MetrionError, shortened
 from metrion.core.exact.bounds import check_id, check_number, check_text, check_unit
 from metrion.core.exact.units import LENGTH, MASS, parse_unit
 from metrion.core.facts import Name
-from metrion.core.formula import check_bounds, parse_formula, resolve
-from metrion.core.instruments.appearance import FineAs
-from metrion.core.instruments.drawing import fine_numerals
+from metrion.core.formula import check_bounds, parse_formula
+from metrion.core.formula.dimensions import resolve
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.review.slips import _grubbs_critical_squared
 from metrion.core.scales import ScrewScale, VernierScale
@@ -35,8 +36,7 @@ def resolved(text: str) -> Callable[[], object]:
 
 
 def line(text: str) -> Callable[[], object]:
-    numerals = fine_numerals(CALIPER)
-    return lambda: typed_line(CALIPER, text, FineAs.LINE, numerals, estimates=False)
+    return lambda: typed_line(CALIPER, text, None, estimates=False)
 
 
 @pytest.mark.parametrize(
@@ -75,9 +75,11 @@ def line(text: str) -> Callable[[], object]:
         (lambda: typed_number("six"), "six is not a number as it is written here: digits with a point (12.35), or a fraction (1/16)"),
         (lambda: typed_main(CALIPER, "6.4"), "6.4 is not a mark of C, whose marks are 1 mm apart"),
         (line("21"), "C has no line 21; its lines run from 0 to 20"),
-        (line("3.5"), "3.5 is an estimated line, but the convention in force does not estimate between lines; give a whole line as integer"),
-        (line("12-15"), "the middle of 12 and 15 falls between two lines; look again whether 13 or 14 meets"),
-        (line("14-12"), "lines that meet are given lower first: 12-14"),
+        (line("3.3"), "3.3 is no line of C, and no numeral or worth of one; its lines run from 0 to 20"),
+        (line("0.5"), "0.5 can be two lines"),
+        (line("12-17"), "12-17 are more than 5 lines; look again which of them meet"),
+        (line("14-12"), "14-12 are no lines beside each other: give the lower one first, like 15-16"),
+        (line("19-21"), "C has no lines 19-21; the lines that can be taken for each other run from 0 to 20"),
         (lambda: ScrewScale(Fraction(1, 2), 50, Fraction(3, 10)), "sleeve marks 0.3 apart do not fit a pitch of 0.5: they must be the pitch, twice the pitch, or go a whole number of times into it"),
         (VernierScale(Fraction(1), 10, 20).refuse_useless, "10 fine divisions over 20 main divisions all coincide at once, so the fine scale tells nothing; a span such as 9 would make one"),
         (VernierScale(Fraction(1), 1, 7).refuse_useless, "one fine division tells nothing; a fine scale needs at least two"),

@@ -8,7 +8,8 @@ from hypothesis import strategies as st
 from uncertainties import ufloat, umath
 
 from metrion.core.exact.units import NONE, parse_unit
-from metrion.core.formula import parse_formula, resolve
+from metrion.core.formula import parse_formula
+from metrion.core.formula.dimensions import resolve
 from metrion.core.quantity.derived import Derived, TypedValue, reduce_derived
 from metrion.core.uncertainty.conventions import BUILT_IN
 from tests.strategies import formulas

@@ -25,7 +25,8 @@ def kept(client: FlaskClient, sheet: str, quantity: str) -> Any:
     ("typed", "figures"),
     [
         ({"main": "6", "fine": "3"}, {"main": "6", "fine": 3}),
-        ({"main": " 6,0 ", "fine": "12-14"}, {"main": "6", "fine": 13}),
+        ({"main": " 6,0 ", "fine": "12-14"}, {"main": "6", "fine": "12-14"}),
+        ({"main": "6 mm", "fine": "0.15 mm"}, {"main": "6", "fine": 3}),
         ({"main": "6", "fine": "1½", "fine_as": "numeral"}, {"main": "6", "fine": 3}),
         ({"main": "6", "fine": "0,15", "fine_as": "worth"}, {"main": "6", "fine": 3}),
     ],

@@ -4,14 +4,14 @@ MetrionError
 ├── NotExact            a text that is no exact number
 ├── OutOfBounds         something longer, larger or smaller than what is taken in
 ├── NotAnAngle          a text that is no angle
-│   └── DecimalDegrees  minutes written as decimals
 ├── UnitError           a unit that is not known, or units that do not fit each other
 ├── ScaleError          a scale that cannot be read, or a reading it cannot give
 │   ├── UselessScale    every line coincides at once
 │   ├── UnreadableSleeve  sleeve marks that do not fit the pitch
 │   ├── NotAMark        a main reading between the marks
 │   ├── NoSuchLine      a fine line the scale does not have
-│   └── NotEstimable    a fine line estimated where only whole lines can be told
+│   ├── NotEstimable    a fine line estimated where only whole lines can be told
+│   └── NotUndecided    lines that cannot be taken for each other
 └── FormulaError        a formula that cannot be understood
 """
 
@@ -48,16 +48,6 @@ class NotAnAngle(MetrionError):
 
     def __init__(self, text: str) -> None:
         super().__init__("not-an-angle", text=shortened(text))
-
-
-class DecimalDegrees(NotAnAngle):
-    """Degrees with a decimal point, where minutes were meant."""
-
-    def __init__(self, text: str, degrees: str, digits: str) -> None:
-        super().__init__(text)
-        about = {"text": shortened(text), "degrees": Name(degrees), "minutes": Name(digits)}
-        told = "decimal-degrees-meant" if len(digits) == 2 else "decimal-degrees"
-        self.says = Fact(told, about)
 
 
 class UnitError(MetrionError):
@@ -98,12 +88,11 @@ class NotAMark(ScaleError):
 
 
 class NoSuchLine(ScaleError):
-    """A fine line that the scale does not have, or one that would be worth something it has not."""
+    """A fine line that the scale does not have."""
 
-    def __init__(self, line: str, instrument: str, last: str, *, worth: bool = False) -> None:
-        code = "no-line-worth" if worth else "no-such-line"
+    def __init__(self, line: str, instrument: str, last: str) -> None:
         figure = Figure(shortened(line).text)
-        super().__init__(code, line=figure, tool=Name(instrument), last=Figure(last))
+        super().__init__("no-such-line", line=figure, tool=Name(instrument), last=Figure(last))
 
 
 class NotEstimable(ScaleError):

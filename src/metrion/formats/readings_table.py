@@ -11,15 +11,17 @@ from dataclasses import dataclass
 from fractions import Fraction
 from typing import TypeVar
 
-from metrion.core.desk.typed import typed_line, typed_main, typed_number
+from metrion.core.desk.lines import typed_line
+from metrion.core.desk.marks import typed_main
+from metrion.core.desk.typed import typed_number
 from metrion.core.errors import MetrionError, shortened
 from metrion.core.facts import Argument, Name, fact
 from metrion.core.instruments.appearance import FineAs
-from metrion.core.instruments.drawing import fine_numerals
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.json import Record
 from metrion.core.quantity.observations import INDICATIONS, Sort
 from metrion.core.scales import Indication, Line, ScrewScale
+from metrion.core.scales.base import Undecided
 from metrion.formats.csv_table import ReadingsTable
 from metrion.formats.faults import Fault
 from metrion.formats.logbook.indications import observation_record
@@ -172,7 +174,7 @@ class _RowReader:
             turn = self._figure(index, row, _numbered("turn", number), _turn, faults)
             if main is not None and line is not None:
                 mark, past = main
-                indications.append(Indication(mark, line, past or turn is True))
+                indications.append(Indication.seen(mark, line, past or turn is True))
         if faults:
             return None, faults
         texts = {n: row[self.places[n]] for n in _TEXTS if n in self.places and row[self.places[n]]}
@@ -189,11 +191,10 @@ class _RowReader:
             half = typed_number(cell) - scale.pitch
             if half % scale.main_division == 0:
                 return half, True
-        return typed_main(self.instrument, cell), False
+        return typed_main(self.instrument, cell).value, False
 
-    def _line(self, cell: str) -> Line:
-        numerals = fine_numerals(self.instrument)
-        return typed_line(self.instrument, cell, self.fine_as, numerals, estimates=self.estimates)
+    def _line(self, cell: str) -> Line | Undecided:
+        return typed_line(self.instrument, cell, self.fine_as, estimates=self.estimates).line
 
     def _figure(
         self,

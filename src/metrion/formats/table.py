@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import csv
 from collections.abc import Iterable, Iterator
-from fractions import Fraction
 from io import StringIO
 
 from metrion.core.exact.numbers import to_text
@@ -76,7 +75,7 @@ def _figures(measurement: Measurement, observation: Observation) -> tuple[str, s
     """Main mark and line: numbers, or of a pair the text of both positions."""
     indications = observation.indications[:2]
     mains = [measurement.instrument.main_text(indication.main) for indication in indications]
-    lines = [to_text(Fraction(indication.line)) for indication in indications]
+    lines = [indication.line_text for indication in indications]
     if not measurement.instrument.scale.has_fine_scale:
         return (mains[0] if len(mains) == 1 else harmless(" / ".join(mains))), ""
     if observation.sort is Sort.SINGLE:

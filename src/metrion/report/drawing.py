@@ -82,10 +82,17 @@ def _vernier(instrument: Instrument, scale: VernierScale, indication: Indication
             yield _text(x(read + place), _EDGE + 36, printed[line], _FINE)
     yield _line(x(indication.main), _EDGE - 30, _EDGE, _MAIN, 3)
     yield _line(x(read), _EDGE, _EDGE + 26, _MAIN, 3)
-    if isinstance(indication.line, int):
-        yield _line(x(read + places[indication.line]), _EDGE - 18, _EDGE + 26, _FINE, 3)
-        meets = x(read + places[indication.line])
+    for line in _seen(indication):
+        meets = x(read + places[line])
+        yield _line(meets, _EDGE - 18, _EDGE + 26, _FINE, 3)
         yield f'<circle cx="{meets:.2f}" cy="{_EDGE}" r="6" fill="none" stroke="{_FINE}"/>'
+
+
+def _seen(indication: Indication) -> tuple[int, ...]:
+    """The lines that were seen to meet; none where one was estimated between two."""
+    if alike := indication.undecided:
+        return alike.first, alike.last
+    return (indication.line,) if isinstance(indication.line, int) else ()
 
 
 def _beam(instrument: Instrument, low: Fraction, per_unit: float) -> Iterator[str]:

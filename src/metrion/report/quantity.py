@@ -104,7 +104,7 @@ class _Row:
         )
         if not instrument.scale.has_fine_scale:
             return [main, Cell(""), Cell(""), read]
-        line = to_text(Fraction(indication.line))
+        line = indication.line_text
         worth = instrument.reading(Indication(Fraction(0), indication.line))
         fine = Cell(self.figure(line), self._changed(before[1], line))
         return [main, fine, Cell(self._value(worth)), read]
@@ -119,7 +119,7 @@ class _Row:
         read = Figure(instrument.value_text(instrument.reading(indication)))
         if not instrument.scale.has_fine_scale:
             return main
-        line = Figure(to_text(Fraction(indication.line)))
+        line = Figure(indication.line_text)
         return self.speaker.text("report-position", main=Name(main), line=line, read=read)
 
     def _changes(self, history: Sequence[Earlier]) -> Iterator[str]:

@@ -379,6 +379,17 @@ slide-at-the-datum-line = line { $which } at the { $datum_line }: the gap is { $
 
 ## While a reading is entered
 
+typed-mark = { $typed } is { $value }.
+typed-angle = { $typed } is { $value }.
+typed-as-line = Taken as the number of the line.
+typed-as-numeral = Taken as the numeral that is printed.
+typed-as-worth = Taken as what the line is worth.
+typed-as-decimals = Taken as the last decimals.
+typed-counted-back = { $back ->
+    [one] One line
+   *[other] { $back } lines
+} counted back: of { $lines } lines that is line { $line }.
+lines-undecided = Lines { $first } to { $last } seem to meet: { $middle } is read, worth { $worth }, and the limit of this look is at least half of what they cover, { $half }.
 line-worth = Line { $line } is worth { $worth }.
 line-worth-printed = Line { $line } is printed { $numeral } and worth { $worth }.
 line-adds-nothing = Line { $line } adds nothing.
@@ -403,6 +414,8 @@ tool-or-gauge = { $tool ->
 just-past-a-mark = So the zero line stands just past { $here }. If yours stands just past { $above }, { $above } is the last mark passed.
 just-short-of-a-mark = So the zero line stands just short of { $above }. If yours stands just short of { $here }, the last mark passed is { $below }.
 thimble-zero-just-past = At { $line } the { $thimble }’s zero has only just gone past the { $datum_line }: a mark it has just passed may still be hidden under the edge.
+edge-just-past = At { $line } the edge has only just passed { $mark }: that mark may still be hidden under it.
+edge-to-come = At { $line } the edge has not come to { $mark } yet: that mark may show already, and has not been passed.
 thimble-zero-to-come = At { $line } the { $thimble }’s zero has not come round to the { $datum_line } yet: a mark that is just showing has not been passed.
 turn = last mark passed { $mark }
 turn-second = last mark passed { $mark }, second turn past it
@@ -430,8 +443,6 @@ number-too-large = { $text } is too large; a number here is below 10^12
 number-too-small = { $text } is too small; a number here is 0, or at least 10^-12 in size
 fraction-too-long = { $text } has parts of more digits than the { $most } that each part of a fraction may have
 not-an-angle = { $text } is not an angle in degrees and minutes, like 214:30, with minutes and seconds below 60
-decimal-degrees = { $text } has minutes as decimals, but sixty of them make a degree
-decimal-degrees-meant = { $text } has minutes as decimals, but sixty of them make a degree; for { $degrees }°{ $minutes }′ type { $degrees }:{ $minutes }
 id-too-long = an id has 1 to { $most } characters, and this one { $count }
 not-an-id = "{ $key }" cannot be an id: no blanks, no control characters, none of / \ ? # %, and not . or .. alone
 text-too-long = { $text } has { $count } characters, but may have at most { $most }
@@ -450,8 +461,13 @@ unreadable-sleeve = { $sleeve } marks { $division } apart do not fit a { $pitch 
 not-a-mark = { $value } is not a mark of { $tool }, whose marks are { $division } apart
 last-mark-passed = The last mark passed is { $mark }.
 fault-and-hint = { $what } { $hint }
+degrees-with-point-both = { $typed } can be two marks: minutes behind the point, or decimals of a degree
+degrees-with-point-neither = { $typed } is no mark, neither with minutes behind the point nor with decimals of a degree
+fits-two-lines = { $typed } can be two lines
+fits-no-line = { $typed } is no line of { $tool }, and no numeral or worth of one; its lines run from 0 to { $last }
+offer-mark = { $mark }
+offer-line = line { $line }, printed { $numeral }, worth { $worth }
 no-such-line = { $tool } has no line { $line }; its lines run from 0 to { $last }
-no-line-worth = { $tool } has no line worth { $line }; its lines run from 0 to { $last }
 not-estimable = { $line } is an estimated line, but { $reason }; give a whole line as integer
 undecided-not-in-order = the fine lines of { $tool } are not in order, so { $line } do not read alike; give the one line that meets
 undecided-backwards = { $line } are no lines beside each other: give the lower one first, like 15-16
@@ -459,8 +475,6 @@ undecided-too-many = { $line } are more than { $most } lines; look again which o
 undecided-off-scale = { $tool } has no lines { $line }; the lines that can be taken for each other run from { $first } to { $last }
 lines-not-in-order = the fine lines of { $tool } are not in order
 convention-without-estimates = the convention in force does not estimate between lines
-no-middle-line = the middle of { $first } and { $last } falls between two lines; look again whether { $below } or { $above } meets
-lines-backwards = lines that meet are given lower first: { $last }-{ $first }
 main-missing = the main reading is missing
 line-missing = the fine reading is missing
 setting-piece-negative = the size of a setting piece is not negative

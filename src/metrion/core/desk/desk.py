@@ -5,22 +5,27 @@ It warns and explains; it never refuses a reading that the scale can show.
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Sequence
+import re
+from collections.abc import Callable, Iterator, Sequence
 from dataclasses import dataclass, field, replace
 from fractions import Fraction
 from math import floor
+from typing import TypeVar
 
+from metrion.core.desk.lines import TypedLine, counted_back, typed_line
+from metrion.core.desk.marks import TypedMark, typed_main
 from metrion.core.desk.pairing import ZERO_CANCELS
 from metrion.core.desk.passed import Turn, near_mark, turns
-from metrion.core.desk.typed import typed_line, typed_main
-from metrion.core.errors import MetrionError, NotAMark
+from metrion.core.desk.typed import Offer, Unclear, plainly_typed
+from metrion.core.errors import MetrionError
 from metrion.core.exact.numbers import to_text
 from metrion.core.facts import Argument, Fact, Figure, Name, fact
 from metrion.core.instruments.appearance import FineAs
-from metrion.core.instruments.drawing import fine_numerals
+from metrion.core.instruments.drawing import engraved_text, fine_numerals
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.zero import ZeroCheck, zero_error
 from metrion.core.scales import Indication, Line, VernierScale
+from metrion.core.scales.base import Undecided
 
 
 @dataclass(frozen=True)
@@ -46,22 +51,25 @@ class Answer:
 
     Attributes:
         main: the main reading, if there is a valid one.
-        line: the fine line, if there is a valid one.
+        line: the fine line, if there is a valid one, or those that seem to meet.
         main_fault, line_fault: what is wrong with what was typed; None if nothing.
+        main_offers, line_offers: what could be typed instead.
         read: what it reads; None until both are there.
         corrected: that less the zero error.
         bounds: the two marks the reading must lie between.
         meets: the main mark that the line meets.
-        neighbours: the lines left and right of it.
+        neighbours: the lines left and right of it; of several that seem to meet, their ends too.
         sentences: what to say about it.
         second_turn: whether the thimble is in the second turn past the mark.
         turns: on a screw, the turn that was read and the one it can be confused with.
     """
 
     main: Fraction | None = None
-    line: Line | None = None
+    line: Line | Undecided | None = None
     main_fault: Fact | None = None
     line_fault: Fact | None = None
+    main_offers: tuple[Offer, ...] = ()
+    line_offers: tuple[Offer, ...] = ()
     read: Fraction | None = None
     corrected: Fraction | None = None
     bounds: tuple[Fraction, Fraction] | None = None
@@ -76,14 +84,14 @@ class Answer:
         """The indication, once both figures are there."""
         if self.main is None or self.line is None:
             return None
-        return Indication(self.main, self.line, self.second_turn)
+        return Indication.seen(self.main, self.line, self.second_turn)
 
 
 def consider(
     instrument: Instrument,
     main: str,
     fine: str,
-    fine_as: FineAs = FineAs.LINE,
+    fine_as: FineAs | None = None,
     checks: Sequence[ZeroCheck] | None = (),
     *,
     estimates: bool = False,
@@ -93,20 +101,91 @@ def consider(
 
     ``checks`` is None for a position of a pair, where the zero cancels.
     """
-    main_value, main_fault = _tried_main(instrument, main, estimates=estimates)
-    line: Line | None = None
-    line_fault: Fact | None = None
+    tried = _Tried()
+    typed = tried.main(
+        lambda: typed_main(instrument, main, engraved=True, estimates=estimates), main
+    )
+    value = typed.value if typed else None
+    line: Line | Undecided | None = None
     if not instrument.scale.has_fine_scale:
         line = 0 if main.strip() else None
+    elif back := _BACK.fullmatch(plainly_typed(fine)):
+        there = tried.back(instrument, value, int(back[1]), second_turn)
+        if there:
+            value, line, second_turn = there.main, there.line, there.second_turn
     elif fine.strip():
+        read = tried.line(lambda: typed_line(instrument, fine, fine_as, estimates=estimates))
+        line = read.line if read else None
+    answer = _answer(instrument, value, line, second_turn, checks)
+    return replace(
+        answer,
+        main_fault=tried.main_fault,
+        line_fault=tried.line_fault,
+        main_offers=tried.main_offers,
+        line_offers=tried.line_offers,
+        sentences=(*tried.said, *answer.sentences),
+    )
+
+
+_BACK = re.compile(r"- *([0-9]{1,4})")
+
+
+class _Tried:
+    """What was typed, and what came of understanding it."""
+
+    def __init__(self) -> None:
+        self.said: list[Fact] = []
+        self.main_fault: Fact | None = None
+        self.line_fault: Fact | None = None
+        self.main_offers: tuple[Offer, ...] = ()
+        self.line_offers: tuple[Offer, ...] = ()
+
+    def main(self, understand: Callable[[], TypedMark], text: str) -> TypedMark | None:
+        """The main reading; None where nothing was typed, or with what is wrong noted."""
+        if not text.strip():
+            return None
         try:
-            line = typed_line(
-                instrument, fine, fine_as, fine_numerals(instrument), estimates=estimates
-            )
+            return self._noted(understand())
         except MetrionError as error:
-            line_fault = fact("sentence", phrase=error.says)
-    answer = _answer(instrument, main_value, line, second_turn, checks)
-    return replace(answer, main_fault=main_fault, line_fault=line_fault)
+            self.main_fault, self.main_offers = _wrong(error)
+            return None
+
+    def line(self, understand: Callable[[], TypedLine]) -> TypedLine | None:
+        """The fine reading; None with what is wrong noted."""
+        try:
+            return self._noted(understand())
+        except MetrionError as error:
+            self.line_fault, self.line_offers = _wrong(error)
+            return None
+
+    def back(
+        self, instrument: Instrument, main: Fraction | None, lines: int, turn: bool
+    ) -> Indication | None:
+        """Lines counted back; None before there is a mark to count from, or with what is wrong."""
+        if main is None:
+            return None
+        try:
+            there = counted_back(instrument, main, lines, turn)
+        except MetrionError as error:
+            self.line_fault, self.line_offers = _wrong(error)
+            return None
+        if lines:
+            line, many = Fraction(there.line), instrument.scale.fine_divisions
+            self.said.append(fact("typed-counted-back", back=lines, lines=many, line=line))
+        return there
+
+    def _noted(self, typed: _Typed) -> _Typed:
+        if typed.says:
+            self.said.append(typed.says)
+        return typed
+
+
+_Typed = TypeVar("_Typed", TypedMark, TypedLine)
+
+
+def _wrong(error: MetrionError) -> tuple[Fact, tuple[Offer, ...]]:
+    offers = error.offers if isinstance(error, Unclear) else ()
+    return fact("sentence", phrase=error.says), offers
 
 
 def consider_position(
@@ -117,34 +196,10 @@ def consider_position(
     return _answer(instrument, indication.main, indication.line, indication.second_turn, checks)
 
 
-def _tried_main(
-    instrument: Instrument, text: str, *, estimates: bool
-) -> tuple[Fraction | None, Fact | None]:
-    if not text.strip():
-        return None, None
-    try:
-        return typed_main(instrument, text, estimates=estimates), None
-    except NotAMark as error:
-        # The student read further than the marks go: the last one passed is what is wanted.
-        division = instrument.scale.main_division
-        last = floor(Fraction(error.value) / division) * division if _plain(error.value) else None
-        what = fact("sentence", phrase=error.says)
-        if last is None:
-            return None, what
-        hint = fact("last-mark-passed", mark=Figure(instrument.mark_text(last)))
-        return None, fact("fault-and-hint", what=what, hint=hint)
-    except MetrionError as error:
-        return None, fact("sentence", phrase=error.says)
-
-
-def _plain(text: str) -> bool:
-    return ":" not in text and "/" not in text
-
-
 def _answer(
     instrument: Instrument,
     main: Fraction | None,
-    line: Line | None,
+    line: Line | Undecided | None,
     second_turn: bool,
     checks: Sequence[ZeroCheck] | None,
 ) -> Answer:
@@ -154,12 +209,12 @@ def _answer(
     if main is not None:
         bounds = (main, main + instrument.scale.main_division)
     if main is not None and line is not None:
-        indication = Indication(main, line, second_turn)
+        indication = Indication.seen(main, line, second_turn)
         read = instrument.reading(indication)
         corrected = read - zero_error(instrument, checks or ())
-        if isinstance(instrument.scale, VernierScale) and isinstance(line, int):
-            meets = instrument.scale.meets(indication)
+        if isinstance(instrument.scale, VernierScale) and not isinstance(line, Fraction):
             neighbours = _neighbours(instrument, instrument.scale, indication)
+            meets = instrument.scale.meets(indication) if isinstance(line, int) else None
     sentences = tuple(_sentences(instrument, main, line, indication, bounds, checks))
     return Answer(
         main, line, read=read, corrected=corrected, bounds=bounds, meets=meets,
@@ -173,7 +228,9 @@ def _neighbours(
 ) -> tuple[Neighbour, ...]:
     found = []
     read = scale.reading(indication)
-    for line in (int(indication.line) - 1, int(indication.line) + 1):
+    alike = indication.undecided or Undecided(int(indication.line), int(indication.line))
+    ends = (alike.first, alike.last) if indication.undecided else ()
+    for line in sorted({alike.first - 1, *ends, alike.last + 1}):
         if not scale.has_line(line):
             continue
         place = read + scale.line_position(line)
@@ -181,7 +238,7 @@ def _neighbours(
         miss = place - mark
         angular = instrument.kind is Kind.ANGULAR
         distance = instrument.with_unit(abs(miss)) if angular else instrument.value_text(abs(miss))
-        at = instrument.value_text(mark) if angular else to_text(mark)
+        at = instrument.value_text(mark) if angular else engraved_text(instrument, mark)
         side = "right" if miss > 0 else "left" if miss else "meets"
         says = fact(f"neighbour-{side}", distance=Figure(distance), mark=Figure(at))
         found.append(Neighbour(line, mark, miss, says))
@@ -191,7 +248,7 @@ def _neighbours(
 def _sentences(
     instrument: Instrument,
     main: Fraction | None,
-    line: Line | None,
+    line: Line | Undecided | None,
     indication: Indication | None,
     bounds: tuple[Fraction, Fraction] | None,
     checks: Sequence[ZeroCheck] | None,
@@ -199,9 +256,11 @@ def _sentences(
     found = []
     fine = instrument.scale.has_fine_scale
     if fine and line is not None:
-        found.append(_line(instrument, line))
+        found.append(
+            _alike(instrument, line) if isinstance(line, Undecided) else _line(instrument, line)
+        )
     if fine and bounds:
-        low, high = (Figure(instrument.mark_text(bound)) for bound in bounds)
+        low, high = (Figure(engraved_text(instrument, bound)) for bound in bounds)
         code = "edge-between" if instrument.kind is Kind.SCREW else "zero-line-between"
         found.append(fact(code, low=low, high=high))
     if indication is not None:
@@ -233,6 +292,20 @@ def _line(instrument: Instrument, line: Line) -> Fact:
         last = "-last" if isinstance(scale, VernierScale) else ""
         return fact(f"line-adds-nothing{last}{printed}", **about)
     return fact(f"line-worth{printed}", **about, worth=Figure(instrument.with_unit(worth)))
+
+
+def _alike(instrument: Instrument, alike: Undecided) -> Fact:
+    """Several lines that seem to meet: what is read, and how much wider that look is."""
+    worth = instrument.scale.reading(Indication(Fraction(0), alike.middle))
+    half = Fraction(alike.lines, 2) * instrument.least_count
+    return fact(
+        "lines-undecided",
+        first=alike.first,
+        last=alike.last,
+        middle=alike.middle,
+        worth=Figure(instrument.with_unit(worth)),
+        half=Figure(instrument.with_unit(half)),
+    )
 
 
 def zero_says(instrument: Instrument, checks: Sequence[ZeroCheck]) -> Fact:

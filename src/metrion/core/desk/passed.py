@@ -11,11 +11,15 @@ from dataclasses import dataclass
 from fractions import Fraction
 
 from metrion.core.facts import Fact, Figure, fact
+from metrion.core.instruments.drawing import engraved_text
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.scales import Indication, ScrewScale
 
 _NEAR = Fraction(1, 10)
-"""How near to a mark, in main divisions or turns, the eye can take the wrong side."""
+"""How near to a mark, in main divisions, the eye can take the wrong side."""
+
+_NEAR_TURN = Fraction(1, 5)
+"""How near to a sleeve mark, in turns, the edge of a thimble can show or hide it."""
 
 
 @dataclass(frozen=True)
@@ -37,10 +41,10 @@ def near_mark(instrument: Instrument, indication: Indication) -> Fact | None:
     """What it means that the zero stands near a mark; None where it does not."""
     scale = instrument.scale
     if isinstance(scale, ScrewScale):
-        return _near_datum(scale, indication)
+        return _near_datum(instrument, scale, indication)
     past = (instrument.reading(indication) - indication.main) / scale.main_division
     below, here, above = (
-        Figure(instrument.mark_text(indication.main + step * scale.main_division))
+        Figure(engraved_text(instrument, indication.main + step * scale.main_division))
         for step in (-1, 0, 1)
     )
     if 0 < past <= _NEAR:
@@ -50,13 +54,19 @@ def near_mark(instrument: Instrument, indication: Indication) -> Fact | None:
     return None
 
 
-def _near_datum(scale: ScrewScale, indication: Indication) -> Fact | None:
-    turned = Fraction(indication.line) / scale.fine_divisions
-    if 0 < turned <= _NEAR:
-        return fact("thimble-zero-just-past", line=Fraction(indication.line))
-    if turned >= 1 - _NEAR:
-        return fact("thimble-zero-to-come", line=Fraction(indication.line))
-    return None
+def _near_datum(instrument: Instrument, scale: ScrewScale, indication: Indication) -> Fact | None:
+    """What the edge of the thimble does to a sleeve mark that is within a fifth of a turn of it."""
+    read, near = instrument.reading(indication), _NEAR_TURN * scale.pitch
+    past = read % scale.main_division
+    to_come = scale.main_division - past
+    if not past or min(past, to_come) > near:
+        return None
+    mark = read - past if past <= to_come else read + to_come
+    side = "just-past" if past <= to_come else "to-come"
+    # Half marks lie where the thimble shows another line than its zero.
+    which = "edge" if mark % scale.pitch else "thimble-zero"
+    at = Figure(engraved_text(instrument, mark))
+    return fact(f"{which}-{side}", line=Fraction(indication.line), mark=at)
 
 
 def turns(instrument: Instrument, indication: Indication) -> tuple[Turn, ...]:
@@ -81,6 +91,6 @@ def turns(instrument: Instrument, indication: Indication) -> tuple[Turn, ...]:
 
 
 def _turn(instrument: Instrument, scale: ScrewScale, indication: Indication) -> Turn:
-    mark = Figure(instrument.mark_text(scale.last_mark(indication)))
+    mark = Figure(engraved_text(instrument, scale.last_mark(indication)))
     code = "turn-second" if indication.second_turn else "turn"
     return Turn(indication, instrument.reading(indication), fact(code, mark=mark))

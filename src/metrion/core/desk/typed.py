@@ -1,41 +1,50 @@
-"""What is typed at the bench, where a comma is as good as a point and a few keys are enough."""
+"""Numbers as they are typed at the bench, where a comma is as good as a point."""
 
 from __future__ import annotations
 
 import re
+from collections.abc import Iterable
 from contextlib import suppress
+from dataclasses import dataclass
 from fractions import Fraction
 
-from metrion.core.errors import DecimalDegrees, MetrionError, NoSuchLine, NotExact, OutOfBounds
-from metrion.core.exact.angles import parse_angle
+from metrion.core.errors import MetrionError, NotExact, OutOfBounds
 from metrion.core.exact.bounds import check_length, check_number
 from metrion.core.exact.numbers import parse_exact, to_text
+from metrion.core.exact.units import parse_unit
+from metrion.core.facts import Fact
 from metrion.core.instruments.appearance import FineAs
-from metrion.core.instruments.instrument import Instrument, Kind
-from metrion.core.scales import Indication, Line, VernierScale
-from metrion.core.scales.numerals import Numerals
+from metrion.core.instruments.instrument import Instrument
 
 _GLYPHS = {"½": "1/2", "¼": "1/4", "¾": "3/4"}
 _MIXED = re.compile(r"(-?)(?:([0-9]+) +)?([0-9]+/[0-9]+)|(-?)([0-9]*) *([½¼¾])")
 _OPEN = re.compile(r"(-?)(?:\.([0-9]+)|([0-9]+)\.)")
-_SEVERAL = re.compile(r"([0-9]{1,9}) *(?:-|–|\.\.) *([0-9]{1,9})")
-_DECIMAL_DEGREES = re.compile(r"(-?[0-9]+)[.,]([0-9]{1,2})[°′']?")
-_ANGLE = re.compile(r"(-?[0-9]+) *[°: ] *([0-9]{1,2}) *[′']?")
+_ANGLE = re.compile(r"(-?[0-9]+)° *([0-9]{1,2}) *[′']?")
+_WITH_UNIT = re.compile(r"(.*[0-9.½¼¾]) *(mm|cm|m|um|µm|μm|in|inch|inches|\"|″)")
+_UNITS = {"µm": "um", "μm": "um", "inch": "in", "inches": "in", '"': "in", "″": "in"}
 
 
-class NoMiddleLine(MetrionError):
-    """Several lines that seem to meet, without a line in their middle."""
+@dataclass(frozen=True)
+class Offer:
+    """Something else to type, in one tap.
 
-    def __init__(self, first: int, last: int) -> None:
-        below = (first + last) // 2
-        super().__init__("no-middle-line", first=first, last=last, below=below, above=below + 1)
+    Attributes:
+        text: what would be typed.
+        says: what it would mean.
+        fine_as: what the fine blank is to stand for from then on; None where that stays.
+    """
+
+    text: str
+    says: Fact
+    fine_as: FineAs | None = None
 
 
-class Backwards(MetrionError):
-    """Several lines that seem to meet, the later one named first."""
+class Unclear(MetrionError):
+    """A figure that the scale does not have, or that could be two, with what is possible."""
 
-    def __init__(self, first: int, last: int) -> None:
-        super().__init__("lines-backwards", first=first, last=last)
+    def __init__(self, says: Fact, offers: Iterable[Offer]) -> None:
+        super().__init__(says.code, **says.about)
+        self.offers = tuple(offers)
 
 
 def typed_number(text: str) -> Fraction:
@@ -52,7 +61,7 @@ def typed_number(text: str) -> Fraction:
 
 
 def _number(text: str) -> Fraction:
-    plain = text.strip().replace(",", ".").replace("−", "-")
+    plain = plainly_typed(text)
     if match := _MIXED.fullmatch(plain):
         sign, whole, part = match.groups()[:3] if match[3] else match.groups()[3:]
         size = parse_exact(whole or "0") + parse_exact(_GLYPHS.get(part, part))
@@ -63,13 +72,18 @@ def _number(text: str) -> Fraction:
     return parse_exact(plain)
 
 
+def plainly_typed(text: str) -> str:
+    """A text with points for commas and plain signs."""
+    return text.strip().replace(",", ".").replace("−", "-")
+
+
 def typed_exact(text: str) -> str:
     """A value that was typed as a logbook holds it; what is none stays what it is.
 
     >>> typed_exact("0,50"), typed_exact("−½"), typed_exact("31°30′")
     ('0.50', '-0.5', '31:30')
     """
-    plain = text.strip().replace(",", ".").replace("−", "-")
+    plain = plainly_typed(text)
     if "°" in plain and (angle := _ANGLE.fullmatch(plain)):
         return f"{angle[1]}:{angle[2]:0>2}"
     try:
@@ -80,69 +94,41 @@ def typed_exact(text: str) -> str:
     return plain
 
 
-def typed_main(instrument: Instrument, text: str, *, estimates: bool = False) -> Fraction:
-    """A main reading.
+@dataclass(frozen=True)
+class TypedLength:
+    """A length that was typed.
+
+    Attributes:
+        value: in the unit of the instrument.
+        unit: the unit it was typed in.
+        named: whether that was typed with it.
+    """
+
+    value: Fraction
+    unit: str
+    named: bool
+
+
+def has_unit(text: str) -> bool:
+    """Whether a length was typed with its unit: ``5.2cm``, ``0.5 in``."""
+    return _WITH_UNIT.fullmatch(text.strip()) is not None
+
+
+def typed_length(instrument: Instrument, text: str, usual: str) -> TypedLength:
+    """A length, with its unit or without.
 
     Args:
-        estimates: whether one may read between the marks, where there is no fine scale.
+        usual: the unit it has where none is typed.
 
     Raises:
-        NotExact, NotAnAngle: if it is no number or angle.
-        NotAMark: if the scale has no such mark.
+        NotExact, OutOfBounds: as `typed_number`.
     """
-    if instrument.kind is Kind.ANGULAR:
-        plain = text.strip().replace("−", "-")
-        if decimal := _DECIMAL_DEGREES.fullmatch(plain):
-            raise DecimalDegrees(plain, *decimal.groups())
-        match = _ANGLE.fullmatch(plain)
-        check_length(plain)
-        main = parse_angle(f"{match[1]}:{match[2]}" if match else f"{text.strip()}:00")
-        check_number(plain, main)
-    else:
-        main = typed_number(text)
-    instrument.check_main(main, estimates=estimates)
-    return main
-
-
-def typed_line(
-    instrument: Instrument, text: str, fine_as: FineAs, numerals: Numerals, *, estimates: bool
-) -> Line:
-    """The fine line that a figure stands for; ``12-14`` is the middle of lines that seem to meet.
-
-    Raises:
-        NotExact: if it is no number.
-        NoSuchLine, NotEstimable: if the scale has no such line.
-        NoMiddleLine, Backwards: for several lines without a middle line.
-    """
-    several = _SEVERAL.fullmatch(text.strip())
-    if several and fine_as is FineAs.LINE:
-        return _middle(instrument, int(several[1]), int(several[2]))
-    number = typed_number(text)
-    if fine_as is FineAs.NUMERAL:
-        number = numerals.line(number)
-    elif fine_as is FineAs.WORTH:
-        number = _line_worth(instrument, number)
-    line: Line = number.numerator if number.denominator == 1 else number
-    instrument.check_line(line, estimates=estimates)
-    return line
-
-
-def _middle(instrument: Instrument, first: int, last: int) -> int:
-    if first > last:
-        raise Backwards(first, last)
-    for line in (first, last):
-        instrument.check_line(line, estimates=False)
-    if (first + last) % 2:
-        raise NoMiddleLine(first, last)
-    return (first + last) // 2
-
-
-def _line_worth(instrument: Instrument, worth: Fraction) -> Fraction:
-    """The first line that adds this length; a line outside the scale where none does."""
-    scale = instrument.scale
-    if isinstance(scale, VernierScale) and not scale.estimable():
-        for line in range(scale.fine_divisions):
-            if scale.reading(Indication(Fraction(0), line)) == worth:
-                return Fraction(line)
-        raise NoSuchLine(to_text(worth), instrument.name, str(scale.last_line), worth=True)
-    return worth / scale.least_count
+    check_length(text)
+    match = _WITH_UNIT.fullmatch(text.strip())
+    unit = _UNITS.get(match[2], match[2]) if match else usual
+    number = typed_number(match[1] if match else text)
+    value = (
+        number * Fraction(parse_unit(unit).factor) / Fraction(parse_unit(instrument.unit).factor)
+    )
+    check_number(text, value)
+    return TypedLength(value, unit, match is not None)

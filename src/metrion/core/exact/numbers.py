@@ -11,6 +11,9 @@ from functools import lru_cache
 
 from metrion.core.errors import NotExact
 
+Number = Fraction | float
+"""Exact where it can be: what roots and functions give is not."""
+
 _EXACT = re.compile(r"-?[0-9]+(\.[0-9]+)?|-?[0-9]+/[0-9]+")
 _LONGEST = 1000
 _DIGITS = 17

@@ -11,11 +11,10 @@ from functools import lru_cache
 
 from metrion.core.errors import UnitError, shortened
 from metrion.core.exact.angles import HALF_CIRCLE
+from metrion.core.exact.numbers import Number
 from metrion.core.facts import Name
 from metrion.core.formula.evaluate import PI
 from metrion.core.formula.expression import Expression, angle, multiplied, name, number
-
-Number = Fraction | float
 
 
 @dataclass(frozen=True)

@@ -1,6 +1,5 @@
 """Formulas as trees: read, checked for units, evaluated, derived and written."""
 
-from metrion.core.formula.dimensions import resolve
 from metrion.core.formula.evaluate import PI, NoValue, evaluate
 from metrion.core.formula.expression import Expression
 from metrion.core.formula.parse import (
@@ -23,5 +22,4 @@ __all__ = [
     "check_bounds",
     "evaluate",
     "parse_formula",
-    "resolve",
 ]

@@ -11,8 +11,7 @@ from fractions import Fraction
 
 from metrion.core.errors import FormulaError, shortened
 from metrion.core.exact.bounds import DEEPEST_BRACKETS, LARGEST_EXPONENT, LONGEST_FORMULA
-from metrion.core.exact.numbers import parse_exact
-from metrion.core.exact.units import Number
+from metrion.core.exact.numbers import Number, parse_exact
 from metrion.core.facts import Name
 from metrion.core.formula.evaluate import PI
 from metrion.core.formula.expression import Expression, Kind, fold

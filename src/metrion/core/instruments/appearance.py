@@ -48,8 +48,8 @@ class Appearance:
     """What an instrument looks like beyond what its readings need; for the record only.
 
     Attributes:
-        numerals: the unit its main numerals stand for.
-        fine_as: what the student types for the fine reading.
+        numerals: the unit its main numerals stand for; None for that of the instrument.
+        fine_as: what the student types for the fine reading; None where that was not said.
         fine_side: whether the fine scale lies below or above the main scale.
         half_marks: whether the half marks of a sleeve lie below or above the datum line.
         thimble_numerals: which way the numerals of the thimble grow.
@@ -57,10 +57,8 @@ class Appearance:
         second_edge: whether the other edge of the beam shows inches.
     """
 
-    numerals: PrintedUnit = declared(
-        Choice(PrintedUnit), default=PrintedUnit.MM, for_the_record=True
-    )
-    fine_as: FineAs = declared(Choice(FineAs), default=FineAs.LINE, for_the_record=True)
+    numerals: PrintedUnit | None = declared(Choice(PrintedUnit), default=None, for_the_record=True)
+    fine_as: FineAs | None = declared(Choice(FineAs), default=None, for_the_record=True)
     fine_side: Side = declared(Choice(Side), default=Side.BELOW, for_the_record=True)
     half_marks: Side = declared(Choice(Side), default=Side.BELOW, for_the_record=True)
     thimble_numerals: Growth = declared(Choice(Growth), default=Growth.UP, for_the_record=True)

@@ -5,6 +5,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 from fractions import Fraction
 
+from metrion.core.exact.numbers import to_text
+from metrion.core.exact.units import parse_unit
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.scales import Indication, VernierScale
 from metrion.core.scales.numerals import Numerals, usual_numerals
@@ -42,12 +44,10 @@ def main_numerals(instrument: Instrument) -> MainNumerals:
         return _numerals_at(Fraction(60), division, Fraction(1), "°")
     if instrument.unit == "in":
         return _numerals_at(Fraction(1, 10), division, Fraction(1, 10), "in")
-    unit = _MM_PER[instrument.unit]
-    printed = _MM_PER[instrument.appearance.numerals]
+    unit, engraved = _MM_PER[instrument.unit], instrument.appearance.numerals or instrument.unit
+    printed = _MM_PER[engraved]
     distance = Fraction(1 if instrument.kind is Kind.SCREW else 10) / unit
-    return _numerals_at(
-        distance, division, distance * unit / printed, str(instrument.appearance.numerals)
-    )
+    return _numerals_at(distance, division, distance * unit / printed, str(engraved))
 
 
 def _numerals_at(distance: Fraction, division: Fraction, step: Fraction, unit: str) -> MainNumerals:
@@ -56,6 +56,19 @@ def _numerals_at(distance: Fraction, division: Fraction, step: Fraction, unit: s
     if every > _MOST_MARKS_PER_NUMERAL:
         every = Fraction(10)
     return MainNumerals(every.numerator, step * every * division / distance, unit)
+
+
+def engraved_unit(instrument: Instrument) -> str:
+    """The unit that the numerals of its main scale stand for; that of a display is its own."""
+    return instrument.unit if instrument.kind is Kind.ANGULAR else main_numerals(instrument).unit
+
+
+def engraved_text(instrument: Instrument, main: Fraction) -> str:
+    """A mark as it is engraved: 5.2 on a beam numbered in centimetres, for 52 mm."""
+    if instrument.kind is Kind.ANGULAR:
+        return instrument.mark_text(main)
+    per = Fraction(parse_unit(engraved_unit(instrument)).factor)
+    return to_text(main * Fraction(parse_unit(instrument.unit).factor) / per)
 
 
 def line_places(instrument: Instrument) -> list[Fraction]:

@@ -6,7 +6,8 @@ from dataclasses import dataclass, replace
 from fractions import Fraction
 
 from metrion.core.errors import UnitError
-from metrion.core.exact.units import Number, Unit, parse_unit
+from metrion.core.exact.numbers import Number
+from metrion.core.exact.units import Unit, parse_unit
 from metrion.core.facts import Amount, Argument, Fact, Figure, Name, fact
 from metrion.core.formula import PI, Formula
 from metrion.core.formula.expression import name, replaced

@@ -22,8 +22,9 @@ from metrion.core.declared import (
     entry,
     rest,
 )
+from metrion.core.exact.numbers import Number
 from metrion.core.exact.rounding import Rounded, round_result
-from metrion.core.exact.units import Number, Unit, parse_unit
+from metrion.core.exact.units import Unit, parse_unit
 from metrion.core.facts import Fact, Name, fact
 from metrion.core.formula import Expression, Formula, NoValue, evaluate
 from metrion.core.formula.derivative import derivative

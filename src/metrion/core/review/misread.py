@@ -5,7 +5,6 @@ from __future__ import annotations
 from dataclasses import dataclass
 from fractions import Fraction
 
-from metrion.core.exact.numbers import to_text
 from metrion.core.facts import Figure
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.json import Record
@@ -40,8 +39,8 @@ class Misread:
 
     def suggestion(self, instrument: Instrument) -> Record:
         """The indication as it would be, as a logbook holds it."""
-        line = self.indication.line
-        fine = line if isinstance(line, int) else to_text(line)
+        look = self.indication
+        fine = look.line if isinstance(look.line, int) else look.line_text
         return {self.name: {"main": instrument.main_text(self.likely), "fine": fine}}
 
 

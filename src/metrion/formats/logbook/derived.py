@@ -7,7 +7,8 @@ from collections.abc import Mapping
 from metrion.core.declared import Sign
 from metrion.core.errors import FormulaError, UnitError, shortened
 from metrion.core.exact.bounds import check_unit
-from metrion.core.exact.units import Number, Unit, parse_unit
+from metrion.core.exact.numbers import Number
+from metrion.core.exact.units import Unit, parse_unit
 from metrion.core.facts import Name, fact
 from metrion.core.formula import (
     RESERVED,
@@ -15,8 +16,8 @@ from metrion.core.formula import (
     Formula,
     check_bounds,
     parse_formula,
-    resolve,
 )
+from metrion.core.formula.dimensions import resolve
 from metrion.core.json import text_in
 from metrion.core.quantity.derived import Derived, TypedValue
 from metrion.core.quantity.measurements import Measurement

@@ -6,14 +6,16 @@ from collections.abc import Sequence
 from fractions import Fraction
 
 from metrion.core.desk.desk import Answer, consider, consider_position
+from metrion.core.desk.lines import line_typed
+from metrion.core.desk.marks import main_typed
 from metrion.core.desk.pairing import Pairing, pairing
 from metrion.core.desk.passed import Turn
-from metrion.core.desk.typed import typed_number
+from metrion.core.desk.typed import Offer, typed_number
 from metrion.core.desk.zero_desk import nearer_to_a_mark, sides, zero_finding
 from metrion.core.errors import MetrionError
-from metrion.core.exact.numbers import to_text
 from metrion.core.facts import fact
-from metrion.core.instruments.drawing import fine_numerals
+from metrion.core.instruments.appearance import FineAs
+from metrion.core.instruments.drawing import engraved_text, fine_numerals
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.observations import Sort
 from metrion.core.quantity.zero import WrappedZero, ZeroCheck
@@ -25,6 +27,7 @@ from metrion.web.schemas import (
     FineFigureView,
     IndicationView,
     NeighbourView,
+    OfferView,
     TurnView,
     TypedView,
     WrappedZeroView,
@@ -51,14 +54,18 @@ def answer_view(
         seq=body.seq,
         main=FigureView(
             value=None if answer.main is None else instrument.main_text(answer.main),
+            typed=None if answer.main is None else main_typed(instrument, answer.main),
             fault=say(answer.main_fault),
+            offers=_offers(answer.main_offers),
         ),
-        fine=_fine_view(instrument, answer),
+        fine=_fine_view(instrument, answer, body.fine_as),
         read=_text(instrument, answer.read),
         corrected=_text(instrument, answer.corrected),
         # With a main reading alone the page can already show where the zero line must be.
         position=None if position is None else float(position),
-        bounds=[shown(instrument.mark_text(b)) for b in answer.bounds] if answer.bounds else None,
+        bounds=[shown(engraved_text(instrument, b)) for b in answer.bounds]
+        if answer.bounds
+        else None,
         meets=None if answer.meets is None else float(answer.meets),
         neighbours=[
             NeighbourView(
@@ -84,7 +91,7 @@ def answer_view(
 def _turn_view(instrument: Instrument, turn: Turn, answer: Answer) -> TurnView:
     """One of the two turns of a screw, and whether it is the one that was read."""
     return TurnView(
-        main=instrument.main_text(turn.indication.main),
+        main=main_typed(instrument, turn.indication.main),
         second_turn=turn.indication.second_turn,
         read=shown(instrument.value_text(turn.read)),
         position=float(turn.read),
@@ -136,16 +143,24 @@ def _typed(
     )
 
 
-def _fine_view(instrument: Instrument, answer: Answer) -> FineFigureView:
-    line = answer.line
+def _fine_view(instrument: Instrument, answer: Answer, fine_as: FineAs | None) -> FineFigureView:
+    line, fault, offers = answer.line, say(answer.line_fault), _offers(answer.line_offers)
     if line is None:
-        return FineFigureView(value=None, fault=say(answer.line_fault), numeral=None, worth=None)
+        return FineFigureView(None, None, fault, offers, numeral=None, worth=None)
+    seen = Indication.seen(Fraction(0), line)
+    text = seen.line_text
     return FineFigureView(
-        value=to_text(Fraction(line)),
-        fault=say(answer.line_fault),
-        numeral=fine_numerals(instrument).text(line),
-        worth=shown(instrument.value_text(instrument.reading(Indication(Fraction(0), line)))),
+        value=text,
+        typed=text if seen.undecided else line_typed(instrument, seen.line, fine_as),
+        fault=fault,
+        offers=offers,
+        numeral=fine_numerals(instrument).text(seen.line),
+        worth=shown(instrument.value_text(instrument.reading(seen))),
     )
+
+
+def _offers(offers: Sequence[Offer]) -> list[OfferView]:
+    return [OfferView(one.text, say(one.says), one.fine_as) for one in offers]
 
 
 def _text(instrument: Instrument, value: Fraction | None) -> str | None:
@@ -180,7 +195,7 @@ def _finding(
 def _wrapped_view(instrument: Instrument, wrapped: WrappedZero) -> WrappedZeroView:
     likely, kept = sides(instrument, wrapped)
     return WrappedZeroView(
-        main=instrument.main_text(wrapped.indication.main),
+        main=main_typed(instrument, wrapped.indication.main),
         second_turn=wrapped.indication.second_turn,
         words=say(fact("which-zero", nearer=nearer_to_a_mark(instrument))),
         likely=say(likely),

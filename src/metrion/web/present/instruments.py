@@ -4,12 +4,13 @@ from __future__ import annotations
 
 from collections.abc import Iterable
 from dataclasses import fields
-from fractions import Fraction
 
+from metrion.core.desk.marks import main_typed
 from metrion.core.desk.zero_desk import indication_below_zero
 from metrion.core.exact.numbers import to_text
 from metrion.core.instruments.appearance import Appearance
 from metrion.core.instruments.drawing import (
+    engraved_unit,
     fine_numerals,
     line_places,
     line_worths,
@@ -90,7 +91,8 @@ def instrument_view(instrument: Instrument, entry: Kept) -> InstrumentView:
         derivation=steps_view(least_count_lines(instrument, speaker())),
         notes=notes_view(instrument),
         lines=lines_view(instrument),
-        below_main=instrument.main_text(below.main),
+        engraved_unit=engraved_unit(instrument),
+        below_main=main_typed(instrument, below.main),
         below_second_turn=below.second_turn,
     )
 
@@ -162,7 +164,7 @@ def zero_check_view(check: ZeroCheck, instrument: Instrument, entry: Kept) -> Ze
         face=check.face,
         phase=check.phase,
         main=shown(instrument.mark_text(check.indication.main)),
-        line=to_text(Fraction(check.indication.line)),
+        line=shown(check.indication.line_text),
         reference=to_text(check.reference) if check.reference else None,
         error=float(error),
         error_text=shown(instrument.value_text(error)),

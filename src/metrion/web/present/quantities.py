@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
 from dataclasses import replace
-from fractions import Fraction
 from functools import lru_cache
 from typing import NamedTuple
 
@@ -175,7 +174,7 @@ def _lines(instrument: Instrument, observation: Observation) -> str:
     """The fine lines of a reading; empty where there is no fine scale."""
     if not instrument.scale.has_fine_scale:
         return ""
-    return " / ".join(to_text(Fraction(indication.line)) for indication in observation.indications)
+    return " / ".join(indication.line_text for indication in observation.indications)
 
 
 def _earlier_view(instrument: Instrument, earlier: Earlier) -> EarlierView:

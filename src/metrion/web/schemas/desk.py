@@ -7,6 +7,7 @@ from typing import Annotated
 
 from marshmallow import validate
 
+from metrion.core.instruments.appearance import FineAs
 from metrion.core.quantity.observations import Arc, Sort
 from metrion.web.schemas.declared import Told
 from metrion.web.schemas.entered import EnteredView
@@ -80,11 +81,22 @@ class NeighbourView:
 
 
 @view
+class OfferView:
+    """What could be typed instead, and what it would mean; ``fine_as`` from then on."""
+
+    text: str
+    words: str
+    fine_as: FineAs | None
+
+
+@view
 class FigureView:
-    """One blank of the equation: its value as a file would hold it, or what is wrong."""
+    """One blank of the equation: as a file would hold it, and as it is typed; or what is wrong."""
 
     value: str | None
+    typed: str | None
     fault: str
+    offers: list[OfferView]
 
 
 @view

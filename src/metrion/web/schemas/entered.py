@@ -12,7 +12,7 @@ class EnteredView:
 
     main: str = ""
     fine: str = ""
-    fine_as: FineAs = FineAs.LINE
+    fine_as: FineAs | None = None
     second_turn: bool = False
 
 

@@ -65,8 +65,8 @@ class SlideStepView:
 class AppearanceView:
     """What an instrument looks like beyond what its readings need."""
 
-    numerals: PrintedUnit
-    fine_as: FineAs
+    numerals: PrintedUnit | None
+    fine_as: FineAs | None
     fine_side: Side
     half_marks: Side
     thimble_numerals: Growth
@@ -90,7 +90,7 @@ class InstrumentView:
     numbering: str | None
     range: list[str] | None
     maker_limit: str | None
-    fine_as: FineAs
+    fine_as: FineAs | None
     appearance: AppearanceView
     least_count: str
     least_count_text: str
@@ -98,6 +98,7 @@ class InstrumentView:
     derivation: list[StepView]
     notes: list[NoteView]
     lines: LinesView
+    engraved_unit: str
     below_main: str
     below_second_turn: bool
 

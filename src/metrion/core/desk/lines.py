@@ -1,0 +1,209 @@
+"""Fine readings as they are typed: the number of the line, the printed numeral, or its worth."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterator
+from dataclasses import dataclass
+from fractions import Fraction
+from math import ceil, floor
+
+from metrion.core.desk.typed import Offer, Unclear, has_unit, typed_length, typed_number
+from metrion.core.errors import NoSuchLine
+from metrion.core.exact.numbers import to_text
+from metrion.core.facts import Fact, Figure, Name, fact
+from metrion.core.instruments.appearance import FineAs
+from metrion.core.instruments.drawing import fine_numerals
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.scales import Indication, Line, VernierScale
+from metrion.core.scales.base import Undecided
+
+_SEVERAL = re.compile(r"([0-9]{1,9}) *(?:-|–|\.\.) *([0-9]{1,9})")
+_LAST_DECIMALS = "decimals"
+
+
+@dataclass(frozen=True)
+class TypedLine:
+    """A fine reading that was typed.
+
+    Attributes:
+        line: it, or the lines that seem to meet.
+        says: what it was taken for, where that is not what stands there.
+    """
+
+    line: Line | Undecided
+    says: Fact | None = None
+
+
+def typed_line(
+    instrument: Instrument, text: str, fine_as: FineAs | None, *, estimates: bool
+) -> TypedLine:
+    """The fine line, or lines, that figures stand for.
+
+    A whole number is a line, unless the tool says otherwise; what is no line is taken for a
+    numeral, a worth or its last decimals, if it fits just one of them.
+
+    Args:
+        fine_as: what the tool says that they stand for; None if it does not say.
+        estimates: whether the place between two lines may be estimated.
+
+    Raises:
+        NotExact: if it is no number.
+        NotUndecided: for lines that cannot be taken for each other.
+        NoSuchLine, NotEstimable: if the scale has no such line.
+        Unclear: if it fits no line, or two.
+    """
+    if several := _SEVERAL.fullmatch(text.strip()):
+        return TypedLine(_several(instrument, int(several[1]), int(several[2])))
+    if has_unit(text) and instrument.kind is not Kind.ANGULAR:
+        length = typed_length(instrument, text, "").value
+        return TypedLine(_line_of(instrument, length, FineAs.WORTH, text), fact("typed-as-worth"))
+    number = typed_number(text)
+    preferred = fine_as or FineAs.LINE
+    own = _meant(instrument, number, preferred)
+    if own is not None and _is_line(instrument, own):
+        return TypedLine(own.numerator)
+    others = dict(_others(instrument, number, preferred))
+    if own is not None and estimates and _between(instrument, own):
+        if fine_as or not others:
+            return TypedLine(own)
+        raise Unclear(_two_ways(text), _ways(instrument, text, {preferred: own, **others}))
+    if len(others) == 1:
+        [(way, line)] = others.items()
+        return TypedLine(line.numerator, fact(f"typed-as-{way}"))
+    if others:
+        raise Unclear(_two_ways(text), _ways(instrument, text, others))
+    return TypedLine(_none(instrument, text, own, number, preferred))
+
+
+def line_typed(instrument: Instrument, line: Line, fine_as: FineAs | None) -> str:
+    """What is typed for a line at the bench."""
+    if fine_as is FineAs.NUMERAL:
+        return fine_numerals(instrument).text(line)
+    if fine_as is FineAs.WORTH:
+        return instrument.value_text(_worth(instrument, line))
+    return to_text(Fraction(line))
+
+
+def counted_back(instrument: Instrument, main: Fraction, lines: int, turn: bool) -> Indication:
+    """Lines that were counted back from a mark, or from the zero that ``main`` lies below."""
+    scale = instrument.scale
+    if lines == 0:
+        return Indication(main, 0, turn)
+    line = scale.fine_divisions - lines
+    if not (lines < scale.fine_divisions and scale.estimable() and scale.has_line(line)):
+        raise NoSuchLine(f"-{lines}", instrument.name, str(scale.last_line))
+    there = Indication(main, line, turn)
+    return (
+        there if instrument.reading(Indication(main, 0, turn)) < 0 else scale.one_mark_on(there, -1)
+    )
+
+
+def _several(instrument: Instrument, first: int, last: int) -> int | Undecided:
+    if first == last:
+        instrument.check_line(first, estimates=False)
+        return first
+    alike = Undecided(first, last)
+    instrument.check_undecided(alike)
+    return alike
+
+
+def _is_line(instrument: Instrument, line: Fraction) -> bool:
+    return line.denominator == 1 and instrument.scale.has_line(line.numerator)
+
+
+def _between(instrument: Instrument, line: Fraction) -> bool:
+    """Whether a place is one between two lines of a scale that is read in order."""
+    scale = instrument.scale
+    return line.denominator > 1 and scale.estimable() and scale.has_line(line)
+
+
+def _meant(instrument: Instrument, number: Fraction, way: FineAs | str) -> Fraction | None:
+    """The line that a number stands for one way or another; None where there is none."""
+    if way is FineAs.LINE:
+        return number
+    if way is FineAs.NUMERAL:
+        return fine_numerals(instrument).line(number)
+    if way is FineAs.WORTH:
+        return _of_worth(instrument, number)
+    if instrument.kind is Kind.ANGULAR or number.denominator > 1 or not instrument.decimals:
+        return None
+    return _of_worth(instrument, number / 10**instrument.decimals)
+
+
+def _others(
+    instrument: Instrument, number: Fraction, preferred: FineAs
+) -> Iterator[tuple[FineAs | str, Fraction]]:
+    """The whole lines that a number stands for in other ways than the preferred one, each once."""
+    seen = set()
+    for way in (FineAs.LINE, FineAs.NUMERAL, FineAs.WORTH, _LAST_DECIMALS):
+        line = None if way == preferred else _meant(instrument, number, way)
+        if line is not None and line not in seen and _is_line(instrument, line):
+            seen.add(line)
+            yield way, line
+
+
+def _of_worth(instrument: Instrument, worth: Fraction) -> Fraction | None:
+    """The first line that adds this length."""
+    scale = instrument.scale
+    if isinstance(scale, VernierScale) and not scale.estimable():
+        lines = range(scale.fine_divisions)
+        return next((Fraction(one) for one in lines if _worth(instrument, one) == worth), None)
+    return worth / scale.least_count
+
+
+def _worth(instrument: Instrument, line: Line) -> Fraction:
+    return instrument.scale.reading(Indication(Fraction(0), line))
+
+
+def _line_of(instrument: Instrument, number: Fraction, way: FineAs, text: str) -> int:
+    line = _meant(instrument, number, way)
+    if line is None or not _is_line(instrument, line):
+        return _none(instrument, text, line, number, way)
+    return line.numerator
+
+
+def _none(
+    instrument: Instrument, text: str, own: Fraction | None, number: Fraction, way: FineAs
+) -> int:
+    """Refuse what is no line in any way, with the lines beside it."""
+    scale = instrument.scale
+    if way is FineAs.LINE and (number.denominator == 1 or not scale.estimable()):
+        line = number.numerator if number.denominator == 1 else number
+        instrument.check_line(line, estimates=False)
+    numbered = fine_numerals(instrument).line(number) == number
+    if way is FineAs.LINE and numbered and scale.has_line(number):
+        instrument.check_line(number, estimates=False)
+    beside = []
+    if own is not None and scale.estimable():
+        lines = {floor(own), ceil(own)}
+        beside = sorted(line for line in lines if scale.has_line(line))
+    offers = [Offer(line_typed(instrument, one, way), _told(instrument, one)) for one in beside]
+    says = fact(
+        "fits-no-line",
+        typed=Figure(text.strip()),
+        tool=Name(instrument.name),
+        last=scale.last_line,
+    )
+    raise Unclear(says, offers)
+
+
+def _two_ways(text: str) -> Fact:
+    return fact("fits-two-lines", typed=Figure(text.strip()))
+
+
+def _ways(instrument: Instrument, text: str, ways: dict[FineAs | str, Fraction]) -> Iterator[Offer]:
+    """The same figures, each way with the line that they then mean."""
+    for way, line in ways.items():
+        if isinstance(way, FineAs):
+            yield Offer(text, _told(instrument, line), way)
+        else:
+            yield Offer(
+                line_typed(instrument, line.numerator, FineAs.LINE), _told(instrument, line)
+            )
+
+
+def _told(instrument: Instrument, line: Line) -> Fact:
+    worth = Figure(instrument.with_unit(_worth(instrument, line)))
+    numeral = Figure(fine_numerals(instrument).text(line))
+    return fact("offer-line", line=Figure(to_text(Fraction(line))), numeral=numeral, worth=worth)

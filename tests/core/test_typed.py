@@ -1,0 +1,181 @@
+"""Figures as people see and say them: with the unit, the numeral, the worth, back from a mark."""
+
+from fractions import Fraction
+
+import pytest
+
+from metrion.core.desk.desk import Answer, consider
+from metrion.core.instruments.appearance import Appearance, FineAs, PrintedUnit
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.scales import Indication, PlainScale, ScrewScale, VernierScale
+from metrion.voice import plainly
+
+say = plainly().say
+ONE = Fraction(1)
+
+
+def caliper(
+    lines: int, span: int, unit: str = "mm", division: Fraction = ONE, **more
+) -> Instrument:  # type: ignore[no-untyped-def]
+    scale = VernierScale(division, lines, span)
+    return Instrument("c", "Caliper", Kind.VERNIER, unit, scale, appearance=Appearance(**more))
+
+
+IN_CM = caliper(50, 49, numerals=PrintedUnit.CM)
+PLAIN_MM = caliper(50, 49)
+INCHES = caliper(25, 24, "in", Fraction(1, 40))
+SCREW = Instrument("s", "Gauge", Kind.SCREW, "mm", ScrewScale(ONE / 2, 50, ONE / 2))
+ROUND = Instrument("a", "Circle", Kind.ANGULAR, "arcmin", VernierScale(Fraction(30), 30, 29))
+TWENTY = Instrument("b", "Circle", Kind.ANGULAR, "arcmin", VernierScale(Fraction(20), 40, 39))
+TENTH = Instrument("d", "Fine circle", Kind.ANGULAR, "arcmin", VernierScale(Fraction(6), 6, 5))
+RULER = Instrument("r", "Ruler", Kind.PLAIN, "mm", PlainScale(ONE))
+
+
+def sentences(answer: Answer) -> str:
+    return " ".join(map(say, answer.sentences))
+
+
+@pytest.mark.parametrize(
+    ("tool", "typed", "value", "said"),
+    [
+        (IN_CM, "5.2", "52", "5.2 cm is 52 mm."),
+        (IN_CM, "5,2", "52", "5.2 cm is 52 mm."),
+        (IN_CM, "5", "50", "5 cm is 50 mm."),
+        (IN_CM, "5 mm", "5", ""),
+        (IN_CM, "5.2cm", "52", "5.2cm is 52 mm."),
+        (PLAIN_MM, "52", "52", ""),
+        (PLAIN_MM, "5.2cm", "52", "5.2cm is 52 mm."),
+        (PLAIN_MM, "-1 mm", "-1", ""),
+        (INCHES, "0.5in", "1/2", ""),
+        (INCHES, '0.5"', "1/2", ""),
+        (INCHES, "12.7 mm", "1/2", "12.7 mm is 0.5 in."),
+        (RULER, "12 cm", "120", "12 cm is 120 mm."),
+    ],
+)
+def test_a_mark_has_the_unit_that_is_engraved_or_typed(
+    tool: Instrument, typed: str, value: str, said: str
+) -> None:
+    answer = consider(tool, typed, "")
+    assert answer.main == Fraction(value)
+    assert sentences(answer).startswith(said)
+
+
+def test_a_mark_that_cannot_be_is_answered_with_the_possible_ones() -> None:
+    answer = consider(IN_CM, "5.25", "")
+    assert answer.main is None
+    offers = [(one.text, say(one.says)) for one in answer.main_offers]
+    assert offers == [("5.2", "5.2 cm"), ("5.3", "5.3 cm")]
+    for offer in answer.main_offers:
+        assert consider(IN_CM, offer.text, "").main is not None
+
+
+@pytest.mark.parametrize(
+    ("tool", "typed", "line", "said"),
+    [
+        (PLAIN_MM, "16", 16, "Line 16 is printed 3.2"),
+        (PLAIN_MM, "3.2", 16, "Taken as the numeral that is printed. Line 16"),
+        (PLAIN_MM, "0.32", 16, "Taken as what the line is worth. Line 16"),
+        (PLAIN_MM, "0.32mm", 16, "Taken as what the line is worth. Line 16"),
+        (PLAIN_MM, "0.032 cm", 16, "Taken as what the line is worth. Line 16"),
+        (PLAIN_MM, "32", 32, "Line 32 is printed 6.4"),
+        (PLAIN_MM, "64", 32, "Taken as the last decimals. Line 32"),
+        (SCREW, "38", 38, "Line 38"),
+        (SCREW, "0.38", 38, "Taken as what the line is worth. Line 38"),
+        (ROUND, "11", 11, "Line 11"),
+    ],
+)
+def test_a_fine_reading_is_understood_by_what_fits(
+    tool: Instrument, typed: str, line: int, said: str
+) -> None:
+    answer = consider(tool, "0", typed)
+    assert answer.line == line
+    assert said in sentences(answer)
+
+
+def test_where_two_lines_fit_it_asks_once() -> None:
+    tool = caliper(20, 39)
+    answer = consider(tool, "6", "0.5")
+    assert (answer.line, say(answer.line_fault)) == (None, "0.5 can be two lines.")  # type: ignore[arg-type]
+    assert [(one.text, one.fine_as, say(one.says)) for one in answer.line_offers] == [
+        ("0.5", FineAs.NUMERAL, "line 1, printed ½, worth 0.05 mm"),
+        ("0.5", FineAs.WORTH, "line 10, printed 5, worth 0.50 mm"),
+    ]
+    for offer in answer.line_offers:
+        assert consider(tool, "6", offer.text, offer.fine_as).line in (1, 10)
+
+
+def test_a_place_between_two_lines_may_be_a_numeral_too() -> None:
+    tool = caliper(20, 39)
+    asked = consider(tool, "6", "3.5", estimates=True)
+    assert [one.fine_as for one in asked.line_offers] == [FineAs.LINE, FineAs.NUMERAL]
+    assert consider(tool, "6", "3.5", FineAs.LINE, estimates=True).line == Fraction("3.5")
+    assert consider(tool, "6", "3.5").line == 7
+    assert consider(SCREW, "6", "26.4", estimates=True).line == Fraction("26.4")
+
+
+def test_who_types_a_numeral_hears_nothing_of_estimates() -> None:
+    answer = consider(PLAIN_MM, "6", "3.25")
+    assert "estimate" not in say(answer.line_fault)  # type: ignore[arg-type]
+    assert "estimate" in say(consider(SCREW, "6", "26.4").line_fault)  # type: ignore[arg-type]
+
+
+@pytest.mark.parametrize(
+    ("tool", "main", "fine", "read"),
+    [
+        (caliper(20, 39), "0", "-3", "-0.15"),
+        (caliper(20, 39), "-1", "-3", "-0.15"),
+        (caliper(20, 39), "6", "−3", "5.85"),
+        (SCREW, "0", "-3", "-0.03"),
+        (SCREW, "-0.5", "-3", "-0.03"),
+        (caliper(20, 39), "0", "-0", "0"),
+    ],
+)
+def test_lines_are_counted_back(tool: Instrument, main: str, fine: str, read: str) -> None:
+    assert consider(tool, main, fine).read == Fraction(read)
+
+
+def test_lines_counted_back_wait_for_a_mark_and_need_an_order() -> None:
+    assert consider(SCREW, "", "-3").line_fault is None
+    assert consider(caliper(10, 7), "6", "-3").line_fault is not None
+
+
+@pytest.mark.parametrize(
+    ("tool", "typed", "minutes"),
+    [
+        (ROUND, "100.5", 100 * 60 + 30),
+        (ROUND, "100,5°", 100 * 60 + 30),
+        (ROUND, "57.30", 57 * 60 + 30),
+        (TWENTY, "341.20", 341 * 60 + 20),
+        (TWENTY, "-0.20", -20),
+        (TENTH, "12.2", 12 * 60 + 12),
+        (ROUND, "57:30", 57 * 60 + 30),
+        (ROUND, "57.0", 57 * 60),
+    ],
+)
+def test_degrees_with_a_point_are_what_is_a_mark(
+    tool: Instrument, typed: str, minutes: int
+) -> None:
+    assert consider(tool, typed, "").main == minutes
+
+
+def test_degrees_with_a_point_that_could_be_both_or_neither_are_asked_for() -> None:
+    both = consider(TENTH, "12.30", "")
+    assert (both.main, [one.text for one in both.main_offers]) == (None, ["12:30", "12:18"])
+    neither = consider(ROUND, "100.25", "")
+    assert neither.main is None
+    assert [one.text for one in neither.main_offers] == ["100:00", "100:30"]
+
+
+def test_half_a_mark_shows_within_a_fifth_of_a_turn() -> None:
+    half = Instrument("h", "Gauge", Kind.SCREW, "mm", ScrewScale(ONE, 100, ONE / 2))
+    assert "just passed 6.5" in sentences(consider(half, "6.5", "55"))
+    assert "not come to 6.5 yet" in sentences(consider(half, "6", "41"))
+    assert "not come to" not in sentences(consider(half, "6", "29"))
+    assert "only just gone past" in sentences(consider(SCREW, "6", "10"))
+    assert "only just gone past" not in sentences(consider(SCREW, "6", "11"))
+
+
+def test_undecided_lines_print_as_they_were_seen() -> None:
+    answer = consider(caliper(20, 39), "6", "15-16")
+    assert answer.indication == Indication.seen(Fraction(6), answer.line)  # type: ignore[arg-type]
+    assert (answer.read, answer.meets) == (Fraction("6.775"), None)
