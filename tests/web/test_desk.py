@@ -30,6 +30,7 @@ def test_what_is_typed_is_answered(client: FlaskClient) -> None:
     assert (answer["seq"], answer["read"], answer["corrected"]) == (7, "6.15", "6.30")
     assert answer["fine"] == {
         "value": "3", "typed": "3", "numeral": "1½", "worth": "0.15", "fault": "", "offers": [],
+        "seen": [3],
     }  # fmt: skip
     assert answer["bounds"] == ["6", "7"]
     assert [n["words"] for n in answer["neighbours"]] == ["0.05 right of 10", "0.05 left of 14"]

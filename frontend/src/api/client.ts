@@ -34,7 +34,8 @@ export type Description = Schemas["Description"];
 export type Hint = Schemas["Hint"];
 export type Settings = Schemas["Settings"];
 export type Voice = Schemas["Voice"];
-export type FineAs = Instrument["fine_as"];
+export type FineAs = NonNullable<Instrument["fine_as"]>;
+export type Offer = Schemas["Offer"];
 
 export const client = createClient<paths>({
   baseUrl: window.location.origin,

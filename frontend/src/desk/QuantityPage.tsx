@@ -97,7 +97,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
         <TableDialog
           sheet={sheet.id}
           quantity={quantity.id}
-          fineAs={instrument.fine_as}
+          fineAs={instrument.fine_as ?? "line"}
           onClose={() => setTable(false)}
         />
       )}

@@ -1,7 +1,14 @@
 import { App, Button } from "antd";
 import { useCallback, useRef, useState, type ReactNode } from "react";
 
-import type { Answer, Instrument, Quantity, Reading, Sheet } from "../api";
+import {
+  useAmendInstrument,
+  type Answer,
+  type Instrument,
+  type Quantity,
+  type Reading,
+  type Sheet,
+} from "../api";
 import { useChosen } from "../app/settings";
 import { Equation, type Ending, type EquationHandle } from "../equation/Equation";
 import { Keypad } from "../equation/Keypad";
@@ -40,6 +47,7 @@ interface Props {
 export function Stage(props: Props) {
   const { sheet, quantity, instrument, changing, looked, blind, onBlind, onTable, onArc } = props;
   const { message } = App.useApp();
+  const tool = useAmendInstrument(props.sheet.id);
   const { singleKeys } = useChosen();
   const narrow = useNarrow();
   const whole = useWhole<HTMLElement>();
@@ -94,6 +102,7 @@ export function Stage(props: Props) {
         desk={desk}
         instrument={instrument}
         fineAs={instrument.fine_as}
+        onFineAs={(fineAs) => tool.mutate({ seen: instrument, fine_as: fineAs })}
         autoFocus
         padded
         ending={ending}

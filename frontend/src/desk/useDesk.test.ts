@@ -1,24 +1,14 @@
 import { describe, expect, it } from "vitest";
 
 import { ApiError, type Answer } from "../api";
-import { EMPTY, figuresOf, fineText, isEmpty, isFaulty, step, unheard } from "./useDesk";
+import { ANSWER } from "../tests/fixtures";
+import { EMPTY, figuresOf, isEmpty, isFaulty, step, unheard } from "./useDesk";
 
 const answer = (seq: number, main: string, fine: string): Answer => ({
+  ...ANSWER,
   seq,
-  main: { value: main, fault: "" },
-  fine: { value: fine, fault: "", numeral: "1½", worth: "0.15" },
-  read: "6.15",
-  corrected: "6.30",
-  position: 6.15,
-  bounds: ["6", "7"],
-  meets: 12,
-  neighbours: [],
-  sentences: [],
-  second_turn: false,
-  turns: [],
-  between: null,
-  reference_fault: "",
-  finding: null,
+  main: { ...ANSWER.main, value: main, typed: main },
+  fine: { ...ANSWER.fine, value: fine, typed: fine },
 });
 
 const START = {
@@ -29,7 +19,6 @@ const START = {
   away: false,
   refused: "",
   resting: false,
-  fineAs: "line" as const,
 };
 
 describe("typing", () => {
@@ -93,13 +82,16 @@ describe("clearing", () => {
   });
 });
 
-describe("the fine blank", () => {
-  it.each([
-    ["line", "3"],
-    ["numeral", "1½"],
-    ["worth", "0.15"],
-  ] as const)("takes the %s", (fineAs, text) => {
-    expect(fineText(answer(1, "6", "3"), fineAs)).toBe(text);
+describe("the blanks while the scales are dragged", () => {
+  it("take what would be typed at the bench, not what a file holds", () => {
+    const moved = step(START, { type: "moved", position: 52 });
+    const dragged: Answer = {
+      ...answer(1, "52", "16"),
+      main: { ...ANSWER.main, value: "52", typed: "5.2" },
+      fine: { ...ANSWER.fine, value: "16", typed: "3.2" },
+    };
+    const told = step(moved, { type: "answered", answer: dragged, asked: moved.entry });
+    expect([told.entry.main, told.entry.fine]).toEqual(["5.2", "3.2"]);
   });
 });
 
@@ -107,6 +99,7 @@ describe("what a logbook holds", () => {
   it("is a whole line as a number, an estimated one as a text", () => {
     expect(figuresOf(answer(1, "6", "3"))).toEqual({ main: "6", fine: 3, second_turn: null });
     expect(figuresOf(answer(1, "6", "3.4"))?.fine).toBe("3.4");
+    expect(figuresOf(answer(1, "6", "15-16"))?.fine).toBe("15-16");
   });
 
   it("is nothing before both figures are there", () => {
@@ -122,7 +115,7 @@ describe("a fault", () => {
   const typed = step(START, { type: "typed", entry: { main: "8.4" } });
   const faulty: Answer = {
     ...answer(1, "8.4", "3"),
-    main: { value: null, fault: "8.4 is not a mark" },
+    main: { ...ANSWER.main, value: null, fault: "8.4 is not a mark" },
     read: null,
   };
   const told = step(typed, { type: "answered", answer: faulty, asked: typed.entry });

@@ -26,7 +26,6 @@ interface State {
   asked: Entry | null;
   /** Whether the slide was let go and comes to rest with the next answer. */
   resting: boolean;
-  fineAs: FineAs;
 }
 
 type Event =
@@ -42,12 +41,6 @@ export const EMPTY: Entry = { main: "", fine: "", position: null, secondTurn: fa
 
 export function isEmpty(entry: Entry): boolean {
   return entry.main.trim() === "" && entry.fine.trim() === "" && entry.position === null;
-}
-
-/** What stands in the fine blank for an answer, the way the student writes it. */
-export function fineText(answer: Answer, fineAs: FineAs): string {
-  const { value, numeral, worth } = answer.fine;
-  return { line: value, numeral, worth }[fineAs] ?? "";
 }
 
 export function step(state: State, event: Event): State {
@@ -86,8 +79,8 @@ function answered(state: State, answer: Answer, asked: Entry): State {
   const dragged = state.entry.position !== null;
   const figures = dragged
     ? {
-        main: answer.main.value ?? "",
-        fine: fineText(answer, state.fineAs),
+        main: answer.main.typed ?? "",
+        fine: answer.fine.typed ?? "",
         secondTurn: answer.second_turn,
       }
     : {};
@@ -130,8 +123,8 @@ export interface Desk {
 export type Look = Required<Omit<Schemas["Typed"], "instrument" | "zero" | keyof Pairing>>;
 
 interface Options {
-  /** What the fine blank stands for. */
-  fineAs: FineAs;
+  /** What the fine blank stands for; null where the tool does not say. */
+  fineAs: FineAs | null;
   /** Where the slide stands at first, in the unit of the instrument; null for nothing entered. */
   start?: number | null;
   /** Whether positions between fine lines may be estimated. */
@@ -156,7 +149,6 @@ export function useDesk(question: (look: Look) => Promise<Answer>, options: Opti
     away: false,
     refused: "",
     resting: true,
-    fineAs,
   });
   const queries = useQueryClient();
   const asker = useId();
@@ -294,6 +286,6 @@ export interface Figures {
 export function figuresOf(answer: Answer): Figures | null {
   const { main, fine, second_turn: turn } = answer;
   if (answer.read === null || main.value === null || fine.value === null) return null;
-  const line = fine.value.includes(".") ? fine.value : Number(fine.value);
+  const line = /^\d+$/.test(fine.value) ? Number(fine.value) : fine.value;
   return { main: main.value, fine: line, second_turn: turn || null };
 }

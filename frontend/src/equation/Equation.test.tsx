@@ -117,7 +117,7 @@ describe("the equation", () => {
   });
 
   it("tells a fault beside the blank and keeps what was typed", () => {
-    const fault = { ...ANSWER, main: { value: null, fault: "6.4 is not a mark." } };
+    const fault = { ...ANSWER, main: { ...ANSWER.main, value: null, fault: "6.4 is not a mark." } };
     equation(desk({ answer: fault, settled: true }, { main: "6.4", fine: "3" }));
     expect(screen.getByRole("alert").textContent).toBe("6.4 is not a mark.");
     expect(main().value).toBe("6.4");

@@ -11,6 +11,7 @@ import {
 import type { FineAs, Instrument } from "../api";
 import type { Desk } from "../desk/useDesk";
 import "./equation.css";
+import { Offers } from "./Offers";
 import { FineFactor, SecondTurn, Sign, Term } from "./terms";
 import { useBlankKeys } from "./useBlankKeys";
 import { useNarrow } from "./useNarrow";
@@ -30,7 +31,10 @@ export type Key =
 export interface EquationProps {
   desk: Desk;
   instrument: Instrument;
-  fineAs: FineAs;
+  /** What the fine blank stands for; null where the tool does not say. */
+  fineAs: FineAs | null;
+  /** Keeps what the fine blank is to stand for with the tool, where that can be kept. */
+  onFineAs?: ((fineAs: FineAs) => void) | undefined;
   /** How the equation goes on once main and fine reading make a figure. */
   ending: Ending;
   onEnter: () => void;
@@ -63,7 +67,8 @@ const FINE_LABEL = () => ({
 
 /** The working line: its blanks are the input, the rest is worked out as they fill. */
 export function Equation({ ref, ending, children, ...props }: EquationProps) {
-  const { desk, instrument, fineAs, onEnter } = props;
+  const { desk, instrument, onEnter } = props;
+  const fineAs = props.fineAs ?? "line";
   const { entry, answer, settled } = desk;
   const main = useRef<HTMLInputElement>(null);
   const fine = useRef<HTMLInputElement>(null);
@@ -82,7 +87,8 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
   const narrow = useNarrow();
   // On a phone the key pad of the page takes the place of the system's.
   const keyboard = props.padded && narrow ? "none" : "decimal";
-  const unit = instrument.kind === "angular" ? "" : instrument.unit;
+  const angular = instrument.kind === "angular";
+  const unit = angular ? "" : instrument.unit;
   const screw = instrument.kind === "screw";
   const keys = useBlankKeys({ desk, instrument, fineAs, onEnter, main, fine });
   const waiting = desk.away && !settled;
@@ -106,7 +112,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
             onChange={(event) => desk.type({ main: event.target.value })}
             onKeyDown={keys("main")}
           />
-          <span>{unit}</span>
+          <span>{angular ? "" : instrument.engraved_unit}</span>
         </Term>
         {instrument.lines.two_turns && (
           <SecondTurn desk={desk} pitch={`${instrument.pitch ?? ""} ${instrument.unit}`} />
@@ -127,6 +133,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
         <EndingTerms {...{ ending, unit }} waiting={waiting} />
         <div className="equation-act">{children}</div>
       </div>
+      <Offers desk={desk} onFineAs={props.onFineAs} />
       <p className="equation-words">{words(desk, instrument)}</p>
     </div>
   );
@@ -160,7 +167,12 @@ function FineBlank({ desk, instrument, fineAs, keyboard, fine, onKeyDown }: Fine
         onChange={(event) => desk.type({ fine: event.target.value })}
         onKeyDown={onKeyDown}
       />
-      <FineFactor fineAs={fineAs} instrument={instrument} worth={worth == null ? "" : worth} />
+      <FineFactor
+        fineAs={fineAs}
+        instrument={instrument}
+        worth={worth ?? ""}
+        asTyped={answer?.fine.value == null || answer.fine.value === entry.fine.trim()}
+      />
     </Term>
   );
 }

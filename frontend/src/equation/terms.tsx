@@ -52,10 +52,12 @@ interface FactorProps {
   fineAs: FineAs;
   instrument: Instrument;
   worth: string;
+  /** Whether the figure that was typed is the number of the line. */
+  asTyped: boolean;
 }
 
 /** What the figure in the fine blank is worth, or is multiplied by. */
-export function FineFactor({ fineAs, instrument, worth }: FactorProps) {
+export function FineFactor({ fineAs, instrument, worth, asTyped }: FactorProps) {
   const unit = instrument.kind === "angular" ? "" : instrument.unit;
   if (fineAs === "worth") return <span>{unit}</span>;
   if (fineAs === "numeral")
@@ -64,7 +66,7 @@ export function FineFactor({ fineAs, instrument, worth }: FactorProps) {
         = {worth || "…"} {unit}
       </span>
     );
-  if (instrument.pattern === "direct" || instrument.pattern === "screw")
+  if (asTyped && (instrument.pattern === "direct" || instrument.pattern === "screw"))
     return <span>{`× ${instrument.least_count_text}`}</span>;
   return (
     <span>

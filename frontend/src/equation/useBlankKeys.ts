@@ -34,6 +34,12 @@ export function useBlankKeys({ desk, instrument, fineAs, onEnter, main, fine }: 
         event.preventDefault();
         fine.current?.focus();
         fine.current?.select();
+      } else if (blank === "fine" && entry.fine === "" && /^[a-zµ"]$/i.test(event.key)) {
+        // After a space a unit follows: it belongs to the figure before it.
+        if (event.ctrlKey || event.metaKey || event.altKey || entry.main.trim() === "") return;
+        event.preventDefault();
+        desk.type({ main: `${entry.main.trim()} ${event.key}` });
+        main.current?.focus();
       } else if (blank === "fine" && event.key === " " && fineAs !== "numeral") {
         event.preventDefault();
       } else if (event.key === "Enter") {

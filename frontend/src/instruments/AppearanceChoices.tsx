@@ -24,7 +24,7 @@ export function AppearanceChoices({ draft, description, onChange }: Props) {
         <Choice words={say("instruments-the-numerals-stand-for")}>
           <Two
             label={say("instruments-the-numerals-stand-for")}
-            value={appearance.numerals}
+            value={appearance.numerals ?? (draft.unit === "cm" ? "cm" : "mm")}
             options={[
               ["mm", "mm"],
               ["cm", "cm"],
@@ -96,7 +96,7 @@ export function AppearanceChoices({ draft, description, onChange }: Props) {
       <Choice words={say("instruments-for-the-fine-reading-i-type")}>
         <Segmented<FineAs>
           aria-label={say("instruments-for-the-fine-reading-i-type")}
-          value={appearance.fine_as}
+          value={appearance.fine_as ?? "line"}
           onChange={(fineAs) => set({ fine_as: fineAs })}
           options={[
             { value: "line", label: say("instruments-the-line") },

@@ -168,7 +168,7 @@ function Describe({ sheet, picked, onAdded, onBack }: DescribeProps) {
           <Form.Item label={say("instruments-the-numerals-of-the-main-scale")}>
             <Segmented<"mm" | "cm">
               aria-label={say("instruments-the-numerals-of-the-main-scale")}
-              value={description.appearance.numerals}
+              value={description.appearance.numerals ?? (record.unit === "cm" ? "cm" : "mm")}
               onChange={(numerals) => set({ numerals })}
               options={[
                 { value: "mm", label: say("instruments-millimetres-10-20-30") },
@@ -180,7 +180,7 @@ function Describe({ sheet, picked, onAdded, onBack }: DescribeProps) {
         <Form.Item label={say("instruments-for-the-fine-reading-you-type")}>
           <Segmented<FineAs>
             aria-label={say("instruments-for-the-fine-reading-you-type")}
-            value={description.appearance.fine_as}
+            value={description.appearance.fine_as ?? "line"}
             onChange={(fineAs) => set({ fine_as: fineAs })}
             options={[
               { value: "line", label: say("instruments-the-lines-number") },

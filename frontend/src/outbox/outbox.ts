@@ -4,7 +4,7 @@ import { ApiError, type FineAs, type Schemas } from "../api";
 export interface Entered {
   main: string;
   fine: string;
-  fine_as: FineAs;
+  fine_as: FineAs | null;
   second_turn: boolean;
 }
 

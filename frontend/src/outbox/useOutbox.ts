@@ -116,4 +116,4 @@ function typedLooks(entered: Entered[]): Schemas["TypedReading"] {
 }
 
 /** What a pair has beside the looks it names. */
-const NOT_TYPED: Entered = { main: "", fine: "", fine_as: "line", second_turn: false };
+const NOT_TYPED: Entered = { main: "", fine: "", fine_as: null, second_turn: false };

@@ -72,7 +72,7 @@ const textAt = (middle: number, half: number) => middle + half;
 function markPassed(answer: Answer, instrument: Instrument): number {
   const { lines } = instrument;
   if (answer.position === null) return NaN;
-  const offset = lines.worths[Number(answer.fine.value ?? 0)] ?? 0;
+  const offset = lines.worths[answer.fine.seen[0] ?? 0] ?? 0;
   const start = answer.read === null ? answer.position : answer.position - offset;
   return Math.round(start / lines.division);
 }
@@ -81,8 +81,7 @@ function markPassed(answer: Answer, instrument: Instrument): number {
 export function FineScale(props: ScaleProps & { position: number; meeting?: number[] }) {
   const { instrument, frame, answer, position, shape = STRAIGHT } = props;
   const y = heights(instrument);
-  const named = answer?.fine.value == null ? [] : [Number(answer.fine.value)];
-  const meeting = props.meeting ?? named;
+  const meeting = props.meeting ?? answer?.fine.seen ?? [];
   const drawn = fineLinesAt(instrument.lines, frame, position);
   const first = Math.min(...drawn.map(({ x }) => x)) - 26;
   const last = Math.max(...drawn.map(({ x }) => x)) + 26;

@@ -13,7 +13,8 @@ interface Cell {
   mark: number;
   miss: number;
   words: string;
-  kind: "meets" | "misses";
+  /** Of lines that cannot be told apart each seems to meet, and misses. */
+  kind: "meets" | "seems" | "misses";
 }
 
 /** The coincidence and its neighbours, large enough to see on which side each line misses. */
@@ -105,11 +106,15 @@ function LensCell({ cell, lines, middle, edge, power, worded, numeral }: CellPro
 }
 
 function cellsOf(answer: Answer | null): Cell[] {
-  if (answer?.meets == null || answer.fine.value === null) return [];
-  const line = Number(answer.fine.value);
-  const own: Cell = { line, mark: answer.meets, miss: 0, words: "", kind: "meets" };
-  const others = answer.neighbours.map((n): Cell => ({ ...n, kind: "misses" }));
-  return [...others, own].sort((a, b) => a.line - b.line);
+  if (!answer || answer.neighbours.length === 0) return [];
+  const { seen } = answer.fine;
+  const beside = answer.neighbours.map((n): Cell => ({
+    ...n,
+    kind: seen.includes(n.line) ? "seems" : "misses",
+  }));
+  if (answer.meets === null) return beside;
+  const own: Cell = { line: seen[0] ?? 0, mark: answer.meets, miss: 0, words: "", kind: "meets" };
+  return [...beside, own].sort((a, b) => a.line - b.line);
 }
 
 const printed = (lines: Lines, cell: Cell) =>
@@ -117,7 +122,7 @@ const printed = (lines: Lines, cell: Cell) =>
 
 /** How the neighbours miss, short enough for one line of a phone. */
 function misses(cells: Cell[]): string {
-  const others = cells.filter(({ kind }) => kind === "misses");
+  const others = cells.filter(({ kind }) => kind !== "meets");
   return others.map(({ line, words }) => say("strip-line-2", { line, words })).join("; ");
 }
 

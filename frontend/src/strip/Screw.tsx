@@ -17,7 +17,7 @@ export function Screw({ instrument, position, zeroError, answer, width }: Props)
   const places = screwPlaces(instrument, position, width);
   const narrow = width < 640;
   const { sleeveFrom, edge } = places;
-  const line = answer?.fine.value == null ? null : Number(answer.fine.value);
+  const seen = answer?.fine.seen ?? [];
   const passed = answer?.main.value == null ? null : lastMark(places.marks);
   return (
     <g className="screw">
@@ -47,7 +47,7 @@ export function Screw({ instrument, position, zeroError, answer, width }: Props)
       {places.thimble.map((drawn) => (
         <g
           key={drawn.line}
-          className={drawn.line === line ? "thimble-line meeting" : "thimble-line"}
+          className={seen.includes(drawn.line) ? "thimble-line meeting" : "thimble-line"}
         >
           <line
             x1={edge}
@@ -63,7 +63,7 @@ export function Screw({ instrument, position, zeroError, answer, width }: Props)
           )}
         </g>
       ))}
-      {line !== null && <circle className="meeting-ring" cx={edge} cy={DATUM} r={7} />}
+      {seen.length > 0 && <circle className="meeting-ring" cx={edge} cy={DATUM} r={7} />}
       {!narrow && (
         <rect className="jaw-fixed" x={edge + 252} y={DATUM - 28} width={52} height={56} rx={3} />
       )}

@@ -29,7 +29,7 @@ export function ScrewLens({ instrument, position, answer, above }: Props) {
   }
   const index = Math.floor(position / lines.division + 1e-9);
   const below = index % lines.main_every !== 0 && appearance.half_marks === "below";
-  const meets = answer?.fine.value == null ? null : Number(answer.fine.value);
+  const meets = answer?.fine.seen ?? [];
   return (
     <svg
       className="screw-lens"
@@ -47,7 +47,7 @@ export function ScrewLens({ instrument, position, answer, above }: Props) {
         {figure(numeralOf(lines, index))}
       </text>
       {drawn.map(({ line, y }) => (
-        <g key={line} className={line === meets ? "meets" : ""}>
+        <g key={line} className={meets.includes(line) ? "meets" : ""}>
           <line x1={EDGE} x2={EDGE + (line % 5 === 0 ? 60 : 42)} y1={y} y2={y} />
           <text className="lens-line" x={WIDTH - 30} y={y + 5}>
             {line}

@@ -97,12 +97,12 @@ describe("a caliper", () => {
 });
 
 describe("a screw gauge", () => {
-  const answer = { ...ANSWER, main: { value: "4.5", fault: "" }, meets: null, neighbours: [] };
+  const answer = { ...ANSWER, main: { ...ANSWER.main, value: "4.5" }, meets: null, neighbours: [] };
   const at = (position: number, instrument: Instrument = SCREW) =>
     strip({
       instrument,
       position,
-      answer: { ...answer, fine: { ...ANSWER.fine, value: "38" }, position },
+      answer: { ...answer, fine: { ...ANSWER.fine, value: "38", seen: [38] }, position },
     });
 
   it("has the line at the datum line standing out, on the thimble and in the lens", () => {

@@ -44,6 +44,7 @@ export const CALIPER: Instrument = {
   pattern: "direct",
   derivation: [],
   notes: [],
+  engraved_unit: "mm",
   below_main: "-1",
   below_second_turn: false,
   lines: {
@@ -91,8 +92,8 @@ export const SCREW: Instrument = {
 /** The answer to 6 and line 3 on the caliper. */
 export const ANSWER: Answer = {
   seq: 1,
-  main: { value: "6", fault: "" },
-  fine: { value: "3", fault: "", numeral: "1½", worth: "0.15" },
+  main: { value: "6", typed: "6", fault: "", offers: [] },
+  fine: { value: "3", typed: "3", fault: "", offers: [], seen: [3], numeral: "1½", worth: "0.15" },
   read: "6.15",
   corrected: "6.30",
   position: 6.15,

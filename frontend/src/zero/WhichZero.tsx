@@ -16,7 +16,7 @@ export function WhichZero({ answer, onLikely }: Props) {
   const wrapped = answer?.finding?.wrapped;
   if (!wrapped || meant === wrapped.kept) return null;
   const { main, second_turn } = wrapped;
-  const fine = answer.fine.value ?? "";
+  const fine = answer.fine.typed ?? "";
   return (
     <div className="which-zero" role="group" aria-label={say("zero-which-zero-is-it")}>
       <p>{wrapped.words}</p>

@@ -4,6 +4,7 @@ import { useRef, useState } from "react";
 import {
   newId,
   useAddZeroCheck,
+  useAmendInstrument,
   useAmendQuantity,
   useWords,
   type Answer,
@@ -54,13 +55,14 @@ function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
   const [face, setFace] = useState(quantity?.face || "outside");
   const [reference, setReference] = useState("");
   const desk = useSheetDesk(sheet.id, instrument.id, [], {
-    fineAs: "line",
+    fineAs: instrument.fine_as,
     estimates: true,
     reference,
   });
   const equation = useRef<EquationHandle>(null);
   const add = useAddZeroCheck(sheet.id);
   const amend = useAmendQuantity(sheet.id);
+  const tool = useAmendInstrument(sheet.id);
   const { answer, entry } = desk;
   const error = answer?.finding?.error ?? null;
   const faces = words?.kinds.find(({ kind }) => kind === instrument.kind)?.faces ?? [];
@@ -126,7 +128,8 @@ function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
         ref={equation}
         desk={desk}
         instrument={instrument}
-        fineAs="line"
+        fineAs={instrument.fine_as}
+        onFineAs={(fineAs) => tool.mutate({ seen: instrument, fine_as: fineAs })}
         autoFocus
         ending={{ readAs: say("zero-read-with-closed-faces") }}
         onEnter={() => void keep()}

@@ -81,6 +81,12 @@ class Indication:
         return self.undecided.lines if self.undecided else 1
 
     @property
+    def seen_lines(self) -> tuple[Line, ...]:
+        """All lines that seem to meet."""
+        alike = self.undecided
+        return tuple(range(alike.first, alike.last + 1)) if alike else (self.line,)
+
+    @property
     def line_text(self) -> str:
         """The line as a logbook holds it: ``15``, ``26.4`` or ``15-16``."""
         return self.undecided.text if self.undecided else to_text(Fraction(self.line))

@@ -146,7 +146,7 @@ def _typed(
 def _fine_view(instrument: Instrument, answer: Answer, fine_as: FineAs | None) -> FineFigureView:
     line, fault, offers = answer.line, say(answer.line_fault), _offers(answer.line_offers)
     if line is None:
-        return FineFigureView(None, None, fault, offers, numeral=None, worth=None)
+        return FineFigureView(None, None, fault, offers, seen=[], numeral=None, worth=None)
     seen = Indication.seen(Fraction(0), line)
     text = seen.line_text
     return FineFigureView(
@@ -154,6 +154,7 @@ def _fine_view(instrument: Instrument, answer: Answer, fine_as: FineAs | None) -
         typed=text if seen.undecided else line_typed(instrument, seen.line, fine_as),
         fault=fault,
         offers=offers,
+        seen=[float(one) for one in seen.seen_lines],
         numeral=fine_numerals(instrument).text(seen.line),
         worth=shown(instrument.value_text(instrument.reading(seen))),
     )

@@ -101,8 +101,9 @@ class FigureView:
 
 @view
 class FineFigureView(FigureView):
-    """The fine blank, with the other two ways to say the same."""
+    """The fine blank, with the other two ways to say the same, and the lines seen to meet."""
 
+    seen: list[float]
     numeral: str | None
     worth: str | None
 
