@@ -3,10 +3,10 @@
 from pathlib import Path
 
 import pytest
-from playwright.sync_api import Page, expect
+from playwright.sync_api import Locator, Page, expect
 
 from tests.browser.test_story import open_quantity
-from tests.server import running
+from tests.server import asked, running
 
 
 def describe(page: Page, **blanks: str) -> None:
@@ -112,7 +112,7 @@ def test_a_screw_is_read_and_its_negative_zero_is_found(page: Page, server: str)
 
     page.get_by_label("zero error, tap to change").click()
     page.get_by_role("button", name="Look at the zero").click()
-    page.get_by_text("run past, shows 49, 48 …").click()
+    page.get_by_role("button", name="Run past it").click()
     page.get_by_role("dialog").get_by_label("thimble line").fill("45")
     expect(page.get_by_test_id("zero-outcome")).to_contain_text("Zero error −0.05 mm")
     expect(page.get_by_text("counted back from the end: −(50 − 45) × 0.01")).to_be_visible()
@@ -161,6 +161,59 @@ def test_inside_jaws_have_a_zero_of_their_own(page: Page, server: str) -> None:
     expect(page.get_by_test_id("zero-outcome")).to_contain_text("Zero error 0.05 mm")
     dialog.get_by_role("button", name="Keep this zero").click()
     expect(page.get_by_text("Each pair of faces has a zero of its own")).to_be_visible()
+
+
+def zero_desk(page: Page) -> Locator:
+    page.get_by_label("zero error, tap to change").click()
+    page.get_by_role("button", name="Look at the zero").click()
+    return page.get_by_role("dialog")
+
+
+def test_a_zero_that_stands_exactly_is_kept_at_once(page: Page, server: str) -> None:
+    open_quantity(page, server, "old-standoffs/quantities/standoff")
+    dialog = zero_desk(page)
+    dialog.get_by_role("button", name="Stands on zero").click()
+    expect(dialog).to_have_count(0)
+    expect(page.get_by_label("zero error, tap to change")).to_have_text("(0.0)")
+
+
+def test_a_zero_that_has_run_past_is_stepped_to_or_typed_over(page: Page, server: str) -> None:
+    open_quantity(page, server)
+    dialog = zero_desk(page)
+    outcome = page.get_by_test_id("zero-outcome")
+    dialog.get_by_role("button", name="Run past it").click()
+    expect(outcome).to_contain_text("Zero error −0.05 mm")
+    dialog.get_by_role("button", name="one line back").click()
+    expect(outcome).to_contain_text("Zero error −0.10 mm")
+    dialog.get_by_role("button", name="Run past it").click()
+    expect(dialog.get_by_label("line that meets")).to_be_focused()
+    expect(outcome).to_contain_text("Zero error −0.05 mm")
+    page.keyboard.type("16")
+    expect(dialog.get_by_label("line that meets")).to_have_value("16")
+    expect(outcome).to_contain_text("Zero error −0.20 mm")
+    # Counted back from the zero, with nothing said about the mark below it.
+    dialog.get_by_label("main reading").fill("0")
+    dialog.get_by_label("line that meets").fill("-3")
+    expect(outcome).to_contain_text("Zero error −0.15 mm")
+    dialog.get_by_role("button", name="Still short of it").click()
+    expect(outcome).to_contain_text("Zero error 0.05 mm")
+
+
+def test_the_outside_zero_is_taken_over_by_the_inside_jaws(page: Page, server: str) -> None:
+    bore = {"id": "bore", "name": "Bore", "instrument": "cal-a", "face": "inside"}
+    asked(server, "/sheets/spare-parts/quantities", bore)
+    asked(server, "/sheets/spare-parts/readings", {"quantity": "bore", "main": "6", "fine": 3})
+    open_quantity(page, server, "spare-parts/quantities/bore")
+    dialog = zero_desk(page)
+    expect(dialog).not_to_contain_text("closed")
+    expect(dialog).to_contain_text("both faces ride on one slide")
+    dialog.get_by_role("button", name="Take over the outside zero").click()
+    expect(dialog).to_have_count(0)
+    expect(page.get_by_label("zero error, tap to change")).to_have_text("(−0.15)")
+    expect(page.get_by_text("was taken over: both ride on one slide")).to_have_count(0)
+    page.goto(f"{server}/sheets/spare-parts/report")
+    report = page.frame_locator("iframe")
+    expect(report.get_by_text("was taken over: both ride on one slide")).to_be_visible()
 
 
 def test_a_sleeve_with_every_second_turn_marked_asks_for_the_turn(page: Page, server: str) -> None:

@@ -1,6 +1,9 @@
 import {
+  useEffect,
   useImperativeHandle,
   useRef,
+  type ChangeEvent,
+  type ChangeEventHandler,
   type CSSProperties,
   type KeyboardEventHandler,
   type ReactNode,
@@ -20,6 +23,8 @@ import { say, typed } from "../voice";
 export interface EquationHandle {
   /** Put the cursor into the main blank; with a text, as if it had been typed there. */
   begin: (text?: string) => void;
+  /** Put the cursor into the fine blank; what stands there, or comes there, is typed over. */
+  beginFine: () => void;
   /** Do what a key of the key pad says to the blank that has the cursor. */
   press: (key: Key) => void;
 }
@@ -72,7 +77,22 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
   const { entry, answer, settled } = desk;
   const main = useRef<HTMLInputElement>(null);
   const fine = useRef<HTMLInputElement>(null);
+  const over = useRef(false);
+  const last = instrument.kind === "plain" ? main : fine;
+  useEffect(() => {
+    // What was put there for the student is typed over until they type.
+    if (over.current && last.current === document.activeElement) last.current?.select();
+  }, [entry.fine, entry.main, last]);
+  const typeInto = (blank: "main" | "fine") => (event: ChangeEvent<HTMLInputElement>) => {
+    over.current = false;
+    desk.type({ [blank]: event.target.value });
+  };
   useImperativeHandle(ref, () => ({
+    beginFine() {
+      over.current = true;
+      last.current?.focus();
+      last.current?.select();
+    },
     begin(text) {
       if (text !== undefined) desk.type({ main: text });
       main.current?.focus();
@@ -99,6 +119,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
           label={say(screw ? "equation-sleeve" : "equation-main-reading")}
           part="main"
           fault={answer?.main.fault ?? ""}
+          offers={<Offers desk={desk} blank="main" />}
         >
           <input
             ref={main}
@@ -109,7 +130,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
             autoComplete="off"
             value={typed(entry.main)}
             style={widthOf(entry.main)}
-            onChange={(event) => desk.type({ main: event.target.value })}
+            onChange={typeInto("main")}
             onKeyDown={keys("main")}
           />
           <span>{angular ? "" : instrument.engraved_unit}</span>
@@ -120,7 +141,12 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
         {instrument.kind !== "plain" && (
           <>
             <Sign>+</Sign>
-            <FineBlank {...{ desk, instrument, fineAs, keyboard, fine }} onKeyDown={keys("fine")} />
+            <FineBlank
+              {...{ desk, instrument, fineAs, keyboard, fine }}
+              onChange={typeInto("fine")}
+              onKeyDown={keys("fine")}
+              onFineAs={props.onFineAs}
+            />
           </>
         )}
         <Sign>=</Sign>
@@ -133,7 +159,6 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
         <EndingTerms {...{ ending, unit }} waiting={waiting} />
         <div className="equation-act">{children}</div>
       </div>
-      <Offers desk={desk} onFineAs={props.onFineAs} />
       <p className="equation-words">{words(desk, instrument)}</p>
     </div>
   );
@@ -145,17 +170,25 @@ interface FineProps {
   fineAs: FineAs;
   keyboard: "none" | "decimal";
   fine: RefObject<HTMLInputElement | null>;
+  onChange: ChangeEventHandler<HTMLInputElement>;
   onKeyDown: KeyboardEventHandler<HTMLInputElement>;
+  onFineAs: ((fineAs: FineAs) => void) | undefined;
 }
 
 /** The blank for the fine line, and what it is worth. */
-function FineBlank({ desk, instrument, fineAs, keyboard, fine, onKeyDown }: FineProps) {
+function FineBlank({ desk, instrument, fineAs, keyboard, fine, ...props }: FineProps) {
+  const { onChange, onKeyDown, onFineAs } = props;
   const { entry, answer } = desk;
   const screw = instrument.kind === "screw";
   const label = screw && fineAs === "line" ? say("equation-thimble-line") : FINE_LABEL()[fineAs];
   const worth = answer?.fine.worth;
   return (
-    <Term label={label} part="fine" fault={answer?.fine.fault ?? ""}>
+    <Term
+      label={label}
+      part="fine"
+      fault={answer?.fine.fault ?? ""}
+      offers={<Offers desk={desk} blank="fine" onFineAs={onFineAs} />}
+    >
       <input
         ref={fine}
         className="blank"
@@ -164,7 +197,7 @@ function FineBlank({ desk, instrument, fineAs, keyboard, fine, onKeyDown }: Fine
         autoComplete="off"
         value={typed(entry.fine)}
         style={widthOf(entry.fine)}
-        onChange={(event) => desk.type({ fine: event.target.value })}
+        onChange={onChange}
         onKeyDown={onKeyDown}
       />
       <FineFactor

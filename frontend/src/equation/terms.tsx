@@ -24,12 +24,14 @@ interface TermProps {
   label: string;
   part: "main" | "fine" | "read" | "zero" | "result";
   fault?: string;
+  /** What could be meant instead. */
+  offers?: ReactNode;
   aside?: boolean | undefined;
   children: ReactNode;
 }
 
 /** One figure of the line with its label, and what is wrong with it below. */
-export function Term({ label, part, fault, aside, children }: TermProps) {
+export function Term({ label, part, fault, offers, aside, children }: TermProps) {
   return (
     <div className={`term part-${part}`} data-faulty={Boolean(fault)} data-aside={aside}>
       <span className="term-label">{label}</span>
@@ -39,6 +41,7 @@ export function Term({ label, part, fault, aside, children }: TermProps) {
           {fault}
         </span>
       )}
+      {fault && offers}
     </div>
   );
 }

@@ -155,6 +155,7 @@ export function quantity(some: Partial<Quantity>): Quantity {
     sort: "single",
     zero: [],
     zero_exact: false,
+    zero_taken_over: false,
     zero_error: 0,
     zero_text: "0.00",
     zero_words: "",

@@ -1,4 +1,4 @@
-import { App, Button, Input, Modal, Segmented } from "antd";
+import { App, Button, Modal, Segmented, Space } from "antd";
 import { useRef, useState } from "react";
 
 import {
@@ -16,6 +16,8 @@ import { figuresOf, useSheetDesk } from "../desk/useDesk";
 import { Equation, type EquationHandle } from "../equation/Equation";
 import { Strip } from "../strip";
 import { EarlierLooks } from "./EarlierLooks";
+import { Facing } from "./Facing";
+import { SideChoices, type Side } from "./SideChoices";
 import { WhichZero } from "./WhichZero";
 import "./zero.css";
 import { say } from "../voice";
@@ -27,8 +29,6 @@ interface Props {
   quantity: Quantity | null;
   onClose: () => void;
 }
-
-type Side = "left" | "on" | "right";
 
 /** Faces closed, or on a setting piece: which way and how far does the reading miss? */
 export function ZeroDialog(props: Props) {
@@ -59,6 +59,7 @@ function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
     estimates: true,
     reference,
   });
+  const [meant, setMeant] = useState("");
   const equation = useRef<EquationHandle>(null);
   const add = useAddZeroCheck(sheet.id);
   const amend = useAmendQuantity(sheet.id);
@@ -69,16 +70,19 @@ function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
   const position = entry.position ?? answer?.position ?? 0;
 
   function choose(side: Side) {
-    const below = side === "left";
-    desk.type({
-      main: below ? instrument.below_main : "0",
-      secondTurn: below && instrument.below_second_turn,
-      fine: side === "on" ? "0" : "",
-    });
-    equation.current?.begin();
+    if (side === "on") {
+      // A zero that stands exactly need not be typed.
+      void keep({ main: "0", fine: 0, second_turn: null });
+      return;
+    }
+    move(side === "past" ? -1 : 1, 0);
+    equation.current?.beginFine();
   }
-  async function keep() {
-    const figures = answer && desk.settled ? figuresOf(answer) : null;
+  function move(lines: number, from = position) {
+    desk.move(from + lines * instrument.lines.least_count);
+    desk.release();
+  }
+  async function keep(figures = answer && desk.settled ? figuresOf(answer) : null) {
     if (!figures || answer?.reference_fault) return;
     const id = newId();
     try {
@@ -91,7 +95,7 @@ function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
         phase,
       });
       const now = changed.quantities.find((one) => one.id === quantity?.id);
-      if (now) await amend.mutateAsync({ seen: now, zero: [...now.zero, id], zero_exact: null });
+      if (now) await amend.mutateAsync({ seen: now, zero: [...now.zero, id], ...OWN });
       onClose();
     } catch (problem) {
       void message.error(
@@ -102,7 +106,24 @@ function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
 
   return (
     <>
-      <Facing {...{ instrument, face, faces, reference, setFace, setReference, answer }} />
+      <Facing
+        {...{ sheet, instrument, quantity, face, faces, reference, setFace, setReference, onClose }}
+        fault={answer?.reference_fault ?? ""}
+      />
+      {answer?.finding?.wrapped && meant !== answer.finding.wrapped.kept ? (
+        <WhichZero
+          instrument={instrument}
+          fine={answer.fine.typed ?? ""}
+          error={answer.finding.error}
+          wrapped={answer.finding.wrapped}
+          onLikely={desk.type}
+          onMeant={setMeant}
+        />
+      ) : (
+        reference.trim() === "" && (
+          <SideChoices instrument={instrument} chosen={sideOf(error)} onChoose={choose} />
+        )
+      )}
       <Strip
         instrument={instrument}
         face={face}
@@ -115,15 +136,6 @@ function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
         onMove={desk.move}
         onRelease={desk.release}
       />
-      {reference.trim() === "" && (
-        <Segmented<Side>
-          aria-label={say("zero-which-way")}
-          className="zero-side"
-          value={sideOf(error)}
-          onChange={choose}
-          options={sides(instrument)}
-        />
-      )}
       <Equation
         ref={equation}
         desk={desk}
@@ -131,9 +143,17 @@ function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
         fineAs={instrument.fine_as}
         onFineAs={(fineAs) => tool.mutate({ seen: instrument, fine_as: fineAs })}
         autoFocus
-        ending={{ readAs: say("zero-read-with-closed-faces") }}
+        ending={{ readAs: say("zero-read-now") }}
         onEnter={() => void keep()}
       >
+        <Space.Compact>
+          <Button aria-label={say("zero-one-line-back")} onClick={() => move(-1)}>
+            −
+          </Button>
+          <Button aria-label={say("zero-one-line-on")} onClick={() => move(1)}>
+            +
+          </Button>
+        </Space.Compact>
         <Segmented
           aria-label={say("zero-when")}
           value={phase}
@@ -154,83 +174,19 @@ function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
           {say("zero-keep-this-zero")}
         </Button>
       </Equation>
-      <WhichZero answer={answer} onLikely={desk.type} />
       <Finding answer={answer} />
       <EarlierLooks sheet={sheet} instrument={instrument} face={face} />
     </>
   );
 }
 
-interface FacingProps {
-  instrument: Instrument;
-  face: string;
-  faces: { id: string; name: string; closes: boolean }[];
-  reference: string;
-  setFace: (face: string) => void;
-  setReference: (reference: string) => void;
-  answer: Answer | null;
+function sideOf(error: number | null): Side | null {
+  if (error === null) return null;
+  return error === 0 ? "on" : error < 0 ? "past" : "short";
 }
 
-/** Which faces are closed, or what stands between them. */
-function Facing(props: FacingProps) {
-  const { instrument, face, faces, reference } = props;
-  const closes = faces.find(({ id }) => id === face)?.closes ?? true;
-  const starts = (instrument.lines.low ?? 0) > 0;
-  return (
-    <div className="zero-facing">
-      {faces.length > 1 && (
-        <Segmented
-          aria-label={say("sheet-taken-with")}
-          value={face}
-          onChange={props.setFace}
-          options={faces.map(({ id, name }) => ({ value: id, label: name }))}
-        />
-      )}
-      <label>
-        {say("zero-on-a-setting-piece-of")}
-        <Input
-          className="zero-reference"
-          value={reference}
-          placeholder={say("zero-0-closed")}
-          inputMode="decimal"
-          status={props.answer?.reference_fault ? "error" : ""}
-          onChange={(event) => props.setReference(event.target.value)}
-        />
-        {instrument.unit}
-      </label>
-      <span className="quiet">
-        {props.answer?.reference_fault
-          ? props.answer.reference_fault
-          : !closes || starts
-            ? say("zero-these-faces-cannot-close-on-each")
-            : instrument.kind === "screw"
-              ? say("zero-wipe-the-faces-close-them-by")
-              : say("zero-wipe-the-faces-and-close-them")}
-      </span>
-    </div>
-  );
-}
-
-function sides(instrument: Instrument): { value: Side; label: string }[] {
-  if (instrument.kind === "screw") {
-    const last = instrument.lines.fine_divisions - 1;
-    return [
-      { value: "left", label: say("zero-run-past-shows-too-little", { last, before: last - 1 }) },
-      { value: "on", label: say("zero-on-the-zero") },
-      { value: "right", label: say("zero-still-to-come-shows-1-2") },
-    ];
-  }
-  return [
-    { value: "left", label: say("zero-left-of-zero-reads-too-little") },
-    { value: "on", label: say("zero-on-the-zero") },
-    { value: "right", label: say("zero-right-of-zero-reads-too-much") },
-  ];
-}
-
-function sideOf(error: number | null): Side {
-  if (error === null || error === 0) return "on";
-  return error < 0 ? "left" : "right";
-}
+/** A look of one's own at these faces: nothing is taken as exact, or over from others. */
+const OWN = { zero_exact: null, zero_taken_over: null };
 
 /** The error in words, and the two ways of counting side by side. */
 function Finding({ answer }: { answer: Answer | null }) {

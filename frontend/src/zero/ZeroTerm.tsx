@@ -19,7 +19,7 @@ export const ZeroTerm = memo(function ZeroTerm({ sheet, quantity, instrument }: 
   const checks = sheet.zero_checks.filter((check) => check.instrument === instrument.id);
 
   function use(zero: string[], exact: boolean) {
-    amend.mutate({ seen: quantity, zero, zero_exact: exact ? true : null });
+    amend.mutate({ seen: quantity, zero, zero_exact: exact ? true : null, zero_taken_over: null });
   }
   const menu = (
     <div className="zero-menu">

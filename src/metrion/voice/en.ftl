@@ -109,7 +109,7 @@ unit-slip = Reading { $at } is about { $size ->
    *[tenth] a tenth of
 } the others. Do the numerals stand for centimetres or millimetres?
 outlier = Reading { $at } lies { $off } from the middle of the others, farther than their scatter explains. Look at it again before you set it aside.
-zero-unchecked = The zero has not been looked at. Close the faces and see what it reads.
+zero-unchecked = The zero has not been looked at. See what the tool reads where it should read nothing.
 zero-other-face = The zero was looked at on the { $zero } faces, the readings are taken with the { $readings } faces. Each pair of faces has a zero of its own.
 zero-wrapped = A look at the zero comes to { $error }: { $nearer } { $likelier }
 zero-drift = The zero moved by { $drift } between the looks before and after. Was the tool knocked, or a face not clean?
@@ -260,6 +260,7 @@ whole-part-of = whole part of
 
 look-open = still open
 look-zero-exact = the zero was taken as exact
+look-zero-taken-over = the zero of the other faces was taken over: both ride on one slide
 look-places-apart = the places are reported apart
 look-stands = looked at again: it stands
 
@@ -404,7 +405,7 @@ zero-line-between = The zero line has passed { $low } and not yet { $high }, so 
 that-is-out-of-range = That is outside the range of { $tool }, { $low } to { $high }.
 zero-cancels-in-pairs = In the difference of two positions the zero cancels: it need not be looked at.
 zero-not-looked-at = The zero has not been looked at yet, so nothing is corrected.
-zero-reads-none = With the faces closed this { tool-or-gauge } reads zero: nothing to correct.
+zero-reads-none = This { tool-or-gauge } reads zero where it should: nothing to correct.
 zero-reads-much = This { tool-or-gauge } reads { $size } too much: the correction takes it off.
 zero-reads-little = This { tool-or-gauge } reads { $size } too little: the correction adds it.
 tool-or-gauge = { $tool ->
@@ -1419,12 +1420,25 @@ zero-keep-this-zero = Keep this zero
 zero-on-a-setting-piece-of = on a setting piece of
 zero-0-closed = 0, closed
 zero-these-faces-cannot-close-on-each = These faces cannot close on each other: use a ring, rod or gap of known size.
+zero-flush-on-a-flat-surface = Stand the end of the beam on a clean flat surface and let the rod down until both are flush.
+zero-where-it-should-read-nothing = See what it reads where it should read nothing.
+zero-both-faces-ride-on-one-slide = Or: both faces ride on one slide, so the zero of the outside jaws shifts these as well. The report says so.
+zero-look-outside-first = Or look at the zero of the outside jaws first: both faces ride on one slide, so it can be taken over here.
+zero-take-over-the-outside-zero = Take over the outside zero
+zero-read-now = reads
+zero-one-line-back = one line back
+zero-one-line-on = one line on
+zero-side-on = Stands on zero
+zero-side-short = Still short of it
+zero-side-past = Run past it
+zero-side-on-slide = the two zero lines are one line: kept as it is
+zero-side-short-slide = the fine zero lies to the right: reads too much
+zero-side-past-slide = the fine zero lies to the left: reads too little
+zero-side-on-screw = zero at the datum line: kept as it is
+zero-side-short-screw = it shows 1, 2 … at the datum line: reads too much
+zero-side-past-screw = the zero has gone by, it shows the last lines: reads too little
 zero-wipe-the-faces-close-them-by = Wipe the faces, close them by the { $ratchet } until it slips.
 zero-wipe-the-faces-and-close-them = Wipe the faces and close them gently.
-zero-on-the-zero = on the zero
-zero-still-to-come-shows-1-2 = still to come, shows 1, 2 …: too much
-zero-left-of-zero-reads-too-little = left of zero: reads too little
-zero-right-of-zero-reads-too-much = right of zero: reads too much
 zero-the-last-mark-passed-and-the = The last mark passed and the { $coinciding_line } make the { $zero_error }.
 zero-which-zero-is-it = Which zero is it?
 
@@ -1477,9 +1491,7 @@ zero-phase-on-a-piece = { $phase ->
    *[after] after
 }, on a piece of { $reference }
 zero-not-set = not set
-zero-read-with-closed-faces = read with closed faces
 zero-after = after
-zero-run-past-shows-too-little = run past, shows { $last }, { $before } …: too little
 report-today = today
 settings-light = light
 settings-dark = dark

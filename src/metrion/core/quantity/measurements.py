@@ -69,6 +69,7 @@ class Measurement:
         arc: which way round sweeps are taken.
         also_in: units that its result is given in besides that of the instrument.
         zero_exact: whether the zero is taken as exact; like all that follows for the record only.
+        zero_taken_over: whether the zero of other faces is taken over, which ride on the same slide.
         places_apart: whether its places are reported apart.
         pairs, windows: what its readings are to be, said before there is one.
         compare: what it is to stand beside.
@@ -94,6 +95,7 @@ class Measurement:
     arc: Arc = declared(Choice(Arc), default=Arc.SHORTER, only=(Kind.ANGULAR,))
     also_in: tuple[Unit, ...] = declared(OtherUnits(), default=())
     zero_exact: bool = declared(Flag(), default=False, for_the_record=True)
+    zero_taken_over: bool = declared(Flag(), default=False, for_the_record=True)
     places_apart: bool = declared(Flag(), default=False, for_the_record=True)
     pairs: bool = declared(Flag(), default=False, for_the_record=True)
     windows: bool = declared(Flag(), default=False, for_the_record=True)

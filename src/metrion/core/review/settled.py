@@ -12,6 +12,7 @@ class Settlement(StrEnum):
     """How a second look was answered."""
 
     ZERO_EXACT = "zero-exact"
+    ZERO_TAKEN_OVER = "zero-taken-over"
     PLACES_APART = "places-apart"
     SET_ASIDE = "set-aside"
     STANDS = "stands"
@@ -21,6 +22,8 @@ def settled(flag: Flag, measurement: Measurement) -> Settlement | None:
     """How a flag about a measurement was answered; None while it is open."""
     if flag.code == "zero-unchecked" and measurement.zero_exact:
         return Settlement.ZERO_EXACT
+    if flag.code == "zero-other-face" and measurement.zero_taken_over:
+        return Settlement.ZERO_TAKEN_OVER
     if flag.code == "place-effect" and measurement.places_apart:
         return Settlement.PLACES_APART
     looked = measurement.looked_again

@@ -81,6 +81,7 @@ def _by_itself(
         arc=measurement.arc,
         zero=[check.id for check in measurement.checks],
         zero_exact=measurement.zero_exact,
+        zero_taken_over=measurement.zero_taken_over,
         zero_error=float(measurement.zero_error),
         zero_text=shown(instrument.value_text(measurement.zero_error)),
         zero_words=say(zero_says(instrument, measurement.effective_checks)),

@@ -28,6 +28,7 @@ class QuantityView:
     arc: Arc
     zero: list[str]
     zero_exact: bool
+    zero_taken_over: bool
     zero_error: float
     zero_text: str
     zero_words: str

@@ -1,0 +1,87 @@
+import { App, Button, Input, Segmented } from "antd";
+
+import { useAmendQuantity, type Instrument, type Quantity, type Sheet, type Words } from "../api";
+import { say } from "../voice";
+
+interface Props {
+  sheet: Sheet;
+  instrument: Instrument;
+  quantity: Quantity | null;
+  face: string;
+  faces: Words["kinds"][number]["faces"];
+  reference: string;
+  /** What is wrong with the size of the setting piece. */
+  fault: string;
+  setFace: (face: string) => void;
+  setReference: (reference: string) => void;
+  onClose: () => void;
+}
+
+/** Which faces are closed, or what stands between them. */
+export function Facing(props: Props) {
+  const { instrument, face, faces, reference, fault } = props;
+  const closes = faces.find(({ id }) => id === face)?.closes ?? true;
+  const apart = !closes || (instrument.lines.low ?? 0) > 0;
+  return (
+    <div className="zero-facing">
+      {faces.length > 1 && (
+        <Segmented
+          aria-label={say("sheet-taken-with")}
+          value={face}
+          onChange={props.setFace}
+          options={faces.map(({ id, name }) => ({ value: id, label: name }))}
+        />
+      )}
+      <label>
+        {say("zero-on-a-setting-piece-of")}
+        <Input
+          className="zero-reference"
+          value={reference}
+          placeholder={apart ? "" : say("zero-0-closed")}
+          inputMode="decimal"
+          status={fault ? "error" : ""}
+          onChange={(event) => props.setReference(event.target.value)}
+        />
+        {instrument.unit}
+      </label>
+      <span className="quiet">{fault || say(howTo(instrument, face, apart))}</span>
+      {!closes && <TakenOver {...props} />}
+    </div>
+  );
+}
+
+function howTo(instrument: Instrument, face: string, apart: boolean): string {
+  if (apart) return "zero-these-faces-cannot-close-on-each";
+  if (face === "depth") return "zero-flush-on-a-flat-surface";
+  if (instrument.kind === "plain") return "zero-where-it-should-read-nothing";
+  return instrument.kind === "screw"
+    ? "zero-wipe-the-faces-close-them-by"
+    : "zero-wipe-the-faces-and-close-them";
+}
+
+/** Faces that ride on one slide with others have their zero, if it is looked at there. */
+function TakenOver({ sheet, instrument, quantity, onClose }: Props) {
+  const { message } = App.useApp();
+  const amend = useAmendQuantity(sheet.id);
+  const outside = sheet.zero_checks.filter(
+    (check) => check.instrument === instrument.id && (check.face || "outside") === "outside",
+  );
+  if (!quantity) return null;
+  const take = () => {
+    const zero = outside.map(({ id }) => id);
+    amend.mutate(
+      { seen: quantity, zero, zero_exact: null, zero_taken_over: true },
+      { onSuccess: onClose, onError: (problem) => void message.error(problem.message) },
+    );
+  };
+  return (
+    <p className="zero-taken-over">
+      {say(outside.length > 0 ? "zero-both-faces-ride-on-one-slide" : "zero-look-outside-first")}
+      {outside.length > 0 && (
+        <Button loading={amend.isPending} onClick={take}>
+          {say("zero-take-over-the-outside-zero")}
+        </Button>
+      )}
+    </p>
+  );
+}

@@ -1,0 +1,36 @@
+import type { Instrument } from "../api";
+import { say } from "../voice";
+import { ZeroSketch } from "./ZeroSketch";
+
+export type Side = "on" | "short" | "past";
+
+/** How far off the sketches show a zero that is not on its mark. */
+const OFF: Record<Side, number> = { on: 0, short: 0.35, past: -0.35 };
+const SIDES = ["on", "short", "past"] as const;
+
+interface Props {
+  instrument: Instrument;
+  chosen: Side | null;
+  onChoose: (side: Side) => void;
+}
+
+/** The first question at the zero, asked with pictures: which side does it stand on? */
+export function SideChoices({ instrument, chosen, onChoose }: Props) {
+  const screw = instrument.kind === "screw";
+  return (
+    <div className="zero-sides" role="group" aria-label={say("zero-which-way")}>
+      {SIDES.map((side) => (
+        <button
+          key={side}
+          type="button"
+          aria-pressed={side === chosen}
+          onClick={() => onChoose(side)}
+        >
+          <ZeroSketch instrument={instrument} off={OFF[side]} />
+          <strong>{say(`zero-side-${side}`)}</strong>
+          <span>{say(`zero-side-${side}-${screw ? "screw" : "slide"}`)}</span>
+        </button>
+      ))}
+    </div>
+  );
+}
