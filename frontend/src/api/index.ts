@@ -1,3 +1,4 @@
+export * from "./changes";
 export * from "./client";
 export * from "./keys";
 export * from "./merged";

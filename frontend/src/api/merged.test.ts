@@ -17,6 +17,8 @@ const KNOWN: Sheet = {
   authors: "",
   date: "",
   aim: "",
+  convention: null,
+  conventions: [],
   undo: null,
   redo: null,
   instruments: [],

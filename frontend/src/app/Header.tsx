@@ -1,7 +1,6 @@
-import { Popover } from "antd";
 import { Link, useLocation } from "react-router";
 
-import { useConventions, useSettingsQuery } from "../api";
+import { ConventionChip } from "./ConventionChip";
 import { say } from "../voice";
 
 const PLACES = () =>
@@ -40,27 +39,5 @@ export function Header() {
       </nav>
       <ConventionChip />
     </header>
-  );
-}
-
-/** The convention of the notebook, and what it does. */
-function ConventionChip() {
-  const { data: settings } = useSettingsQuery();
-  const { data: conventions } = useConventions();
-  const own = conventions?.find(({ id }) => id === settings?.convention);
-  const words = (
-    <div className="convention-words">
-      {own?.words.map((sentence) => (
-        <p key={sentence}>{sentence}</p>
-      ))}
-      <Link to="/settings">{say("app-choose-another")}</Link>
-    </div>
-  );
-  return (
-    <Popover trigger="click" placement="bottomRight" content={words}>
-      <button type="button" className="convention-chip">
-        {say("app-convention")} <b>{own?.name.toLowerCase() ?? "…"}</b>
-      </button>
-    </Popover>
   );
 }

@@ -2,6 +2,7 @@ import { App, Button } from "antd";
 import { useState } from "react";
 
 import { useKeepDerived, type Derived, type Sheet } from "../api";
+import { AlsoIn } from "../results/AlsoIn";
 import { BudgetBars } from "../results/Budget";
 import { Compare, ComparedWords } from "../results/Compare";
 import { Pieces } from "../results/Pieces";
@@ -78,10 +79,17 @@ function DerivedRow({ derived, sheet, onChange, onRemove }: RowProps) {
           {say("sheet-remove")}
         </Button>
       </span>
+      {derived.sentence && (
+        <AlsoIn
+          also={derived.also}
+          onChange={(units) => keep.mutateAsync({ seen: derived, also_in: units })}
+        />
+      )}
       <p className="derived-how">
         <Pieces line={derived.working[0]?.spans ?? []} /> {say("derived-with")}{" "}
         {derived.inputs.map(({ symbol, words }) => `${symbol} = ${words}`).join(", ")}
       </p>
+      {derived.convention_note && <p className="derived-shared">{derived.convention_note}</p>}
       {derived.shared_zeros.map((words) => (
         <p key={words} className="derived-shared">
           {words}

@@ -100,6 +100,8 @@ describe("what is sent", () => {
       ],
       sentence: null,
       relative_percent: null,
+      convention_note: "",
+      also: [],
       shared_zeros: [],
     };
     expect(asRecord(draftOf(derived))).toEqual({

@@ -15,6 +15,7 @@ import { useWaiting } from "../outbox/useOutbox";
 import { ResultPanel } from "../results/ResultPanel";
 import { Tally, type LookActions } from "../tally";
 import { TableDialog } from "../transfer/TableDialog";
+import { ConventionChip } from "../app/ConventionChip";
 import { AnotherLikeIt } from "./AnotherLikeIt";
 import "./desk.css";
 import { Ribbon } from "./Ribbon";
@@ -120,6 +121,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
           sheet={sheet.id}
           quantity={quantity}
           another={<AnotherLikeIt {...{ sheet, quantity }} />}
+          convention={<ConventionChip />}
           onLook={(index) => {
             const reading = quantity.readings[index];
             if (reading) setTakenUp({ reading, to: "look" });

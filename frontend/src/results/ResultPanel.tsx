@@ -3,6 +3,7 @@ import { useState, type ReactNode } from "react";
 
 import { useAmendQuantity, type Quantity } from "../api";
 import "./results.css";
+import { AlsoIn } from "./AlsoIn";
 import { BudgetBars } from "./Budget";
 import { Compare, ComparedWords } from "./Compare";
 import { Others } from "./Others";
@@ -23,17 +24,17 @@ interface Props {
   onLook?: (index: number) => void;
   /** A way to the next of several alike. */
   another?: ReactNode;
+  /** The convention, where it can be seen and changed; else its name. */
+  convention?: ReactNode;
 }
 
 /** The sentence, how it came about in short, and the whole working on request. */
-export function ResultPanel({ sheet, quantity, onLook, another }: Props) {
+export function ResultPanel({ sheet, quantity, onLook, another, convention }: Props) {
   const { message } = App.useApp();
   const amend = useAmendQuantity(sheet);
   const [followed, setFollowed] = useState<string | null>(null);
   const { result } = quantity;
   const others = useComparable(sheet, quantity);
-  const [decimals, setDecimals] = useState(false);
-  const sentence = decimals ? (result.in_degrees ?? result.sentence) : result.sentence;
   const apart = quantity.places_apart && quantity.places.length > 0;
   const looks = quantity.flags.filter((flag) => flag.level === "warning" && !flag.settled);
   const about = looks.filter((flag) => flag.observation !== null);
@@ -55,12 +56,18 @@ export function ResultPanel({ sheet, quantity, onLook, another }: Props) {
         {result.sentence ? (
           <span className="mark-result">
             {quantity.symbol && `${quantity.symbol} = `}
-            {sentence ?? ""}
+            {result.sentence}
           </span>
         ) : (
           "…"
         )}
       </p>
+      {result.sentence && (
+        <AlsoIn
+          also={quantity.also}
+          onChange={(units) => amend.mutateAsync({ seen: quantity, also_in: units })}
+        />
+      )}
       {zeros.map((flag) => (
         <WrappedZero key={flag.zero_check} {...{ sheet, quantity, flag }} />
       ))}
@@ -97,14 +104,7 @@ export function ResultPanel({ sheet, quantity, onLook, another }: Props) {
           say("results-the-uncertainty-is-of-the-value", {
             relative_percent: result.relative_percent,
           })}
-        {say("results-convention")} {quantity.convention_name}.
-        {result.in_degrees !== null && (
-          <Button type="link" onClick={() => setDecimals(!decimals)}>
-            {decimals
-              ? say("results-in-degrees-and-minutes")
-              : say("results-in-decimals-of-a-degree")}
-          </Button>
-        )}
+        {convention ?? `${say("results-convention")} ${quantity.convention_name}. `}
         <Button type="link" onClick={() => setFollowed("")}>
           {say("derived-whole-working")}
         </Button>

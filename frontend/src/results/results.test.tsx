@@ -23,7 +23,6 @@ const text = (words: string, tint: Span["tint"] = "plain", source = ""): Span =>
 const RESULT = {
   count: 4,
   sentence: "(6.6 ± 0.5) mm",
-  in_degrees: null,
   mean: 6.5625,
   low: 6.0625,
   high: 7.0625,

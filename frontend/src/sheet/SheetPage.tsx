@@ -4,6 +4,7 @@ import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 
 import { useAmendSheet, type Sheet } from "../api";
+import { ConventionChip } from "../app/ConventionChip";
 import { ClosedScales } from "../instruments/ClosedScales";
 import { InstrumentDialog } from "../instruments/InstrumentDialog";
 import { Working } from "../results/Working";
@@ -44,6 +45,9 @@ function SheetView({ sheet }: { sheet: Sheet }) {
         </Typography.Title>
         <div className="page-acts">
           <UndoButtons sheet={sheet} />
+          <span className="narrow-only">
+            <ConventionChip />
+          </span>
           <Button onClick={() => void navigate(`/sheets/${sheet.id}/report`)}>
             {say("sheet-report")}
           </Button>

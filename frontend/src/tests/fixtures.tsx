@@ -156,6 +156,7 @@ export function quantity(some: Partial<Quantity>): Quantity {
     zero: [],
     zero_exact: false,
     zero_taken_over: false,
+    also: [],
     zero_error: 0,
     zero_text: "0.00",
     zero_words: "",
@@ -167,7 +168,6 @@ export function quantity(some: Partial<Quantity>): Quantity {
     result: {
       count: 0,
       sentence: null,
-      in_degrees: null,
       mean: null,
       low: null,
       high: null,

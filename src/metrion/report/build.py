@@ -3,14 +3,13 @@
 from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
-from fractions import Fraction
 
 from metrion.core.exact.numbers import to_text
 from metrion.core.exact.rounding import Rounded
-from metrion.core.facts import Amount, Fact, Figure, Name
+from metrion.core.facts import Amount, Argument, Fact, Figure, Name
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.logbook import Results, Reviewed
-from metrion.core.quantity.derived import Derived, DerivedResult
+from metrion.core.quantity.derived import Derived, DerivedResult, other_conventions
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Sort
 from metrion.core.quantity.places import by_place
@@ -86,7 +85,7 @@ class _Builder:
         title = self.logbook.title or self._text("untitled")
         return Report(title, self._facts(date), tuple(sections), self.speaker.language)
 
-    def _text(self, code: str, **about: Fraction | int | Figure | Name | Fact | Amount) -> str:
+    def _text(self, code: str, **about: Argument) -> str:
         return self.speaker.text(f"report-{code}", **about)
 
     def _convention(self, convention: Convention) -> str:
@@ -199,6 +198,12 @@ class _Builder:
     def _sentence(self, rounded: Rounded | None) -> str:
         return self.figure(rounded.printed) if rounded else ""
 
+    def _also(self, found: Sequence[Rounded | None]) -> Iterator[Block]:
+        """A result in the other units it is to be given in."""
+        told = [Name(self._sentence(one)) for one in found if one]
+        if told:
+            yield words(self._text("also", others=tuple(told)))
+
     def _beside(self, own: Measurement | Derived) -> Iterator[Block]:
         """A result beside what it was to be compared with."""
         if found := compared(own, self.logbook, self.speaker):
@@ -210,6 +215,7 @@ class _Builder:
         blocks: list[Block] = []
         if result.rounded:
             blocks.append(Result(measurement.symbol, self._sentence(result.rounded)))
+            blocks += self._also(result.also)
         if measurement.observations:
             blocks += reading_drawing(measurement, self.speaker)
             blocks.append(readings_table(measurement, self.speaker).filled())
@@ -251,6 +257,7 @@ class _Builder:
         blocks: list[Block] = []
         if found.rounded:
             blocks.append(Result("", self._sentence(found.rounded)))
+            blocks += self._also(found.also)
         blocks.append(Steps(tuple(derived_working(found, self.speaker))))
         blocks += [self._said(shared.says) for shared in found.shared_zeros]
         budget = derived_budget(found)
@@ -259,5 +266,7 @@ class _Builder:
         blocks.append(
             words(self._text("convention-named", name=Name(self._convention(derived.convention))))
         )
+        if note := other_conventions(derived):
+            blocks.append(self._said(note))
         blocks += self._beside(derived)
         return Section(derived.name or derived.id, tuple(blocks))

@@ -169,6 +169,14 @@ source-zero = zero look
 source-zero_scatter = scatter of the zero looks
 source-maker = maker’s limit
 source-typed = typed-in uncertainty
+report-also = The same in other units: { $others }.
+other-conventions = { $of } { $how_many ->
+    [one] is stated
+   *[other] are stated
+} by another convention on { $how_many ->
+    [one] its
+   *[other] their
+} own; here all is worked out by this one.
 zero-of = zero of { $of }
 input-of = { $of }
 most-comes-from = Most of it, { $percent }, comes from { $label }.
@@ -687,6 +695,7 @@ command-remove-observations = remove the reading
 command-set-aside = set the reading aside
 command-settle = settle the second look
 command-rename = rename the sheet
+command-change-convention = change the convention of the sheet
 command-change-head = change the head of the report
 command-take-table = take in a table
 command-replace-sheet = replace the sheet by a file
@@ -946,6 +955,11 @@ app-keys = Keys
 app-words-care = Words & care
 app-metrion = Metrion
 app-places = places
+app-new-sheets = new sheets
+app-several = several
+app-differ-here = The results of this sheet are stated by different conventions: { $names }.
+app-all-quantities-of-this-sheet = All quantities of this sheet
+app-this-one-only = This one only
 app-choose-another = Choose another
 app-convention = convention
 
@@ -1228,6 +1242,7 @@ results-the-one-used-here = the one used here
 results-use-it-for-this-quantity = Use it for this quantity
 results-on-the-scales = on the scales
 results-no-place-noted = no place noted
+results-also-in = also in
 results-report-the-places-apart = Report the places apart
 results-report-them-together = Report them together
 results-working = Working: { $title }
@@ -1247,8 +1262,6 @@ results-no-reading-yet-so-no-result = no reading yet, so no result
 results-all-together = all together:
 results-the-uncertainty-is-of-the-value = The uncertainty is { $relative_percent } % of the value. 
 results-convention = Convention:
-results-in-degrees-and-minutes = In degrees and minutes
-results-in-decimals-of-a-degree = In decimals of a degree
 results-it-was = It was { $suggested }
 results-counted-from-the-wrong-side-of = counted from the wrong side of zero
 results-where-this-comes-from = Where this comes from

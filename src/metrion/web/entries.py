@@ -72,7 +72,7 @@ def _add(sheet: str, section: str, told: Told, **more: Json) -> SheetChangeView:
         if measurement is not None:
             find_entry(session, found, "measurements", measurement)
         entry = new_entry(session, found, section, record, key=told.id, measurement=measurement)
-        return [*_own_convention(session, found, record), Change(section, None, entry)]
+        return [*own_convention(session, found, record), Change(section, None, entry)]
 
     return change_view(notebook().change(sheet, f"add-{section}", build))
 
@@ -84,12 +84,12 @@ def _amend(sheet: str, section: str, key: str, told: Told, title: str = "") -> S
     def build(session: Session, found: Sheet) -> list[Change]:
         before = find_entry(session, found, section, key, version)
         changed = Change(section, before, amended(before, told))
-        return [*_own_convention(session, found, told.record), changed]
+        return [*own_convention(session, found, told.record), changed]
 
     return change_view(notebook().change(sheet, title or f"change-{section}", build))
 
 
-def _own_convention(session: Session, found: Sheet, record: Record) -> list[Change]:
+def own_convention(session: Session, found: Sheet, record: Record) -> list[Change]:
     """A convention of one's own comes into the logbook with the first that uses it."""
     key = str(record.get("convention"))
     own = notebook().own_conventions().get(key)
@@ -136,9 +136,18 @@ def _remove(sheet: str, section: str, key: str) -> SheetChangeView:
     return change_view(notebook().change(sheet, f"remove-{section}", build))
 
 
-def _usual(told: Told) -> Record:
-    """What is in force where a client does not say otherwise."""
-    return {} if told.record.get("convention") else {"convention": settings()["convention"]}
+def _usual(sheet: str, told: Told) -> Record:
+    """What is in force where neither a client nor the sheet says otherwise."""
+    if told.record.get("convention") or notebook().sheet(sheet).extra.get("convention"):
+        return {}
+    return {"convention": settings()["convention"]}
+
+
+def _other_units(sheet: str, told: Told) -> Record:
+    """A quantity in inches is given in millimetres too."""
+    tools = notebook().sheet(sheet).results.logbook.instruments
+    inches = any(one.id == told.record.get("instrument") and one.unit == "in" for one in tools)
+    return {"also_in": ["mm"]} if inches and "also_in" not in told.record else {}
 
 
 def _now() -> str:
@@ -202,7 +211,7 @@ class ZeroCheckResource(MethodView):
 @blueprint.response(201, schema_of(SheetChangeView))
 def add_quantity(told: Told, sheet: str) -> SheetChangeView:
     """A new quantity without readings."""
-    return _add(sheet, "measurements", told, **_usual(told))
+    return _add(sheet, "measurements", told, **_usual(sheet, told), **_other_units(sheet, told))
 
 
 @blueprint.route("/quantities/<path:key>")
@@ -228,7 +237,7 @@ class QuantityResource(MethodView):
 @blueprint.response(201, schema_of(SheetChangeView))
 def add_derived(told: Told, sheet: str) -> SheetChangeView:
     """A new derived quantity. 422 if its formula, inputs and unit do not go together."""
-    return _add(sheet, "derived", told, **_usual(told))
+    return _add(sheet, "derived", told, **_usual(sheet, told))
 
 
 @blueprint.route("/derived/<path:key>")

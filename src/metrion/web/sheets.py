@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
 from dataclasses import replace
 from datetime import UTC, datetime
 
@@ -12,12 +13,12 @@ from metrion.core.json import Record
 from metrion.formats.archive import file_name
 from metrion.store import Damaged, Stale
 from metrion.store.commands import Change, redoing, undoing
-from metrion.store.documents import logbook_file
+from metrion.store.documents import entries, logbook_file
 from metrion.store.models import Sheet
-from metrion.store.records import HEAD, head_of
+from metrion.store.records import HEAD, add_rows, head_of
 from metrion.store.sheets import add_sheet, all_sheets, find_sheet
 from metrion.web.bodies import Blueprint
-from metrion.web.entries import seen_version
+from metrion.web.entries import own_convention, seen_version
 from metrion.web.notebook import notebook, state_of
 from metrion.web.once import once
 from metrion.web.present import change_view, sheet_summary, sheet_view
@@ -33,6 +34,7 @@ from metrion.web.schemas import (
     schema_of,
     widened,
 )
+from metrion.web.settings import settings
 from metrion.web.speaking import say, speaker
 
 blueprint = Blueprint("sheets", __name__, url_prefix="/api/sheets")
@@ -75,8 +77,18 @@ def _head(sheet: Sheet) -> SheetHeadView:
 def create_sheet(body: NewSheetView) -> SheetView:
     """A new, empty sheet. 409 if its id is taken."""
     with notebook().store.writing() as session:
-        key = once(session, lambda: add_sheet(session, body.title, body.id).id)
+        key = once(session, lambda: _new_sheet(session, body))
     return sheet_view(notebook().sheet(str(key)))
+
+
+def _new_sheet(session: Session, body: NewSheetView) -> str:
+    """A sheet for which the convention of the notebook holds."""
+    sheet = add_sheet(session, body.title, body.id)
+    head: Record = {"convention": settings()["convention"]}
+    sheet.extra = head
+    own = own_convention(session, sheet, head)
+    add_rows(session, sheet.id, [(one.section, one.after) for one in own if one.after])
+    return sheet.id
 
 
 @blueprint.get("/<key>")
@@ -95,15 +107,28 @@ def rename_sheet(body: Record, key: str) -> SheetView:
 
     seen = seen_version() if "If-Match" in request.headers else None
 
-    def build(_: Session, sheet: Sheet) -> list[Change]:
+    def build(session: Session, sheet: Sheet) -> list[Change]:
         if seen not in (None, sheet.version):
             raise Stale
         before = head_of(sheet)
         record = {n: v for n, v in {**before.record, **body}.items() if v != "" or n == "title"}
-        return [Change(HEAD, before, replace(before, record=record))]
+        changes = [Change(HEAD, before, replace(before, record=record))]
+        if "convention" in body:
+            changes += [*own_convention(session, sheet, body), *_following(session, sheet)]
+        return changes
 
-    title = "rename" if "title" in body else "change-head"
+    title = "change-convention" if "convention" in body else "change-head"
+    title = "rename" if "title" in body else title
     return sheet_view(notebook().change(key, title, build).after)
+
+
+def _following(session: Session, sheet: Sheet) -> Iterator[Change]:
+    """Everything that names a convention of its own names none any more."""
+    for section in ("measurements", "derived"):
+        for entry in entries(session, sheet, section):
+            if "convention" in entry.record:
+                record = {n: v for n, v in entry.record.items() if n != "convention"}
+                yield Change(section, entry, replace(entry, record=record))
 
 
 @blueprint.delete("/<key>")

@@ -7,17 +7,31 @@ from dataclasses import dataclass
 from fractions import Fraction
 
 from metrion.core.exact.rounding import Rounded, round_result
-from metrion.core.exact.units import Unit
+from metrion.core.exact.units import ANGLE, Unit
 from metrion.core.instruments.instrument import Kind
 from metrion.core.uncertainty.conventions import Digits
 
 _LENGTHS = ("mm", "cm", "m", "um", "in")
 _ANGLES = ("deg",)
+_DENSITIES = ("g/cm**3", "kg/m**3")
 
 
 def other_units(kind: Kind) -> tuple[str, ...]:
     """The units that a measurement with a kind of instrument can be given in besides."""
     return _ANGLES if kind is Kind.ANGULAR else _LENGTHS
+
+
+def units_to_offer(unit: Unit) -> tuple[str, ...]:
+    """Other units in which people would like to have a result, its own left out."""
+    found: tuple[str, ...] = ()
+    if unit.dimension == ANGLE:
+        found = ("deg", "arcmin")
+    elif unit.text in _DENSITIES:
+        found = _DENSITIES
+    elif len(unit.powers) == 1 and unit.dimension.length:
+        [power] = unit.powers.values()
+        found = tuple(one if power == 1 else f"{one}**{power}" for one in _LENGTHS)
+    return tuple(one for one in found if one != unit.text)
 
 
 @dataclass(frozen=True)

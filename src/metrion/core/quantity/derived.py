@@ -96,6 +96,19 @@ class Derived:
     rest: Rest = rest(default=NOTHING)
 
 
+def other_conventions(derived: Derived) -> Fact | None:
+    """That some inputs are stated by other conventions on their own; None where none is."""
+    others = {
+        one.id: one
+        for one in derived.inputs.values()
+        if isinstance(one, Measurement) and one.convention.id != derived.convention.id
+    }
+    if not others:
+        return None
+    names = tuple(Name(one.label) for one in others.values())
+    return fact("other-conventions", of=names, how_many=len(names))
+
+
 @dataclass(frozen=True)
 class SharedZero:
     """A zero that several inputs have in common.

@@ -69,7 +69,7 @@ class Measurement:
         arc: which way round sweeps are taken.
         also_in: units that its result is given in besides that of the instrument.
         zero_exact: whether the zero is taken as exact; like all that follows for the record only.
-        zero_taken_over: whether the zero of other faces is taken over, which ride on the same slide.
+        zero_taken_over: whether the zero of other faces on the same slide is taken over.
         places_apart: whether its places are reported apart.
         pairs, windows: what its readings are to be, said before there is one.
         compare: what it is to stand beside.

@@ -5,12 +5,13 @@ from __future__ import annotations
 from metrion.core.exact.numbers import to_text
 from metrion.core.formula.notation import printed_formula, printed_unit, unit_after
 from metrion.core.logbook import Logbook
-from metrion.core.quantity.derived import DerivedResult, TypedValue
+from metrion.core.quantity.derived import DerivedResult, TypedValue, other_conventions
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.uncertainty.budget import derived_budget
 from metrion.report import derived_working
 from metrion.store.records import Kept
 from metrion.voice.conventions import convention_name
+from metrion.web.present.also import also_views
 from metrion.web.present.budget import budget_view, comparison_view, dimension_of
 from metrion.web.present.instruments import steps_view
 from metrion.web.schemas import DerivedInputView, DerivedView
@@ -32,6 +33,8 @@ def derived_view(found: DerivedResult, entry: Kept, logbook: Logbook) -> Derived
         convention=derived.convention.id,
         convention_name=convention_name(derived.convention, speaker()),
         inputs=[_input_view(symbol, given) for symbol, given in derived.inputs.items()],
+        convention_note=say(other_conventions(derived)),
+        also=also_views(derived.unit, derived.also_in, found.also),
         sentence=shown(found.rounded.printed) if found.rounded else None,
         relative_percent=percent,
         working=steps_view(derived_working(found, speaker())),

@@ -9,8 +9,8 @@ from typing import NamedTuple
 
 from metrion.core.desk.desk import zero_says
 from metrion.core.exact.numbers import to_text
-from metrion.core.exact.rounding import round_result
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.exact.units import parse_unit
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.json import text_in
 from metrion.core.logbook import Logbook, Reviewed
 from metrion.core.quantity.measurements import Measurement, MeasurementResult, reduce_measurement
@@ -27,6 +27,7 @@ from metrion.report import result_lines
 from metrion.report.second_looks import main_words
 from metrion.voice import Speaker
 from metrion.voice.conventions import convention_name
+from metrion.web.present.also import also_views
 from metrion.web.present.budget import budget_view, comparison_view, dimension_of
 from metrion.web.present.instruments import steps_view
 from metrion.web.remembered import Hashed
@@ -80,6 +81,7 @@ def _by_itself(
         sort=measurement.intended,
         arc=measurement.arc,
         zero=[check.id for check in measurement.checks],
+        also=also_views(parse_unit(instrument.unit), measurement.also_in, result.also),
         zero_exact=measurement.zero_exact,
         zero_taken_over=measurement.zero_taken_over,
         zero_error=float(measurement.zero_error),
@@ -193,7 +195,7 @@ def result_view(result: MeasurementResult) -> ResultView:
     measurement = result.measurement
     count = len(measurement.counting)
     if result.mean is None or result.uncertainty is None or result.rounded is None:
-        return ResultView(count, *[None] * 6)
+        return ResultView(count, *[None] * 5)
     # The band is drawn where the readings stand: before a stack is divided.
     middle, half = (
         float(number * measurement.divisor) for number in (result.mean, result.uncertainty.size)
@@ -202,23 +204,11 @@ def result_view(result: MeasurementResult) -> ResultView:
     return ResultView(
         count=count,
         sentence=shown(result.rounded.printed),
-        in_degrees=_in_degrees(result),
         mean=middle,
         low=middle - half,
         high=middle + half,
         relative_percent=None if percent is None else shown(f"{float(percent):.2g}"),
     )
-
-
-def _in_degrees(result: MeasurementResult) -> str | None:
-    """An angle in decimals of a degree, for who asks for it; None for lengths."""
-    convention = result.measurement.convention
-    if result.measurement.instrument.kind is not Kind.ANGULAR:
-        return None
-    assert result.mean is not None
-    assert result.uncertainty is not None
-    rounded = round_result(result.mean / 60, result.uncertainty.size / 60, convention.digits, "°")
-    return shown(f"{rounded.value}° ± {rounded.uncertainty}°")
 
 
 def flags_view(reviewed: Reviewed) -> list[FlagView]:

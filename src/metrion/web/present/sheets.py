@@ -9,6 +9,7 @@ from typing import TypeVar
 
 from metrion.core.logbook import Reviewed
 from metrion.store.records import OBSERVATIONS
+from metrion.voice.conventions import convention_name
 from metrion.web.damage import contained
 from metrion.web.notebook import Changed, Worked
 from metrion.web.present.derived import derived_view
@@ -18,6 +19,7 @@ from metrion.web.remembered import Hashed
 from metrion.web.schemas import (
     DerivedView,
     InstrumentView,
+    InUseView,
     OrderView,
     QuantityView,
     SheetChangeView,
@@ -71,6 +73,8 @@ def _view(worked: Worked, before: Worked | None) -> SheetView:
         authors=logbook.authors,
         date=logbook.date,
         aim=logbook.aim,
+        convention=logbook.convention.id if logbook.convention else None,
+        conventions=_conventions(worked),
         undo=_command(worked.undo),
         redo=_command(worked.redo),
         instruments=list(_instruments(worked, before)),
@@ -78,6 +82,16 @@ def _view(worked: Worked, before: Worked | None) -> SheetView:
         quantities=list(_quantities(worked, before)),
         derived=list(_derived(worked, before)),
     )
+
+
+def _conventions(worked: Worked) -> list[InUseView]:
+    """The conventions by which results of a sheet are stated; before there are any, its own."""
+    logbook = worked.results.logbook
+    used = {one.convention.id: one.convention for one in logbook.measurements}
+    used |= {one.convention.id: one.convention for one in logbook.derived}
+    if not used and logbook.convention:
+        used = {logbook.convention.id: logbook.convention}
+    return [InUseView(key, convention_name(one, speaker())) for key, one in used.items()]
 
 
 def _command(title: str | None) -> str | None:

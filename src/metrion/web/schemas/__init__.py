@@ -59,6 +59,7 @@ from metrion.web.schemas.readings import (
     ReadingView,
 )
 from metrion.web.schemas.results import (
+    AlsoView,
     BudgetView,
     ComparedView,
     PlaceView,
@@ -67,6 +68,7 @@ from metrion.web.schemas.results import (
     ShareView,
 )
 from metrion.web.schemas.sheets import (
+    InUseView,
     NewSheetView,
     OrderView,
     SheetChangeView,
@@ -97,6 +99,7 @@ from metrion.web.schemas.zero import (
 )
 
 __all__ = [
+    "AlsoView",
     "AnswerView",
     "AppearanceView",
     "ArrivalNameView",
@@ -125,6 +128,7 @@ __all__ = [
     "FineFigureView",
     "FlagView",
     "HintView",
+    "InUseView",
     "IndicationView",
     "InstrumentFields",
     "InstrumentView",

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from metrion.core.quantity.derived import Derived
 from metrion.web.schemas.declared import NEW_ID, taken
-from metrion.web.schemas.results import BudgetView, ComparedView
+from metrion.web.schemas.results import AlsoView, BudgetView, ComparedView
 from metrion.web.schemas.view import view
 from metrion.web.schemas.working import StepView
 
@@ -37,7 +37,9 @@ class DerivedView:
     budget: BudgetView
     compared: ComparedView | None
     dimension: str
+    convention_note: str
     sentence: str | None
+    also: list[AlsoView]
     relative_percent: str | None
     shared_zeros: list[str]
 

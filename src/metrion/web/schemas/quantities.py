@@ -6,7 +6,7 @@ from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Arc, Sort
 from metrion.web.schemas.declared import NEW_ID, taken
 from metrion.web.schemas.readings import FlagView, HintView, ReadingView
-from metrion.web.schemas.results import BudgetView, ComparedView, PlaceView, ResultView
+from metrion.web.schemas.results import AlsoView, BudgetView, ComparedView, PlaceView, ResultView
 from metrion.web.schemas.view import view
 from metrion.web.schemas.working import StepView
 
@@ -27,6 +27,7 @@ class QuantityView:
     sort: Sort
     arc: Arc
     zero: list[str]
+    also: list[AlsoView]
     zero_exact: bool
     zero_taken_over: bool
     zero_error: float

@@ -13,11 +13,20 @@ class ResultView:
 
     count: int
     sentence: str | None
-    in_degrees: str | None
     mean: float | None
     low: float | None
     high: float | None
     relative_percent: str | None
+
+
+@view
+class AlsoView:
+    """A unit that a result can be given in besides its own; the sentence where it is chosen."""
+
+    unit: str
+    name: str
+    chosen: bool
+    sentence: str | None
 
 
 @view

@@ -27,12 +27,22 @@ class SheetHeadView:
 
 
 @view
+class InUseView:
+    """A convention by which results of a sheet are stated."""
+
+    id: str
+    name: str
+
+
+@view
 class SheetView(SheetHeadView):
     """A sheet, whole."""
 
     authors: str
     date: str
     aim: str
+    convention: Annotated[str | None, "What holds for all that names none; None: each names one."]
+    conventions: list[InUseView]
     undo: str | None
     redo: str | None
     instruments: list[InstrumentView]
@@ -95,12 +105,16 @@ class NewSheetView:
 
 
 class SheetPatchSchema(Schema):
-    """A new title, or what stands at the head of the report; an empty text takes it away."""
+    """A new title, or what stands at the head of the report; an empty text takes it away.
+
+    A ``convention`` holds for every quantity of the sheet from then on.
+    """
 
     title = fields.String(validate=NAME)
     authors = fields.String(validate=validate.Length(max=500))
     date = fields.String(validate=validate.Length(max=100))
     aim = fields.String(validate=validate.Length(max=2000))
+    convention = fields.String(validate=validate.Length(min=1, max=100))
 
 
 @view

@@ -1,0 +1,25 @@
+"""A result in other units as the API shows it: those it is given in, and those on offer."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+
+from metrion.core.exact.units import Unit
+from metrion.core.formula.notation import printed_unit
+from metrion.core.quantity.also import Also, units_to_offer
+from metrion.web.schemas import AlsoView
+from metrion.web.speaking import shown
+
+
+def also_views(own: Unit, chosen: Sequence[Unit], found: Sequence[Also | None]) -> list[AlsoView]:
+    """Every unit on offer, and what else was chosen; with a sentence where it is."""
+    given = {unit.text: one for unit, one in zip(chosen, found, strict=True)}
+    return [
+        AlsoView(
+            unit=text,
+            name=printed_unit(text),
+            chosen=text in given,
+            sentence=shown(one.printed) if (one := given.get(text)) else None,
+        )
+        for text in dict.fromkeys((*units_to_offer(own), *given))
+    ]
