@@ -54,6 +54,14 @@ export function useDescription(record: Schemas["InstrumentFields"]) {
   });
 }
 
+/** Tells the description of a tool in another unit. */
+export function useInUnit() {
+  return useMutation({
+    mutationFn: (wanted: Schemas["InUnit"]) =>
+      body(client.POST("/api/instruments/in-unit", { body: wanted })),
+  });
+}
+
 export function usePitch() {
   return useMutation({
     mutationFn: (sheet: Schemas["PitchSheet"]) =>

@@ -126,7 +126,7 @@ export function Stage(props: Props) {
           type="primary"
           size="large"
           className="record"
-          disabled={!recordable(desk)}
+          disabled={!recordable(desk, instrument)}
           onClick={record}
         >
           {others
@@ -142,8 +142,9 @@ export function Stage(props: Props) {
         <Keypad
           corrected={recording.outcome}
           kept={recording.confirmed}
-          recordable={recordable(desk)}
+          recordable={recordable(desk, instrument)}
           angular={instrument.kind === "angular"}
+          single={instrument.kind === "plain"}
           onKey={(key) => equation.current?.press(key)}
           onRecord={record}
           act={others ? say("desk-keep") : say("desk-record-2")}

@@ -84,7 +84,7 @@ export function useRecording(props: Recorded) {
   function record() {
     // Figures that have not been answered yet (a quick hand, a server away) are kept as they were
     // typed; the server tells what they mean when they reach it.
-    const typed = isTyped(desk) && !desk.faulty;
+    const typed = isTyped(desk, instrument) && !desk.faulty;
     if (others && desk.away && typed) {
       keepPosition();
       return;
@@ -133,9 +133,11 @@ function comesTo(answer: Answer | null, more: boolean, { kind, unit }: Instrumen
   return read == null ? "" : `${read}${kind === "angular" ? "" : ` ${unit}`}`;
 }
 
-const isTyped = ({ entry }: Desk) => entry.main.trim() !== "" && entry.fine.trim() !== "";
+/** Whether every blank is filled; a plain scale has no fine one. */
+const isTyped = ({ entry }: Desk, { kind }: Instrument) =>
+  entry.main.trim() !== "" && (kind === "plain" || entry.fine.trim() !== "");
 
 /** Whether there is something to record: a reading, or figures that the server will make one. */
-export function recordable(desk: Desk): boolean {
-  return desk.away ? isTyped(desk) : desk.answer?.read != null;
+export function recordable(desk: Desk, instrument: Instrument): boolean {
+  return desk.away ? isTyped(desk, instrument) : desk.answer?.read != null;
 }

@@ -11,6 +11,8 @@ interface Props {
   recordable: boolean;
   /** Whether it writes degrees and minutes. */
   angular?: boolean;
+  /** Whether there is but one blank. */
+  single?: boolean;
   /** What the big key does. */
   act: string;
   onKey: (key: Key) => void;
@@ -26,7 +28,16 @@ const NAMES = (): Partial<Record<Key, string>> => ({
 });
 
 /** Figures for one thumb: the corrected reading docked above, Record below. */
-export function Keypad({ corrected, kept, recordable, angular, act, onKey, onRecord }: Props) {
+export function Keypad({
+  corrected,
+  kept,
+  recordable,
+  angular,
+  single,
+  act,
+  onKey,
+  onRecord,
+}: Props) {
   // On a circle nothing lies below zero, and minutes follow the degrees.
   const keys: Key[] = [...KEYS, angular ? ":" : "-", "0", "."];
   const face = (key: Key) =>
@@ -45,7 +56,12 @@ export function Keypad({ corrected, kept, recordable, angular, act, onKey, onRec
         {corrected || (kept ? say("equation-kept", { kept }) : "…")}
       </output>
       {keys.map((key) => (
-        <Button key={key} aria-label={NAMES()[key] ?? key} onClick={() => onKey(key)}>
+        <Button
+          key={key}
+          aria-label={NAMES()[key] ?? key}
+          disabled={single === true && key === "next"}
+          onClick={() => onKey(key)}
+        >
           {face(key)}
         </Button>
       ))}

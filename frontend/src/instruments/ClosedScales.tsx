@@ -1,5 +1,6 @@
 import type { Instrument } from "../api";
 import { Beam, EDGE, FineScale } from "../strip/Beam";
+import { Digits } from "../strip/Digits";
 import { viewLength } from "../strip/geometry";
 import { Screw } from "../strip/Screw";
 import { bent, STRAIGHT } from "../strip/shape";
@@ -21,6 +22,7 @@ export function ClosedScales({ instrument }: { instrument: Instrument }) {
         <Screw instrument={instrument} position={0} zeroError={0} answer={null} width={500} />
       </svg>
     );
+  if (instrument.appearance.display) return <Digits instrument={instrument} position={0} />;
   const angular = kind === "angular";
   const length = viewLength(lines);
   const start = lines.against ? -0.93 * length : -0.07 * length;
@@ -34,7 +36,9 @@ export function ClosedScales({ instrument }: { instrument: Instrument }) {
       aria-label={say("instruments-scales-at-zero")}
     >
       <Beam {...{ instrument, frame, shape }} answer={null} />
-      <FineScale {...{ instrument, frame, shape }} position={0} answer={null} />
+      {kind !== "plain" && (
+        <FineScale {...{ instrument, frame, shape }} position={0} answer={null} />
+      )}
     </svg>
   );
 }

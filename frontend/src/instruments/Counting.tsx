@@ -1,8 +1,8 @@
-import { Input, InputNumber, Select } from "antd";
+import { App, Input, InputNumber, Select } from "antd";
 import type { ReactNode } from "react";
 
-import type { ApiError } from "../api";
-import type { Draft } from "./draft";
+import { useInUnit, type ApiError } from "../api";
+import { asked, type Draft } from "./draft";
 import { say } from "../voice";
 
 interface Props {
@@ -11,7 +11,7 @@ interface Props {
   onChange: (draft: Draft) => void;
 }
 
-const UNITS = ["mm", "cm", "in"].map((value) => ({ value, label: value }));
+const UNITS = (["mm", "cm", "in"] as const).map((value) => ({ value, label: value }));
 
 /** The description as one sentence with blanks, filled by looking and counting. */
 export function Counting({ draft, problem, onChange }: Props) {
@@ -27,9 +27,9 @@ export function Counting({ draft, problem, onChange }: Props) {
           onChange={(event) => set({ name: event.target.value })}
         />
       </label>
-      {draft.kind === "screw" ? (
-        <ScrewSentence draft={draft} set={set} />
-      ) : (
+      {draft.kind === "screw" && <ScrewSentence draft={draft} set={set} />}
+      {draft.kind === "plain" && <PlainSentence draft={draft} set={set} />}
+      {(draft.kind === "vernier" || draft.kind === "angular") && (
         <SlidingSentence draft={draft} set={set} />
       )}
       {draft.kind !== "angular" && <RangeSentence draft={draft} set={set} />}
@@ -106,6 +106,28 @@ function ScrewSentence({ draft, set }: SentenceProps) {
   );
 }
 
+function PlainSentence({ draft, set }: SentenceProps) {
+  return (
+    <p className="counting-sentence">
+      <Select
+        aria-label={say("instruments-it-shows")}
+        value={draft.display === true}
+        onChange={(display: boolean) => set({ display: display || null })}
+        options={[
+          { value: false, label: say("instruments-marks-of-which-two-are-apart") },
+          { value: true, label: say("instruments-digits-of-which-the-last-is-worth") },
+        ]}
+      />
+      <Length
+        label={say("instruments-main-division")}
+        value={draft.main_division}
+        onChange={(text) => set({ main_division: text })}
+      />
+      <UnitChoice draft={draft} set={set} />.
+    </p>
+  );
+}
+
 function RangeSentence({ draft, set }: SentenceProps) {
   const [low = "", high = ""] = draft.range ?? [];
   return (
@@ -160,13 +182,21 @@ function Length({ label, value, onChange }: BlankProps<string>) {
   );
 }
 
+/** In another unit the same lengths have other figures: a beam of 150 mm does not become 150 in. */
 function UnitChoice({ draft, set }: SentenceProps): ReactNode {
+  const { message } = App.useApp();
+  const inUnit = useInUnit();
   return (
     <Select
       aria-label={say("planner-unit")}
-      value={draft.unit ?? "mm"}
+      value={(draft.unit ?? "mm") as "mm" | "cm" | "in"}
       options={UNITS}
-      onChange={(unit: string) => set({ unit })}
+      onChange={(unit: "mm" | "cm" | "in") =>
+        inUnit.mutate(
+          { record: asked(draft), unit },
+          { onSuccess: set, onError: (problem) => void message.error(problem.message) },
+        )
+      }
     />
   );
 }

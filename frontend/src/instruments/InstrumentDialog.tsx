@@ -1,10 +1,12 @@
-import { App, Button, Form, Input, Modal, Segmented, Skeleton } from "antd";
+import { App, Button, Form, Modal, Segmented, Skeleton } from "antd";
 import { useState } from "react";
 import { Link } from "react-router";
 
 import {
+  ApiError,
   newId,
   useAddInstrument,
+  useAmendInstrument,
   useDescription,
   useShelf,
   useTools,
@@ -16,12 +18,15 @@ import {
 import { Working } from "../results/Working";
 import { ToolFacts } from "./ToolFacts";
 import { ClosedScales } from "./ClosedScales";
-import type { Draft } from "./draft";
+import { Counting } from "./Counting";
+import { asked, type Draft } from "./draft";
 import "./instruments.css";
 import { say } from "../voice";
 
 interface Props {
   sheet: Sheet;
+  /** A tool of the sheet that is to be described anew. */
+  changing?: Instrument;
   onAdded: (id: string) => void;
   onClose: () => void;
 }
@@ -34,14 +39,26 @@ interface Pick {
 }
 
 /** Pick one of your tools, or the fine scale by what is seen with the jaws closed. */
-export function InstrumentDialog({ sheet, onAdded, onClose }: Props) {
+export function InstrumentDialog({ sheet, changing, onAdded, onClose }: Props) {
   const { data: shelf } = useShelf();
   const { data: tools } = useTools();
-  const [picked, setPicked] = useState<Pick | null>(null);
+  const [picked, setPicked] = useState<Pick | null>(
+    changing ? { record: changing.record, name: changing.name, description: "" } : null,
+  );
   if (picked)
     return (
-      <Modal open title={say("instruments-your-tool")} width={900} footer={null} onCancel={onClose}>
-        <Describe {...{ sheet, picked, onAdded }} onBack={() => setPicked(null)} />
+      <Modal
+        open
+        title={changing ? changing.name : say("instruments-your-tool")}
+        width={1080}
+        style={{ top: 24 }}
+        footer={null}
+        onCancel={onClose}
+      >
+        <Describe
+          {...{ sheet, picked, changing, onAdded }}
+          onBack={changing ? onClose : () => setPicked(null)}
+        />
       </Modal>
     );
   return (
@@ -110,44 +127,69 @@ function Card({ title, words, instrument, onPick }: CardProps) {
 interface DescribeProps {
   sheet: Sheet;
   picked: Pick;
+  changing: Instrument | undefined;
   onAdded: (id: string) => void;
   onBack: () => void;
 }
+
+const MOST_FAULTS = 6;
 
 const CALLED = (): Record<string, string> => ({
   vernier: say("instruments-caliper"),
   screw: say("instruments-screw-gauge"),
   angular: say("instruments-divided-circle"),
+  plain: say("instruments-plain-scale-name"),
 });
 
-function Describe({ sheet, picked, onAdded, onBack }: DescribeProps) {
+function Describe({ sheet, picked, changing, onAdded, onBack }: DescribeProps) {
   const { message } = App.useApp();
   const add = useAddInstrument(sheet.id);
+  const amend = useAmendInstrument(sheet.id);
   const called = CALLED()[picked.record.kind ?? ""] ?? say("instruments-tool");
   const [record, setRecord] = useState<Draft>({
     ...picked.record,
     name: picked.name ?? `${called} ${sheet.instruments.length + 1}`,
   });
-  const { data: description } = useDescription(record);
+  const query = useDescription(asked(record));
+  const description = query.data;
+  const problem = query.error instanceof ApiError ? query.error : null;
   const set = (some: Draft) => setRecord({ ...record, ...some });
   const name = record.name?.trim() ?? "";
 
-  function keep() {
+  function addNew() {
     const id = newId();
-    const instrument: Schemas["NewInstrument"] = { ...record, id, name };
+    const instrument: Schemas["NewInstrument"] = { ...asked(record), id, name };
     add.mutate(instrument, {
       onSuccess: () => onAdded(id),
-      onError: (problem) => void message.error(problem.message),
+      onError: (wrong) => void message.error(wrong.message),
     });
+  }
+  function keep() {
+    if (!changing) {
+      addNew();
+      return;
+    }
+    // What is not told any more is taken away.
+    const gone = Object.fromEntries(Object.keys(picked.record).map((field) => [field, null]));
+    amend.mutate(
+      { seen: changing, ...(gone as Draft), ...asked(record), name },
+      { onSuccess: () => onAdded(changing.id) },
+    );
   }
   if (!description) return <Skeleton active />;
   const metric = record.unit === "mm" || record.unit === "cm";
   return (
     <Form layout="vertical" onFinish={keep} className="describe">
+      <Counting draft={record} problem={problem} onChange={setRecord} />
       <div className="card describe-drawing">
         <ClosedScales instrument={description} />
         {picked.description && <p className="quiet">{picked.description}</p>}
         <Working steps={description.derivation} />
+        {description.notes.map((note) => (
+          <p key={note.text} className={note.warning ? "note warning" : "note"}>
+            {note.text}
+          </p>
+        ))}
         <p>
           {say("instruments-one-fine-line-is-worth-readings", {
             least_count_text: description.least_count_text,
@@ -155,16 +197,8 @@ function Describe({ sheet, picked, onAdded, onBack }: DescribeProps) {
         </p>
       </div>
       <div>
-        <Form.Item label={say("instruments-what-you-call-it")} htmlFor="tool-name">
-          <Input
-            id="tool-name"
-            value={record.name ?? ""}
-            maxLength={200}
-            onChange={(event) => set({ name: event.target.value })}
-          />
-        </Form.Item>
         <ToolFacts draft={record} onChange={set} />
-        {metric && (
+        {metric && record.display !== true && (
           <Form.Item label={say("instruments-the-numerals-of-the-main-scale")}>
             <Segmented<"mm" | "cm">
               aria-label={say("instruments-the-numerals-of-the-main-scale")}
@@ -177,25 +211,53 @@ function Describe({ sheet, picked, onAdded, onBack }: DescribeProps) {
             />
           </Form.Item>
         )}
-        <Form.Item label={say("instruments-for-the-fine-reading-you-type")}>
-          <Segmented<FineAs>
-            aria-label={say("instruments-for-the-fine-reading-you-type")}
-            value={description.appearance.fine_as ?? "line"}
-            onChange={(fineAs) => set({ fine_as: fineAs })}
-            options={[
-              { value: "line", label: say("instruments-the-lines-number") },
-              { value: "numeral", label: say("instruments-the-numeral-at-it") },
-              { value: "worth", label: say("instruments-its-worth") },
-            ]}
-          />
-        </Form.Item>
+        {record.kind !== "plain" && (
+          <Form.Item label={say("instruments-for-the-fine-reading-you-type")}>
+            <Segmented<FineAs>
+              aria-label={say("instruments-for-the-fine-reading-you-type")}
+              value={description.appearance.fine_as ?? "line"}
+              onChange={(fineAs) => set({ fine_as: fineAs })}
+              options={[
+                { value: "line", label: say("instruments-the-lines-number") },
+                { value: "numeral", label: say("instruments-the-numeral-at-it") },
+                { value: "worth", label: say("instruments-its-worth") },
+              ]}
+            />
+          </Form.Item>
+        )}
+        {amend.error && (
+          <div className="look" role="alert">
+            <p>{say("instruments-what-was-read-does-not-fit")}</p>
+            <ul>
+              {faultsOf(amend.error).map((text) => (
+                <li key={text}>{text}</li>
+              ))}
+            </ul>
+            <Button onClick={addNew} loading={add.isPending}>
+              {say("instruments-keep-the-old-tool-for-them")}
+            </Button>
+          </div>
+        )}
         <div className="page-acts">
-          <Button onClick={onBack}>{say("derived-another-one")}</Button>
-          <Button type="primary" htmlType="submit" loading={add.isPending} disabled={name === ""}>
-            {say("instruments-this-is-mine")}
+          <Button onClick={onBack}>
+            {say(changing ? "desk-leave-it" : "derived-another-one")}
+          </Button>
+          <Button
+            type="primary"
+            htmlType="submit"
+            loading={add.isPending || amend.isPending}
+            disabled={name === "" || problem !== null}
+          >
+            {say(changing ? "instruments-change-it" : "instruments-this-is-mine")}
           </Button>
         </div>
       </div>
     </Form>
   );
+}
+
+/** What a change would make impossible: each with where it stands. */
+function faultsOf(problem: Error): string[] {
+  const faults = problem instanceof ApiError ? problem.faults.map((one) => one.message) : [];
+  return faults.length > 0 ? faults.slice(0, MOST_FAULTS) : [problem.message];
 }

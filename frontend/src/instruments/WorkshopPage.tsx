@@ -45,6 +45,7 @@ export function WorkshopPage() {
             { value: "vernier", label: say("instruments-caliper-2") },
             { value: "screw", label: say("instruments-screw-gauge-2") },
             { value: "angular", label: say("instruments-divided-circle-2") },
+            { value: "plain", label: say("instruments-plain-scale") },
           ]}
         />
         <KeepTool draft={draft} edited={edited} ready={!problem} onKept={() => setEdited(null)} />

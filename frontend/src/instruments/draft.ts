@@ -2,8 +2,7 @@ import type { Instrument, Schemas } from "../api";
 
 /** A description in the making: the fields of an instrument as they are typed. */
 export type Draft = Schemas["InstrumentFields"];
-/** The kinds that are described by counting on two scales. */
-export type Kind = Exclude<Instrument["kind"], "plain">;
+export type Kind = Instrument["kind"];
 
 export const isKind = (kind: string | undefined): kind is Kind =>
   kind !== undefined && kind in STARTS;
@@ -34,6 +33,13 @@ export const STARTS: Record<Kind, Draft> = {
     fine_divisions: 30,
     span: 29,
     numbering: "with",
+  },
+  plain: {
+    kind: "plain",
+    unit: "mm",
+    main_division: "1",
+    range: ["0", "300"],
+    numerals: "cm",
   },
 };
 

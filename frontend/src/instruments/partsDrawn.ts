@@ -18,6 +18,15 @@ const at = (x: number, y: number, toX: number, toY: number): Label => ({ x, y, t
 
 /** The parts of each kind as shapes, with where their labels stand and point. */
 export const PARTS_DRAWN: Record<Kind, DrawnPart[]> = {
+  plain: [
+    { id: "edge", path: "M80 96H700V150H80Z", tone: "steel", label: at(640, 190, 610, 148) },
+    {
+      id: "marks",
+      path: "M104 96V120M144 96V110M184 96V110M224 96V110M264 96V110M304 96V120M344 96V110M384 96V110M424 96V110M464 96V110M504 96V120",
+      tone: "line",
+      label: at(330, 66, 304, 98),
+    },
+  ],
   vernier: [
     { id: "beam", path: "M120 90H640V126H120Z", tone: "steel", label: at(560, 70, 540, 96) },
     { id: "depth", path: "M640 104H716V112H640Z", tone: "deep", label: at(690, 150, 690, 112) },

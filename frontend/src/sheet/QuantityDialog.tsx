@@ -1,13 +1,22 @@
 import { App, Form, Input, InputNumber, Modal, Segmented, Select, type FormInstance } from "antd";
 import { useState } from "react";
 
-import { newId, useAddQuantity, useWords, type Sheet } from "../api";
+import {
+  newId,
+  useAddQuantity,
+  useAmendQuantity,
+  useWords,
+  type Quantity,
+  type Sheet,
+} from "../api";
 import { InstrumentDialog } from "../instruments/InstrumentDialog";
 import { say } from "../voice";
 
 interface Props {
   sheet: Sheet;
-  onAdded: (id: string) => void;
+  /** A quantity that is to be changed; else a new one is described. */
+  changing?: Quantity;
+  onKept: (id: string) => void;
   onClose: () => void;
 }
 
@@ -39,10 +48,10 @@ const HALVED = (): [string, string] => [
 ];
 
 /** What is to be measured, and with which tool. */
-export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
+export function QuantityDialog({ sheet, changing, onKept, onClose }: Props) {
   const [form] = Form.useForm<Answers>();
   const [describing, setDescribing] = useState(sheet.instruments.length === 0);
-  const { keep, busy } = useKeep(sheet, onAdded);
+  const { keep, busy } = useKeep(sheet, changing, onKept);
   if (describing)
     return (
       <InstrumentDialog
@@ -57,9 +66,9 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
   return (
     <Modal
       open
-      title={say("sheet-new-quantity")}
+      title={changing ? changing.name : say("sheet-new-quantity")}
       width={600}
-      okText={say("sheet-measure-it")}
+      okText={say(changing ? "instruments-change-it" : "sheet-measure-it")}
       confirmLoading={busy}
       onOk={() => form.submit()}
       onCancel={onClose}
@@ -69,61 +78,81 @@ export function QuantityDialog({ sheet, onAdded, onClose }: Props) {
         layout="vertical"
         requiredMark={false}
         onFinish={keep}
-        initialValues={{
-          items: 1,
-          pairs: false,
-          windows: false,
-          halved: false,
-          face: "outside",
-          instrument: sheet.instruments.at(-1)?.id,
-        }}
+        initialValues={
+          changing ? answersOf(changing) : { ...USUAL, instrument: sheet.instruments.at(-1)?.id }
+        }
       >
-        <Questions {...{ sheet, form }} onDescribe={() => setDescribing(true)} />
+        <Questions
+          {...{ sheet, form }}
+          started={(changing?.readings.length ?? 0) > 0}
+          onDescribe={() => setDescribing(true)}
+        />
       </Form>
     </Modal>
   );
 }
 
+const USUAL = { items: 1, pairs: false, windows: false, halved: false, face: "outside" };
+
+/** What was answered when a quantity was described. */
+const answersOf = (quantity: Quantity): Answers => ({
+  name: quantity.name,
+  symbol: quantity.symbol,
+  instrument: quantity.instrument,
+  face: quantity.face || "outside",
+  items: quantity.items,
+  pairs: quantity.sort === "pair",
+  windows: quantity.sort === "pair with two windows",
+  halved: quantity.divide_by === 2,
+});
+
 /** Keeps the quantity that the answers describe. */
-function useKeep(sheet: Sheet, onAdded: (id: string) => void) {
+function useKeep(sheet: Sheet, changing: Quantity | undefined, onKept: (id: string) => void) {
   const { message } = App.useApp();
   const add = useAddQuantity(sheet.id);
+  const amend = useAmendQuantity(sheet.id);
   function keep({ name, symbol, instrument, face = "outside", items = 1, ...asked }: Answers) {
-    const id = newId();
+    const id = changing?.id ?? newId();
+    const angular = sheet.instruments.some(
+      (one) => one.id === instrument && one.kind === "angular",
+    );
     // Zero checks made on these faces before are taken over: looking once is enough.
     const zero = sheet.zero_checks
       .filter((check) => check.instrument === instrument && check.face === face)
       .map((check) => check.id);
-    add.mutate(
-      {
-        id,
-        name: name.trim(),
-        symbol: symbol?.trim() ?? "",
-        instrument,
-        face,
-        items,
-        zero,
-        pairs: asked.pairs ? true : null,
-        windows: asked.windows ? true : null,
-        divide_by: asked.halved ? 2 : null,
-      },
-      {
-        onSuccess: () => onAdded(id),
-        onError: (problem) => void message.error(problem.message),
-      },
-    );
+    const moved = changing?.instrument !== instrument || (changing.face || "outside") !== face;
+    const described = {
+      name: name.trim(),
+      symbol: symbol?.trim() ?? "",
+      instrument,
+      face,
+      items,
+      pairs: asked.pairs ? true : null,
+      windows: asked.windows ? true : null,
+      divide_by: angular && asked.halved ? 2 : null,
+    };
+    const outcome = {
+      onSuccess: () => onKept(id),
+      onError: (problem: Error) => void message.error(problem.message),
+    };
+    // A zero belongs to its tool and its faces.
+    if (changing)
+      amend.mutate({ seen: changing, ...described, ...(moved ? { zero } : {}) }, outcome);
+    else add.mutate({ id, ...described, zero }, outcome);
   }
-  return { keep, busy: add.isPending };
+  return { keep, busy: add.isPending || amend.isPending };
 }
 
 interface QuestionsProps {
   sheet: Sheet;
   form: FormInstance<Answers>;
+  /** Whether it has readings: how many looks make one is then settled. */
+  started: boolean;
   /** A tool is to be described first. */
   onDescribe: () => void;
 }
 
-function Questions({ sheet, form, onDescribe }: QuestionsProps) {
+function Questions({ sheet, form, started, onDescribe }: QuestionsProps) {
   const { data: words } = useWords();
   const picked =
     (Form.useWatch("instrument", form) as string | undefined) ?? sheet.instruments.at(-1)?.id;
@@ -180,12 +209,22 @@ function Questions({ sheet, form, onDescribe }: QuestionsProps) {
       )}
       {kind === "angular" ? (
         <>
-          <Choice name="windows" label={say("sheet-one-reading-is")} options={CIRCLE_SORTS()} />
+          <Choice
+            name="windows"
+            label={say("sheet-one-reading-is")}
+            options={CIRCLE_SORTS()}
+            settled={started}
+          />
           <Choice name="halved" label={say("sheet-what-is-wanted")} options={HALVED()} />
         </>
       ) : (
         <>
-          <Choice name="pairs" label={say("sheet-one-reading-is")} options={LENGTH_SORTS()} />
+          <Choice
+            name="pairs"
+            label={say("sheet-one-reading-is")}
+            options={LENGTH_SORTS()}
+            settled={started}
+          />
           <Form.Item
             name="items"
             label={say("sheet-how-many-alike-lie-in-one")}
@@ -205,14 +244,17 @@ interface ChoiceProps {
   label: string;
   /** What is usual, and the other. */
   options: [string, string];
+  /** Whether it cannot be changed any more. */
+  settled?: boolean;
 }
 
 /** One of two, as a field that is only sent where it is asked for. */
-function Choice({ name, label, options: [usual, other] }: ChoiceProps) {
+function Choice({ name, label, options: [usual, other], settled = false }: ChoiceProps) {
   return (
     <Form.Item name={name} label={label}>
       <Segmented
         aria-label={label}
+        disabled={settled}
         options={[
           { value: false, label: usual },
           { value: true, label: other },

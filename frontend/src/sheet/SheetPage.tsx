@@ -3,12 +3,13 @@ import { Button, Typography } from "antd";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 
-import { useAmendSheet, type Sheet } from "../api";
+import { useAmendSheet, type Instrument, type Quantity, type Sheet } from "../api";
 import { ConventionChip } from "../app/ConventionChip";
 import { ClosedScales } from "../instruments/ClosedScales";
 import { InstrumentDialog } from "../instruments/InstrumentDialog";
 import { Working } from "../results/Working";
 import { Download } from "../transfer/Download";
+import { ChangeZero } from "../zero/ChangeZero";
 import { ZeroDialog } from "../zero/ZeroDialog";
 import { DerivedSection } from "../derived/DerivedSection";
 import { QuantityDialog } from "./QuantityDialog";
@@ -28,6 +29,7 @@ function SheetView({ sheet }: { sheet: Sheet }) {
   const navigate = useNavigate();
   const amend = useAmendSheet(sheet.id);
   const [adding, setAdding] = useState(false);
+  const [changing, setChanging] = useState<Quantity | null>(null);
   const quantity = (id: string) => `/sheets/${sheet.id}/quantities/${encodeURIComponent(id)}`;
   return (
     <div className="page sheet">
@@ -59,14 +61,27 @@ function SheetView({ sheet }: { sheet: Sheet }) {
           </Button>
         </div>
       </div>
-      <Quantities sheet={sheet} path={quantity} onNew={() => setAdding(true)} />
+      <Quantities
+        sheet={sheet}
+        path={quantity}
+        onNew={() => setAdding(true)}
+        onChange={setChanging}
+      />
       <DerivedSection sheet={sheet} />
       <Instruments sheet={sheet} />
       {adding && (
         <QuantityDialog
           sheet={sheet}
           onClose={() => setAdding(false)}
-          onAdded={(id) => void navigate(quantity(id))}
+          onKept={(id) => void navigate(quantity(id))}
+        />
+      )}
+      {changing && (
+        <QuantityDialog
+          sheet={sheet}
+          changing={changing}
+          onClose={() => setChanging(null)}
+          onKept={() => setChanging(null)}
         />
       )}
     </div>
@@ -77,9 +92,10 @@ interface QuantitiesProps {
   sheet: Sheet;
   path: (id: string) => string;
   onNew: () => void;
+  onChange: (quantity: Quantity) => void;
 }
 
-function Quantities({ sheet, path, onNew }: QuantitiesProps) {
+function Quantities({ sheet, path, onNew, onChange }: QuantitiesProps) {
   const remove = useRemoval(sheet);
   if (sheet.quantities.length === 0)
     return (
@@ -110,9 +126,14 @@ function Quantities({ sheet, path, onNew }: QuantitiesProps) {
                 `, ${say("sheet-a-stack-of", { count: quantity.items })}`},{" "}
               {quantity.convention_name}
             </span>
-            <Button type="text" className="quiet" onClick={() => remove("quantities", quantity)}>
-              {say("sheet-remove")}
-            </Button>
+            <span>
+              <Button type="text" className="quiet" onClick={() => onChange(quantity)}>
+                {say("derived-change")}
+              </Button>
+              <Button type="text" className="quiet" onClick={() => remove("quantities", quantity)}>
+                {say("sheet-remove")}
+              </Button>
+            </span>
             {open.map((flag) => (
               <p key={`${flag.code} ${flag.observation}`} className="sheet-flag">
                 {flag.message}
@@ -129,6 +150,7 @@ function Instruments({ sheet }: { sheet: Sheet }) {
   const remove = useRemoval(sheet);
   const [adding, setAdding] = useState(false);
   const [zeroOf, setZeroOf] = useState<string | null>(null);
+  const [changing, setChanging] = useState<Instrument | null>(null);
   const looked = sheet.instruments.find(({ id }) => id === zeroOf);
   return (
     <section aria-label={say("sheet-tools")} className="sheet-tools">
@@ -161,6 +183,7 @@ function Instruments({ sheet }: { sheet: Sheet }) {
                     <span className="quiet">
                       {[check.face, check.phase].filter(Boolean).join(", ")}
                     </span>
+                    <ChangeZero sheet={sheet} instrument={instrument} check={check} />
                     <Button type="text" onClick={() => remove("zero_checks", check)}>
                       {say("sheet-remove")}
                     </Button>
@@ -173,6 +196,9 @@ function Instruments({ sheet }: { sheet: Sheet }) {
                   {say("sheet-look-at-the-zero")}
                 </Button>
               )}
+              <Button type="text" onClick={() => setChanging(instrument)}>
+                {say("derived-change")}
+              </Button>
               <Button type="text" onClick={() => remove("instruments", instrument)}>
                 {say("sheet-remove")}
               </Button>
@@ -185,6 +211,14 @@ function Instruments({ sheet }: { sheet: Sheet }) {
           sheet={sheet}
           onClose={() => setAdding(false)}
           onAdded={() => setAdding(false)}
+        />
+      )}
+      {changing && (
+        <InstrumentDialog
+          sheet={sheet}
+          changing={changing}
+          onClose={() => setChanging(null)}
+          onAdded={() => setChanging(null)}
         />
       )}
       {looked && (

@@ -4,7 +4,8 @@ import { throttle } from "throttle-debounce";
 import type { Answer, Instrument } from "../api";
 import { Beam, EDGE, FineScale, heights } from "./Beam";
 import { frameAt, frameKept, viewLength, xOf, type Frame } from "./geometry";
-import { Faces } from "./Jaws";
+import { Digits } from "./Digits";
+import { Faces, Hatch } from "./Jaws";
 import { Lens } from "./Lens";
 import { Locator } from "./Locator";
 import { Ring } from "./Ring";
@@ -53,7 +54,7 @@ const NARROW_HEIGHT = 164;
 /** While the scales are dragged, how often the page around them is told: they move at once. */
 const TOLD_MS = 100;
 /** What a kind needs beyond that: an arc falls off to its ends, a thimble is thick. */
-const TALLER: Record<string, number> = { angular: 54, screw: 14 };
+const TALLER: Record<string, number> = { angular: 54, screw: 14, plain: -60 };
 /** Seen narrow, an arc falls off little. */
 const NARROW_TALLER: Record<string, number> = { screw: 14 };
 
@@ -106,6 +107,12 @@ export function Strip(props: StripProps) {
 
   const answer = props.live ? props.answer : null;
   const turns = props.onTurn ? (answer?.turns ?? []) : [];
+  if (instrument.appearance.display)
+    return (
+      <div className="strip strip-display" ref={ref} data-live={props.live}>
+        <Digits instrument={instrument} position={position} />
+      </div>
+    );
   return (
     <div className="strip" ref={ref} data-narrow={narrow} data-kind={kind}>
       <svg
@@ -162,7 +169,7 @@ function Sliding({ instrument, answer, frame, narrow, ...props }: SlidingProps) 
       {jaws && face != null && <Faces {...{ frame, position, zeroError, narrow, face }} />}
       <Beam {...{ instrument, frame, answer, shape }} />
       {instrument.kind === "plain" ? (
-        <Pointer x={xOf(frame, position)} y={heights(instrument)} />
+        <Laid from={xOf(frame, 0)} to={xOf(frame, position)} />
       ) : (
         <FineScale
           {...{ instrument, frame, answer, shape, position }}
@@ -183,11 +190,20 @@ function Sliding({ instrument, answer, frame, narrow, ...props }: SlidingProps) 
   );
 }
 
-/** Where a scale without a fine one is read. */
-function Pointer({ x, y }: { x: number; y: (height: number) => number }) {
+/** What is laid along a scale without a fine one, from its zero to where it is read. */
+function Laid({ from, to }: { from: number; to: number }) {
   return (
     <g className="fine-scale">
-      <line className="pointer" x1={x} x2={x} y1={y(EDGE - 30)} y2={y(EDGE + 40)} />
+      <Hatch />
+      <rect
+        className="object"
+        fill="url(#hatch)"
+        x={Math.min(from, to)}
+        y={EDGE + 6}
+        width={Math.abs(to - from)}
+        height={58}
+      />
+      <line className="pointer" x1={to} x2={to} y1={EDGE - 30} y2={EDGE + 74} />
     </g>
   );
 }

@@ -36,6 +36,7 @@ export function Tally({ quantity, instrument, at, actions, blind, waiting }: Tal
   if (blind) return <BlindTally count={count} />;
   const unit = instrument.kind === "angular" ? "" : `, ${quantity.unit}`;
   const single = quantity.sort === "single";
+  const fine = instrument.kind !== "plain";
   return (
     <div
       className="tally"
@@ -52,9 +53,11 @@ export function Tally({ quantity, instrument, at, actions, blind, waiting }: Tal
             <th className="figure">
               <span className="part-main mark-main">{say("tally-main")}</span>
             </th>
-            <th className="figure">
-              <span className="part-fine mark-fine">{say("tally-line")}</span>
-            </th>
+            {fine && (
+              <th className="figure">
+                <span className="part-fine mark-fine">{say("tally-line")}</span>
+              </th>
+            )}
             {single && <th className="figure">{say("tally-reads", { unit })}</th>}
             <th className="figure">
               <span className="part-result mark-result">
@@ -73,7 +76,7 @@ export function Tally({ quantity, instrument, at, actions, blind, waiting }: Tal
           {quantity.readings.map((reading, index) => (
             <Row
               key={reading.id}
-              {...{ reading, index, quantity, axis, actions }}
+              {...{ reading, index, quantity, fine, axis, actions }}
               looked={reading.id === at}
               flags={quantity.flags.filter(
                 (flag) => flag.observation === index && flag.level === "warning" && !flag.settled,
@@ -81,7 +84,7 @@ export function Tally({ quantity, instrument, at, actions, blind, waiting }: Tal
             />
           ))}
           {waiting.map((entry) => (
-            <WaitingRow key={entry.id} entry={entry} />
+            <WaitingRow key={entry.id} entry={entry} fine={fine} />
           ))}
         </tbody>
       </table>
@@ -106,7 +109,7 @@ function EmptyTally() {
 }
 
 /** A reading as it was entered, until the server has it; one it refuses stays until discarded. */
-function WaitingRow({ entry }: { entry: Waiting }) {
+function WaitingRow({ entry, fine }: { entry: Waiting; fine: boolean }) {
   return (
     <tr className="waiting">
       <td className="figure quiet">…</td>
@@ -114,9 +117,11 @@ function WaitingRow({ entry }: { entry: Waiting }) {
       <td className="figure part-main">
         {figure(entry.entered.map(({ main }) => main).join(" / "))}
       </td>
-      <td className="figure part-fine">
-        {figure(entry.entered.map(({ fine }) => fine).join(" / "))}
-      </td>
+      {fine && (
+        <td className="figure part-fine">
+          {figure(entry.entered.map((look) => look.fine).join(" / "))}
+        </td>
+      )}
       <td colSpan={4} className="quiet">
         {entry.refused === "" ? (
           say("tally-waiting-for-the-server-nothing-is")
@@ -137,13 +142,15 @@ interface RowProps {
   reading: Reading;
   index: number;
   quantity: Quantity;
+  /** Whether there is a fine scale. */
+  fine: boolean;
   axis: Axis | null;
   flags: Flag[];
   looked: boolean;
   actions: LookActions;
 }
 
-function Row({ reading, index, quantity, axis, flags, looked, actions }: RowProps) {
+function Row({ reading, index, quantity, fine, axis, flags, looked, actions }: RowProps) {
   const earlier = reading.history.at(-1);
   const state = reading.excluded ? "excluded" : flags.length > 0 ? "flagged" : "";
   return (
@@ -155,10 +162,12 @@ function Row({ reading, index, quantity, axis, flags, looked, actions }: RowProp
           {earlier && earlier.main !== reading.main && <s>{earlier.main} </s>}
           <span className="figures">{reading.main}</span>
         </td>
-        <td className="figure part-fine">
-          {earlier && earlier.line !== reading.line && <s>{earlier.line} </s>}
-          <span className="figures">{reading.line}</span>
-        </td>
+        {fine && (
+          <td className="figure part-fine">
+            {earlier && earlier.line !== reading.line && <s>{earlier.line} </s>}
+            <span className="figures">{reading.line}</span>
+          </td>
+        )}
         {quantity.sort === "single" && (
           <td className="figure quiet">
             <span className="figures">{reading.read}</span>

@@ -37,6 +37,7 @@ export const CALIPER: Instrument = {
     half_marks: "below",
     thimble_numerals: "up",
     numbered_every: null,
+    display: false,
     second_edge: false,
   },
   least_count: "0.05",
@@ -47,6 +48,7 @@ export const CALIPER: Instrument = {
   engraved_unit: "mm",
   below_main: "-1",
   below_second_turn: false,
+  record: {},
   lines: {
     division: 1,
     least_count: 0.05,

@@ -370,6 +370,8 @@ plan-stack = { $count } alike in one stack, about { $about }, bring it to ±{ $e
 
 ## What to know about a scale
 
+note-tenfold = A least count of { $least } is ten times what such tools usually have, { $usual }. Are the marks as far apart as you say, and in this unit?
+note-tenth = A least count of { $least } is a tenth of what such tools usually have, { $usual }. Are the marks as far apart as you say, and in this unit?
 note-useless = { $lines } fine divisions over { $marks } marks: every line meets a mark at once, wherever the slide stands. It tells nothing. Count again; one mark fewer is usual.
 note-extended = An extended scale: its lines lie nearly two main divisions apart, which is easier to read. The lines are in order all the same.
 note-against = Numbered against the { $main_scale }, its lines are read in order.
@@ -896,6 +898,10 @@ shelf-circle-30 = Divided circle, half degrees
     .description = Marks every half degree; thirty fine lines on twenty-nine of them.
 shelf-circle-40 = Divided circle, thirds of a degree
     .description = Marks every twenty minutes; forty fine lines on thirty-nine of them.
+shelf-ruler = Ruler
+    .description = Marks alone, no fine scale: read at one edge from zero, or at both ends.
+shelf-display = Digital display
+    .description = Digits instead of marks: the last digit is the least count.
 
 ## The board of usual derived quantities
 
@@ -1135,6 +1141,14 @@ instruments-for-the-fine-reading-i-type = For the fine reading I type
 instruments-the-line = the line
 instruments-the-numeral = the numeral
 instruments-screw-gauge-2 = screw gauge
+instruments-plain-scale-name = Ruler
+instruments-change-it = Change it
+instruments-what-was-read-does-not-fit = What was read with it does not fit that:
+instruments-keep-the-old-tool-for-them = Keep the old tool for them, add this one beside it
+instruments-plain-scale = ruler or display
+instruments-it-shows = what it shows
+instruments-marks-of-which-two-are-apart = It has marks, two of them apart by
+instruments-digits-of-which-the-last-is-worth = It shows digits, the last of them worth
 instruments-divided-circle-2 = divided circle
 instruments-least-count-2 = { $least_count }
 instruments-least-count-3 = { $Least_count }

@@ -6,7 +6,8 @@ from fractions import Fraction
 
 from metrion.core.desk.typed import typed_number
 from metrion.core.exact.numbers import to_text
-from metrion.core.instruments.instrument import Instrument
+from metrion.core.instruments.in_unit import in_unit
+from metrion.core.instruments.instrument import Instrument, LengthUnit
 from metrion.core.instruments.pitch import PitchTrial, find_pitch
 from metrion.core.json import Record
 from metrion.core.scales import Pattern, VernierScale
@@ -19,6 +20,7 @@ from metrion.web.schemas import (
     DescriptionView,
     DraftIndicationView,
     InstrumentFields,
+    InUnitView,
     PatternView,
     PitchSheetView,
     PitchView,
@@ -70,6 +72,14 @@ def describe(told: Told) -> DescriptionView:
         useless=isinstance(scale, VernierScale) and scale.pattern is Pattern.USELESS,
         slide=slide_view(instrument),
     )
+
+
+@blueprint.post("/in-unit")
+@blueprint.arguments(schema_of(InUnitView))
+@blueprint.response(200, InstrumentFields)
+def told_in_unit(body: InUnitView) -> Record:
+    """A description in another unit: every length in it is converted. Nothing is kept."""
+    return in_unit(body.record.given, LengthUnit(body.unit))
 
 
 @blueprint.post("/look")

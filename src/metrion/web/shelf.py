@@ -41,6 +41,11 @@ def _circle(lines: int, division: str) -> CommonPattern:
     return CommonPattern(f"circle-{lines}", record)
 
 
+def _plain(key: str, **more: Json) -> CommonPattern:
+    record: Record = {"kind": "plain", "unit": "mm", **more}
+    return CommonPattern(key, record)
+
+
 SHELF = (
     _caliper(10, 9),
     _caliper(10, 19),
@@ -54,5 +59,7 @@ SHELF = (
     _screw("screw-two-turns", pitch="0.5", fine_divisions=50, main_division="1"),
     _circle(30, "30"),
     _circle(40, "20"),
+    _plain("ruler", main_division="1", range=["0", "300"], numerals="cm"),
+    _plain("display", main_division="0.01", range=["0", "150"], display=True),
 )
 """In the order in which they are shown; what they are called, the catalogue says."""

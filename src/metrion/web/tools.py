@@ -26,9 +26,8 @@ blueprint = Blueprint("tools", __name__, url_prefix="/api/tools")
 
 def _view(row: ToolRow) -> ToolView:
     entry = Kept(row.id, row.record, row.position, row.version)
-    record = {name: value for name, value in row.record.items() if name != "id"}
     instrument = read_drawn_instrument(row.record, kept=True)
-    return widened(ToolView, instrument_view(instrument, entry), record=record)
+    return widened(ToolView, instrument_view(instrument, entry))
 
 
 def _shown(rows: Iterable[ToolRow]) -> Iterator[ToolView]:

@@ -54,6 +54,7 @@ class Appearance:
         half_marks: whether the half marks of a sleeve lie below or above the datum line.
         thimble_numerals: which way the numerals of the thimble grow.
         numbered_every: fine lines from one numeral to the next; None for the usual.
+        display: whether a plain scale shows digits instead of marks.
         second_edge: whether the other edge of the beam shows inches.
     """
 
@@ -65,4 +66,5 @@ class Appearance:
     numbered_every: int | None = declared(
         Count(MOST_FINE_DIVISIONS), default=None, for_the_record=True
     )
+    display: bool = declared(Flag(), default=False, for_the_record=True)
     second_edge: bool = declared(Flag(), default=False, for_the_record=True)

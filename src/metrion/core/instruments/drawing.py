@@ -60,7 +60,8 @@ def _numerals_at(distance: Fraction, division: Fraction, step: Fraction, unit: s
 
 def engraved_unit(instrument: Instrument) -> str:
     """The unit that the numerals of its main scale stand for; that of a display is its own."""
-    return instrument.unit if instrument.kind is Kind.ANGULAR else main_numerals(instrument).unit
+    bare = instrument.kind is Kind.ANGULAR or instrument.appearance.display
+    return instrument.unit if bare else main_numerals(instrument).unit
 
 
 def engraved_text(instrument: Instrument, main: Fraction) -> str:

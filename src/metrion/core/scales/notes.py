@@ -7,11 +7,32 @@ from dataclasses import dataclass
 from fractions import Fraction
 from math import gcd
 
+from metrion.core.exact.units import parse_unit
 from metrion.core.facts import Fact, Figure, Name, fact
-from metrion.core.instruments.instrument import Instrument
+from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.scales import Indication, Numbering, Pattern, ScrewScale, VernierScale
 
 _MOST_STEPS = 100
+
+_INCH = Fraction(127, 5)
+
+
+def _pairs(least_counts: str, marks: str, unit: Fraction = Fraction(1)) -> set[_Usual]:
+    """Every least count with every distance of marks, in millimetres."""
+    return {
+        (Fraction(least) * unit, Fraction(mark) * unit)
+        for least in least_counts.split()
+        for mark in marks.split()
+    }
+
+
+_Usual = tuple[Fraction, Fraction]
+_USUAL = {
+    Kind.VERNIER: _pairs("0.1 0.05 0.02", "1 0.5")
+    | _pairs("0.001 1/128", "0.025 0.05 1/16", _INCH),
+    Kind.SCREW: _pairs("0.01 0.002 0.001", "1 0.5") | _pairs("0.001 0.0001", "0.025", _INCH),
+}
+"""Least counts that tools usually have, with the marks (or turns) they go with, in millimetres."""
 
 
 @dataclass(frozen=True)
@@ -46,11 +67,24 @@ class SlideStep:
 
 def notes(instrument: Instrument) -> list[Note]:
     """Everything to know about the pattern of an instrument's scale."""
+    found: list[Note] = []
     if isinstance(instrument.scale, ScrewScale):
-        return list(_screw_notes(instrument, instrument.scale))
+        found += _screw_notes(instrument, instrument.scale)
     if isinstance(instrument.scale, VernierScale):
-        return list(_vernier_notes(instrument, instrument.scale))
-    return []
+        found += _vernier_notes(instrument, instrument.scale)
+    return [*found, *_tenfold(instrument)]
+
+
+def _tenfold(instrument: Instrument) -> Iterator[Note]:
+    """A least count, and marks, that are ten times off what such tools usually have."""
+    scale, usual = instrument.scale, _USUAL.get(instrument.kind, set())
+    unit = Fraction(parse_unit(instrument.unit).factor)
+    own = instrument.least_count * unit, scale.mark * unit
+    for code, factor in (("note-tenfold", Fraction(10)), ("note-tenth", Fraction(1, 10))):
+        if (own[0] / factor, own[1] / factor) in usual and own not in usual:
+            least = Figure(instrument.with_unit(instrument.least_count))
+            known = Figure(instrument.with_unit(instrument.least_count / factor))
+            yield Note(fact(code, least=least, usual=known), warning=True)
 
 
 def _vernier_notes(instrument: Instrument, scale: VernierScale) -> Iterator[Note]:

@@ -94,6 +94,7 @@ def instrument_view(instrument: Instrument, entry: Kept) -> InstrumentView:
         engraved_unit=engraved_unit(instrument),
         below_main=main_typed(instrument, below.main),
         below_second_turn=below.second_turn,
+        record={name: value for name, value in entry.record.items() if name != "id"},
     )
 
 

@@ -9,7 +9,7 @@ from marshmallow import validate
 from metrion.core.instruments.appearance import FineAs, Growth, PrintedUnit, Side
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.json import Record
-from metrion.web.schemas.declared import NEW_ID, taken
+from metrion.web.schemas.declared import NEW_ID, Told, taken
 from metrion.web.schemas.view import view
 from metrion.web.schemas.working import StepView
 
@@ -71,6 +71,7 @@ class AppearanceView:
     half_marks: Side
     thimble_numerals: Growth
     numbered_every: int | None
+    display: bool
     second_edge: bool
 
 
@@ -101,6 +102,7 @@ class InstrumentView:
     engraved_unit: str
     below_main: str
     below_second_turn: bool
+    record: Record
 
 
 @view
@@ -113,15 +115,21 @@ class DescriptionView(InstrumentView):
 
 @view
 class ToolView(InstrumentView):
-    """A tool of the student's own, with the record that describes it."""
-
-    record: Record
+    """A tool of the student's own."""
 
 
 _ABOUT = "An instrument as the student describes it."
 InstrumentFields = taken(Instrument, "InstrumentFields", _ABOUT)
 NewTool = taken(Instrument, "NewTool", _ABOUT, also=NEW_ID)
 NewInstrument = taken(Instrument, "NewInstrument", _ABOUT, also=NEW_ID)
+
+
+@view
+class InUnitView:
+    """A description that is to be told in another unit."""
+
+    record: Annotated[Told, InstrumentFields]
+    unit: Literal["mm", "cm", "in"]
 
 
 @view

@@ -1,0 +1,58 @@
+import { App, Button, Input, Popover, Segmented } from "antd";
+import { useState } from "react";
+
+import { useAmendZeroCheck, type Instrument, type Sheet } from "../api";
+import { say } from "../voice";
+
+interface Props {
+  sheet: Sheet;
+  instrument: Instrument;
+  check: Sheet["zero_checks"][number];
+}
+
+/** When a look at the zero was made, and on what, changed afterwards. */
+export function ChangeZero({ sheet, instrument, check }: Props) {
+  const { message } = App.useApp();
+  const amend = useAmendZeroCheck(sheet.id);
+  const [open, setOpen] = useState(false);
+  const [phase, setPhase] = useState(check.phase);
+  const [reference, setReference] = useState(check.reference ?? "");
+  const keep = () =>
+    amend.mutate(
+      { seen: check, phase, reference: reference.trim().replace(",", ".") || null },
+      {
+        onSuccess: () => setOpen(false),
+        onError: (problem) => void message.error(problem.message),
+      },
+    );
+  const content = (
+    <div className="zero-menu">
+      <Segmented
+        aria-label={say("zero-when")}
+        value={phase}
+        onChange={setPhase}
+        options={[
+          { value: "before", label: say("zero-before-the-readings") },
+          { value: "after", label: say("zero-after") },
+        ]}
+      />
+      <label>
+        {say("zero-on-a-setting-piece-of")}
+        <Input
+          value={reference}
+          inputMode="decimal"
+          suffix={instrument.unit}
+          onChange={(event) => setReference(event.target.value)}
+        />
+      </label>
+      <Button type="primary" loading={amend.isPending} onClick={keep}>
+        {say("instruments-change-it")}
+      </Button>
+    </div>
+  );
+  return (
+    <Popover content={content} trigger="click" open={open} onOpenChange={setOpen}>
+      <Button type="text">{say("derived-change")}</Button>
+    </Popover>
+  );
+}

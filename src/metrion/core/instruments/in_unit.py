@@ -1,0 +1,43 @@
+"""The description of a tool told in another unit: what was given stays as long as it was."""
+
+from __future__ import annotations
+
+from fractions import Fraction
+
+from metrion.core.errors import NotExact
+from metrion.core.exact.numbers import finite_decimals, parse_exact, to_text
+from metrion.core.exact.units import parse_unit
+from metrion.core.instruments.instrument import LengthUnit
+from metrion.core.json import Json, Record
+
+_LENGTHS = ("main_division", "pitch", "maker_limit")
+
+
+def in_unit(record: Record, unit: LengthUnit) -> Record:
+    """A description in another unit of length; what is no number stays as it was typed.
+
+    >>> in_unit({"unit": "mm", "main_division": "1", "range": ["0", "150"]}, LengthUnit.CM)
+    {'unit': 'cm', 'main_division': '0.1', 'range': ['0', '15']}
+    """
+    was = record.get("unit")
+    if was not in set(LengthUnit):
+        return {**record, "unit": unit.value}
+    factor = Fraction(parse_unit(str(was)).factor) / Fraction(parse_unit(unit).factor)
+    ends = record.get("range")
+    return {
+        **record,
+        "unit": unit.value,
+        **{name: _told(record[name], factor) for name in _LENGTHS if name in record},
+        **({"range": [_told(end, factor) for end in ends]} if isinstance(ends, list) else {}),
+    }
+
+
+def _told(given: Json, factor: Fraction) -> Json:
+    if not isinstance(given, str):
+        return given
+    try:
+        value = parse_exact(given.strip()) * factor
+    except NotExact:
+        return given
+    whole = finite_decimals(value) is not None
+    return to_text(value) if whole else f"{value.numerator}/{value.denominator}"
