@@ -31,7 +31,7 @@ def test_a_quantity_comes_with_its_budget(client: FlaskClient) -> None:
     assert [(s["label"], round(s["percent"]), s["lost"]) for s in budget["shares"]] == [
         ("scatter", 100, False), ("reading limit", 0, True),
     ]  # fmt: skip
-    assert "look for its cause" in budget["sentences"][0]
+    assert "settle the second look that is open first" in budget["sentences"][0]
 
 
 def test_a_working_names_where_its_numbers_come_from(client: FlaskClient) -> None:

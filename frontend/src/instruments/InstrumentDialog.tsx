@@ -139,13 +139,15 @@ const CALLED = (): Record<string, string> => ({
   screw: say("instruments-screw-gauge"),
   angular: say("instruments-divided-circle"),
   plain: say("instruments-plain-scale-name"),
+  display: say("instruments-display-name"),
 });
 
 function Describe({ sheet, picked, changing, onAdded, onBack }: DescribeProps) {
   const { message } = App.useApp();
   const add = useAddInstrument(sheet.id);
   const amend = useAmendInstrument(sheet.id);
-  const called = CALLED()[picked.record.kind ?? ""] ?? say("instruments-tool");
+  const sort = picked.record.display ? "display" : (picked.record.kind ?? "");
+  const called = CALLED()[sort] ?? say("instruments-tool");
   const [record, setRecord] = useState<Draft>({
     ...picked.record,
     name: picked.name ?? `${called} ${sheet.instruments.length + 1}`,

@@ -67,14 +67,24 @@ function Entry({ concept }: { concept: Concept }) {
     <article className="word">
       <h3>{own}</h3>
       <p>{concept.meaning}</p>
-      {concept.words.length > 1 && (
+      <div className="word-choice">
         <Radio.Group
           aria-label={say("words-your-word-for", { word: concept.words[0] ?? "" })}
           value={own}
           onChange={(event) => pick(String(event.target.value))}
-          options={concept.words.map((word) => ({ value: word, label: word }))}
+          options={[...new Set([...concept.words, ...(own ? [own] : [])])].map((word) => ({
+            value: word,
+            label: word,
+          }))}
         />
-      )}
+        <Input.Search
+          aria-label={say("words-a-word-of-your-own-for", { word: concept.words[0] ?? "" })}
+          placeholder={say("words-a-word-of-your-own")}
+          enterButton={say("words-use-it")}
+          maxLength={60}
+          onSearch={(word) => word.trim() && pick(word.trim())}
+        />
+      </div>
     </article>
   );
 }

@@ -20,7 +20,7 @@ from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.derived import Derived, DerivedResult, reduce_derived
 from metrion.core.quantity.measurements import Measurement, MeasurementResult, reduce_measurement
 from metrion.core.quantity.zero import ZeroCheck
-from metrion.core.review import Flag, review, review_pairs
+from metrion.core.review import Flag, Level, review, review_pairs, settled
 from metrion.core.uncertainty.conventions import Convention
 
 
@@ -73,6 +73,14 @@ class Reviewed:
     def second_looks(self) -> tuple[Flag, ...]:
         """Everything that deserves a second look."""
         return self.flags + self.beyond
+
+    @property
+    def open_looks(self) -> int:
+        """How many warnings are neither settled nor about something set aside."""
+        return sum(
+            flag.level is Level.WARNING and settled(flag, self.result.measurement) is None
+            for flag in self.second_looks
+        )
 
 
 @dataclass(frozen=True)

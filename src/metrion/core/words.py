@@ -4,7 +4,8 @@ from __future__ import annotations
 
 CONCEPTS = (
     "least_count", "main_scale", "fine_scale", "sleeve", "thimble", "datum_line", "ratchet",
-    "anvil", "zero_error", "pitch", "coinciding_line", "backlash",
+    "anvil", "zero_error", "pitch", "coinciding_line", "backlash", "main_division", "lock",
+    "resolution", "precision", "accuracy", "sensitivity",
 )  # fmt: skip
 """The glossary, in the order in which it is shown."""
 

@@ -226,7 +226,9 @@ class _Builder:
         lines = working(result, self.speaker)
         steps = tuple(step for step in lines if step.group is not Group.SCALE)
         yield Section(self._text("working"), (Steps(steps),), level=3)
-        bars = self._budget(measurement_budget(result), measurement.instrument.unit)
+        bars = self._budget(
+            measurement_budget(result, open_looks=reviewed.open_looks), measurement.instrument.unit
+        )
         named = self._text("convention-named", name=Name(self._convention(measurement.convention)))
         does = map(self.speaker.sentence, described(measurement.convention))
         bars.append(words(" ".join((named, *does))))

@@ -6,6 +6,7 @@ from fractions import Fraction
 
 from metrion.core.desk.typed import typed_number
 from metrion.core.exact.numbers import to_text
+from metrion.core.exact.rounding import to_figures
 from metrion.core.instruments.in_unit import in_unit
 from metrion.core.instruments.instrument import Instrument, LengthUnit
 from metrion.core.instruments.pitch import PitchTrial, find_pitch
@@ -113,4 +114,4 @@ def pitch(body: PitchSheetView) -> PitchView:
 
 def _short(value: Fraction) -> str:
     text = to_text(value)
-    return shown(text if len(text) <= 8 else f"{float(value):.5g}")
+    return shown(text if len(text) <= 8 else to_figures(value, 5))

@@ -65,6 +65,17 @@ def round_half_away(value: Fraction, place: int) -> Fraction:
     return -size if value < 0 else size
 
 
+def to_figures(value: Fraction, figures: int) -> str:
+    """A number to so many figures for a sentence, in plain digits however large it is.
+
+    >>> to_figures(Fraction(3416), 2), to_figures(Fraction(1, 3), 2), to_figures(Fraction(2), 2)
+    ('3400', '0.33', '2')
+    """
+    if not value:
+        return "0"
+    return to_text(round_half_away(value, first_place(abs(value)) - figures + 1))
+
+
 def round_uncertainty(uncertainty: Fraction, digits: Digits) -> tuple[Fraction, int]:
     """A positive uncertainty rounded to its figures, and the place it was rounded to.
 

@@ -7,6 +7,7 @@ from fractions import Fraction
 
 from metrion.core.errors import UnitError
 from metrion.core.exact.numbers import Number
+from metrion.core.exact.rounding import to_figures
 from metrion.core.exact.units import Unit, parse_unit
 from metrion.core.facts import Amount, Argument, Fact, Figure, Name, fact
 from metrion.core.formula import PI, Formula
@@ -106,7 +107,7 @@ def _verdict(normalised_error: Fraction, uncertainty: Amount, convention: Conven
     """What so many uncertainties mean by this convention."""
     about: dict[str, Argument] = {
         "uncertainty": uncertainty,
-        "times": Figure(f"{float(normalised_error):.2g}"),
+        "times": Figure(to_figures(normalised_error, 2)),
     }
     agree = "agree" if normalised_error <= 1 else "disagree"
     if convention.family is Family.LIMIT:

@@ -7,10 +7,11 @@ from dataclasses import dataclass
 from fractions import Fraction
 
 from metrion.core.exact.numbers import square_root
-from metrion.core.exact.rounding import round_half_away
+from metrion.core.exact.rounding import round_half_away, to_figures
 from metrion.core.facts import Amount, Argument, Fact, Figure, Name, fact
 from metrion.core.formula.evaluate import one
 from metrion.core.formula.values import Value, rational
+from metrion.core.instruments.instrument import Kind
 from metrion.core.quantity.derived import DerivedResult
 from metrion.core.quantity.measurements import MeasurementResult
 from metrion.core.uncertainty.conventions import Combine, Convention, Family
@@ -66,8 +67,12 @@ class Budget:
     sentences: tuple[Fact, ...] = ()
 
 
-def measurement_budget(result: MeasurementResult) -> Budget:
-    """The components of a measured quantity: reading limit, scatter, zero look, maker's limit."""
+def measurement_budget(result: MeasurementResult, *, open_looks: int = 0) -> Budget:
+    """The components of a measured quantity: reading limit, scatter, zero look, maker's limit.
+
+    Args:
+        open_looks: how many second looks are open: they are settled before more is read.
+    """
     if result.uncertainty is None:
         return Budget()
     convention, unit = result.convention, result.measurement.instrument.unit
@@ -77,7 +82,8 @@ def measurement_budget(result: MeasurementResult) -> Budget:
         lost = _lost(sizes)
     kept = [(_label(source), [size]) for source, size in sizes.items() if source is not lost]
     shares = _shares(kept, convention)
-    sentences = _dominance(shares, convention)
+    stacks = result.measurement.instrument.kind is not Kind.ANGULAR
+    sentences = _dominance(shares, convention, stacks=stacks, settled=not open_looks)
     if lost and (size := one(sizes[lost])):
         shares.append(Share(_label(lost), rational(size), Fraction(0), lost=True))
         sentences.append(_loss(lost, rational(size), unit))
@@ -110,7 +116,8 @@ def derived_budget(result: DerivedResult) -> Budget:
     sentences = list(_coverage(convention, result.uncertainty, result.derived.unit.text))
     if shares:
         largest = max(shares, key=lambda share: share.percent)
-        says = fact("most-comes-from", percent=largest.said_percent, label=largest.label)
+        code = "most-comes-from" if largest.percent > _DOMINANT else "largest-part-comes-from"
+        says = fact(code, percent=largest.said_percent, label=largest.label)
         sentences.insert(0, says)
     return Budget(tuple(shares), tuple(sentences))
 
@@ -133,7 +140,15 @@ def _shares(groups: Iterable[tuple[Fact, Sequence[Value]]], convention: Conventi
     return sorted(shares, key=lambda share: -share.percent)
 
 
-def _dominance(shares: Sequence[Share], convention: Convention) -> list[Fact]:
+def _dominance(
+    shares: Sequence[Share], convention: Convention, *, stacks: bool, settled: bool
+) -> list[Fact]:
+    """What makes up most, and what would make it smaller.
+
+    Args:
+        stacks: whether several alike can be measured as one.
+        settled: whether no second look is open.
+    """
     if not shares:
         return []
     first = shares[0]
@@ -142,7 +157,9 @@ def _dominance(shares: Sequence[Share], convention: Convention) -> list[Fact]:
         return [fact("none-dominates", **about)]
     help_by = f"help-{first.label.code}"
     if first.label == _label(Source.SCATTER):
-        help_by += f"-{convention.family}"
+        help_by += f"-{convention.family}" if settled else "-open"
+    elif not stacks and first.label in (_label(Source.READING), _label(Source.ZERO)):
+        help_by = "help-source-circle"
     return [fact("one-dominates", **about, help=fact(help_by))]
 
 
@@ -158,7 +175,7 @@ def _coverage(convention: Convention, uncertainty: Uncertainty, unit: str) -> li
         return []
     about: dict[str, Argument] = {
         "standard": Amount(uncertainty.size / factor, unit),
-        "factor": Figure(f"{float(factor):.3g}"),
+        "factor": Figure(to_figures(factor, 3)),
     }
     if not convention.coverage.percentage:
         return [fact("coverage-of-the-convention", **about)]

@@ -8,6 +8,7 @@ from enum import StrEnum
 from fractions import Fraction
 from math import ceil
 
+from metrion.core.exact.rounding import to_figures
 from metrion.core.exact.units import parse_unit
 from metrion.core.facts import Amount, Fact, Figure, fact
 from metrion.core.instruments.instrument import Instrument, Kind
@@ -192,4 +193,4 @@ def _stack(
 
 def _about(instrument: Instrument, size: Fraction) -> Figure:
     """A size that is only roughly known, to three figures."""
-    return Figure(f"{float(size):.3g} {instrument.unit}")
+    return Figure(f"{to_figures(size, 3)} {instrument.unit}")

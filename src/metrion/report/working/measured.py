@@ -6,11 +6,12 @@ from collections.abc import Iterator
 from dataclasses import replace
 
 from metrion.core.exact.angles import HALF_CIRCLE
-from metrion.core.facts import Figure, Name
-from metrion.core.formula.expression import Kind
+from metrion.core.facts import Figure, Name, fact
+from metrion.core.formula.expression import Kind, Part, number
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.measurements import Measurement, MeasurementResult
 from metrion.core.quantity.observations import Observation, Sort, off_opposite
+from metrion.core.scales import Numbering, VernierScale
 from metrion.core.scales.base import LEAST_COUNT
 from metrion.core.working.listing import (
     least_count_steps,
@@ -126,7 +127,30 @@ def _observations(measurement: Measurement, writer: Writer) -> Iterator[Written]
             aside = Span(f"  {writer.speaker.text('set-aside', why=why)}")
             lines[-1] = replace(lines[-1], spans=(*lines[-1].spans, aside))
         yield from lines
+        if other := _other_route(measurement.instrument, observation, row, writer):
+            yield other
     writer.listed(READINGS, (f"reading_{at}" for at in range(1, counted + 1)))
+
+
+def _other_route(
+    instrument: Instrument, observation: Observation, row: int, writer: Writer
+) -> Written | None:
+    """The mark that the line meets, less the fine divisions up to that line, where it was noted."""
+    scale, indication = instrument.scale, observation.indications[0]
+    meets, line = observation.meets, indication.line
+    if meets is None or not isinstance(scale, VernierScale) or not isinstance(line, int):
+        return None
+    divisions = number(line, Part.FINE) * number(scale.fine_division)
+    mark = number(meets, Part.MAIN)
+    against = scale.numbering is Numbering.AGAINST
+    value = meets - scale.line_position(line)
+    label = fact("other-route", at=row)
+    formula = mark + divisions if against else mark - divisions
+    step = Step(f"other_route_{row}", formula, value, instrument.unit, label=label)
+    found = writer.line(step, Group.READING)
+    agrees = value == instrument.reading(indication)
+    told = writer.speaker.text(f"other-route-{'agrees' if agrees else 'disagrees'}")
+    return replace(found, spans=(*found.spans, Span(f", {told}")))
 
 
 def _apart(

@@ -2,14 +2,12 @@
 
 from metrion.web.present.answers import answer_view
 from metrion.web.present.instruments import instrument_view, slide_view
-from metrion.web.present.quantities import open_looks
 from metrion.web.present.sheets import change_view, sheet_summary, sheet_view
 
 __all__ = [
     "answer_view",
     "change_view",
     "instrument_view",
-    "open_looks",
     "sheet_summary",
     "sheet_view",
     "slide_view",

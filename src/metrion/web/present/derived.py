@@ -2,7 +2,10 @@
 
 from __future__ import annotations
 
+from fractions import Fraction
+
 from metrion.core.exact.numbers import to_text
+from metrion.core.exact.rounding import to_figures
 from metrion.core.formula.notation import printed_formula, printed_unit, unit_after
 from metrion.core.logbook import Logbook
 from metrion.core.quantity.derived import DerivedResult, TypedValue, other_conventions
@@ -23,7 +26,7 @@ def derived_view(found: DerivedResult, entry: Kept, logbook: Logbook) -> Derived
     derived = found.derived
     percent = None
     if found.value and found.uncertainty:
-        percent = shown(f"{100 * float(found.uncertainty.size) / abs(float(found.value)):.2g}")
+        percent = shown(to_figures(100 * found.uncertainty.size / abs(Fraction(found.value)), 2))
     return DerivedView(
         id=derived.id,
         version=entry.version,

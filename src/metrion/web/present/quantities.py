@@ -9,6 +9,7 @@ from typing import NamedTuple
 
 from metrion.core.desk.desk import zero_says
 from metrion.core.exact.numbers import to_text
+from metrion.core.exact.rounding import to_figures
 from metrion.core.exact.units import parse_unit
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.json import text_in
@@ -18,7 +19,7 @@ from metrion.core.quantity.noted import Earlier
 from metrion.core.quantity.observations import PAIR_INDICATIONS, Observation
 from metrion.core.quantity.places import by_place
 from metrion.core.quantity.zero import wrapped_zero
-from metrion.core.review import Flag, Level, settled
+from metrion.core.review import Flag, settled
 from metrion.core.review.advice import advice
 from metrion.core.review.hints import hints
 from metrion.core.scales import Indication
@@ -94,14 +95,17 @@ def _by_itself(
         readings=readings_view(measurement, readings),
         result=result_view(result),
         working=steps_view(result_lines(result, speaker)),
-        budget=budget_view(measurement_budget(result), instrument.unit),
+        budget=budget_view(
+            measurement_budget(result, open_looks=reviewed.open_looks), instrument.unit
+        ),
         compared=None,
         dimension=dimension_of(measurement),
         flags=flags_view(reviewed),
         places=places_view(measurement),
         places_apart=measurement.places_apart,
         hints=hints_view(measurement),
-        advice=say(advice(result)),
+        # What is still in question is settled before more is read.
+        advice="" if reviewed.open_looks else say(advice(result)),
     )
 
 
@@ -207,7 +211,7 @@ def result_view(result: MeasurementResult) -> ResultView:
         mean=middle,
         low=middle - half,
         high=middle + half,
-        relative_percent=None if percent is None else shown(f"{float(percent):.2g}"),
+        relative_percent=None if percent is None else shown(to_figures(percent, 2)),
     )
 
 
@@ -245,15 +249,6 @@ def _suggested(measurement: Measurement, flag: Flag) -> str:
         if isinstance(indication, Mapping) and (main := text_in(indication, "main")):
             return shown(main_words(instrument, main))
     return ""
-
-
-def open_looks(reviewed: Reviewed) -> int:
-    """How many warnings are neither settled nor about something set aside."""
-    measurement = reviewed.result.measurement
-    return sum(
-        flag.level is Level.WARNING and settled(flag, measurement) is None
-        for flag in reviewed.second_looks
-    )
 
 
 def _without(measurement: Measurement, flag: Flag) -> str | None:

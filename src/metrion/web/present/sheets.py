@@ -14,7 +14,7 @@ from metrion.web.damage import contained
 from metrion.web.notebook import Changed, Worked
 from metrion.web.present.derived import derived_view
 from metrion.web.present.instruments import instrument_view, zero_check_view
-from metrion.web.present.quantities import Version, open_looks, quantity_view, result_view
+from metrion.web.present.quantities import Version, quantity_view, result_view
 from metrion.web.remembered import Hashed
 from metrion.web.schemas import (
     DerivedView,
@@ -194,7 +194,7 @@ def sheet_summary(worked: Worked) -> SheetSummaryView:
             id=entry.id,
             name=reviewed.result.measurement.label,
             symbol=reviewed.result.measurement.symbol,
-            open_looks=open_looks(reviewed),
+            open_looks=reviewed.open_looks,
         )
         for reviewed, entry in pairs
     ]
