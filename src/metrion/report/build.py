@@ -166,7 +166,7 @@ class _Builder:
         yield self._text(f"phase-{check.phase}")
         yield self.figure(instrument.mark_text(check.indication.main))
         fine = instrument.scale.has_fine_scale
-        yield self.figure(check.indication.line_text) if fine else ""
+        yield self.figure(check.indication.line_words) if fine else ""
         yield self.figure(to_text(check.reference)) if check.reference else ""
         yield self.figure(instrument.with_unit(error))
         yield self.figure(instrument.with_unit(-error))

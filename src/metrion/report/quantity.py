@@ -106,7 +106,7 @@ class _Row:
             return [main, Cell(""), Cell(""), read]
         line = indication.line_text
         worth = instrument.reading(Indication(Fraction(0), indication.line))
-        fine = Cell(self.figure(line), self._changed(before[1], line))
+        fine = Cell(self.figure(indication.line_words), self._changed(before[1], line))
         return [main, fine, Cell(self._value(worth)), read]
 
     def _changed(self, was: str, now: str) -> str:
@@ -119,7 +119,7 @@ class _Row:
         read = Figure(instrument.value_text(instrument.reading(indication)))
         if not instrument.scale.has_fine_scale:
             return main
-        line = Figure(indication.line_text)
+        line = Figure(indication.line_words)
         return self.speaker.text("report-position", main=Name(main), line=line, read=read)
 
     def _changes(self, history: Sequence[Earlier]) -> Iterator[str]:

@@ -87,6 +87,11 @@ class Indication:
         return tuple(range(alike.first, alike.last + 1)) if alike else (self.line,)
 
     @property
+    def line_words(self) -> str:
+        """The line as people write it: ``15–16`` for lines that cannot be told apart."""
+        return self.line_text.replace("-", "–") if self.undecided else self.line_text
+
+    @property
     def line_text(self) -> str:
         """The line as a logbook holds it: ``15``, ``26.4`` or ``15-16``."""
         return self.undecided.text if self.undecided else to_text(Fraction(self.line))

@@ -165,7 +165,7 @@ def zero_check_view(check: ZeroCheck, instrument: Instrument, entry: Kept) -> Ze
         face=check.face,
         phase=check.phase,
         main=shown(instrument.mark_text(check.indication.main)),
-        line=shown(check.indication.line_text),
+        line=shown(check.indication.line_words),
         reference=to_text(check.reference) if check.reference else None,
         error=float(error),
         error_text=shown(instrument.value_text(error)),

@@ -181,7 +181,7 @@ def _lines(instrument: Instrument, observation: Observation) -> str:
     """The fine lines of a reading; empty where there is no fine scale."""
     if not instrument.scale.has_fine_scale:
         return ""
-    return " / ".join(indication.line_text for indication in observation.indications)
+    return " / ".join(indication.line_words for indication in observation.indications)
 
 
 def _earlier_view(instrument: Instrument, earlier: Earlier) -> EarlierView:

@@ -1,0 +1,148 @@
+"""Readings and tools as people see and say them, typed and tapped in the browser."""
+
+from playwright.sync_api import Page, expect
+
+from tests.browser.test_story import open_quantity
+from tests.server import asked
+
+
+def test_a_mark_is_typed_as_it_is_engraved(page: Page, server: str) -> None:
+    open_quantity(page, server, "sail-film/quantities/film")
+    expect(page.locator(".part-main").first).to_contain_text("cm")
+    page.keyboard.type("5.2 16")
+    expect(page.locator(".part-read output")).to_have_text("52.80")
+    expect(page.locator(".equation-words")).to_contain_text("5.2 cm is 52 mm.")
+    # After a space a unit belongs to the figure before it.
+    page.keyboard.press("Escape")
+    page.keyboard.type("52 mm")
+    expect(page.get_by_label("main reading")).to_have_value("52 mm")
+    page.get_by_label("line that meets").fill("16")
+    expect(page.locator(".part-read output")).to_have_text("52.80")
+
+
+def test_what_cannot_be_is_answered_with_what_can(page: Page, server: str) -> None:
+    open_quantity(page, server)
+    page.keyboard.type("6.4 3")
+    expect(page.get_by_role("alert")).to_contain_text("6.4 is not a mark of Caliper A")
+    page.get_by_role("button", name="7 mm", exact=True).click()
+    expect(page.get_by_label("main reading")).to_have_value("7")
+    expect(page.locator(".part-read output")).to_have_text("7.15")
+
+
+def test_figures_that_fit_twice_are_asked_about_once(page: Page, server: str) -> None:
+    open_quantity(page, server)
+    page.keyboard.type("6 0.5")
+    expect(page.get_by_role("alert")).to_have_text("0.5 can be two lines.")
+    page.get_by_role("button", name="line 10, printed 5, worth 0.50 mm").click()
+    expect(page.locator(".part-read output")).to_have_text("6.50")
+    page.reload()
+    expect(page.get_by_label("fine part")).to_be_visible()
+    page.keyboard.type("6 0.5")
+    expect(page.locator(".part-read output")).to_have_text("6.50")
+
+
+def test_lines_that_cannot_be_told_apart_are_kept_as_seen(page: Page, server: str) -> None:
+    open_quantity(page, server)
+    page.keyboard.type("8 15-16")
+    expect(page.locator(".part-read output")).to_have_text("8.775")
+    expect(page.locator(".lens-cell.seems")).to_have_count(2)
+    page.keyboard.press("Enter")
+    expect(page.locator("tr.reading")).to_have_count(4)
+    expect(page.locator("tr.reading").last).to_contain_text("15–16")
+    page.get_by_role("button", name="Whole working").click()
+    expect(page.get_by_role("dialog")).to_contain_text("limit of a look in which 2 lines")
+
+
+def test_a_ruler_and_a_finer_tool_stand_on_one_sheet(page: Page, server: str) -> None:
+    page.goto(f"{server}/sheets/spare-parts")
+    page.get_by_role("button", name="Add a tool").click()
+    page.get_by_text("Ruler", exact=True).click()
+    page.get_by_role("button", name="This is mine").click()
+    page.get_by_role("button", name="New quantity").click()
+    dialog = page.get_by_role("dialog")
+    dialog.get_by_label("What is measured").fill("Ferrule, by ruler")
+    dialog.get_by_role("button", name="Measure it").click()
+    expect(page.get_by_label("main reading")).to_be_focused()
+    expect(page.get_by_label("line that meets")).to_have_count(0)
+    page.keyboard.type("0.9")
+    expect(page.locator(".part-read output")).to_have_text("9")
+    page.keyboard.press("Enter")
+    expect(page.locator("tr.reading")).to_have_count(1)
+    expect(page.get_by_test_id("sentence")).to_have_text("(9.0 ± 0.5) mm")
+
+
+def test_a_tool_is_changed_and_the_old_one_kept_for_what_was_read(page: Page, server: str) -> None:
+    page.goto(f"{server}/sheets/spare-parts")
+    card = page.locator(".tool-card").first
+    card.get_by_role("button", name="Change").last.click()
+    dialog = page.get_by_role("dialog")
+    dialog.get_by_label("number engraved on it").fill("N-7")
+    dialog.get_by_role("button", name="Change it").click()
+    expect(dialog).to_have_count(0)
+    card.get_by_role("button", name="Change").last.click()
+    expect(dialog.get_by_label("number engraved on it")).to_have_value("N-7")
+    # Readings at whole millimetres cannot have been made on these marks.
+    dialog.get_by_label("main division", exact=True).fill("7")
+    dialog.get_by_role("button", name="Change it").click()
+    expect(dialog.get_by_role("alert")).to_contain_text("6 is not a mark of Caliper A")
+    dialog.get_by_role("button", name="Keep the old tool for them").click()
+    expect(page.locator(".tool-card")).to_have_count(2)
+    page.get_by_role("button", name="Undo").click()
+    expect(page.locator(".tool-card")).to_have_count(1)
+
+
+def test_another_unit_converts_what_was_given(page: Page, server: str) -> None:
+    page.goto(f"{server}/instruments")
+    page.get_by_role("combobox", name="unit").click()
+    page.locator(".ant-select-item-option", has_text="cm").click()
+    expect(page.get_by_label("main division", exact=True)).to_have_value("0.1")
+    expect(page.get_by_label("highest reading")).to_have_value("15")
+    expect(page.get_by_test_id("least-count")).to_have_text("0.005 cm")
+    page.get_by_label("main division", exact=True).fill("1")
+    expect(page.get_by_text("ten times what such tools usually have")).to_be_visible()
+
+
+def test_quantities_and_looks_at_the_zero_are_changed_afterwards(page: Page, server: str) -> None:
+    page.goto(f"{server}/sheets/spare-parts")
+    page.locator(".sheet-quantity").first.get_by_role("button", name="Change").click()
+    dialog = page.get_by_role("dialog")
+    dialog.get_by_label("What is measured").fill("Spreader")
+    dialog.get_by_label("Its letter").fill("S")
+    dialog.get_by_role("button", name="Change it").click()
+    expect(page.locator(".sheet-quantity").first).to_contain_text("S = ")
+    page.locator(".tool-zeros").get_by_role("button", name="Change").click()
+    page.get_by_text("after", exact=True).click()
+    page.get_by_role("tooltip").get_by_role("button", name="Change it").click()
+    expect(page.locator(".tool-zeros")).to_contain_text("after")
+    checks = asked(server, "/sheets/spare-parts")[1]["zero_checks"]
+    assert [check["phase"] for check in checks] == ["after"]
+
+
+def test_the_result_in_another_unit_is_a_tap_away_and_stays(page: Page, server: str) -> None:
+    open_quantity(page, server)
+    result = page.get_by_role("region", name="result")
+    result.get_by_role("button", name="in", exact=True).click()
+    expect(result.get_by_text("(0.343 ± 0.001) in")).to_be_visible()
+    page.reload()
+    expect(result.get_by_text("(0.343 ± 0.001) in")).to_be_visible()
+
+
+def test_the_convention_is_seen_and_changed_where_it_holds(page: Page, server: str) -> None:
+    open_quantity(page, server)
+    chip = page.locator("header .convention-chip")
+    expect(chip).to_contain_text("half division")
+    chip.click()
+    page.get_by_role("combobox", name="Convention").click()
+    page.locator(".ant-select-item-option", has_text="95 % coverage").click()
+    page.get_by_role("button", name="This one only").click()
+    expect(chip).to_contain_text("95 % coverage")
+    page.goto(f"{server}/sheets/spare-parts")
+    expect(chip).to_contain_text("several")
+    chip.click()
+    expect(page.get_by_text("are stated by different conventions")).to_be_visible()
+    page.get_by_role("combobox", name="Convention").click()
+    page.locator(".ant-select-item-option", has_text="Whole division").click()
+    page.get_by_role("button", name="All quantities of this sheet").click()
+    expect(chip).to_contain_text("whole division")
+    page.goto(f"{server}/")
+    expect(chip).to_contain_text("new sheets")
