@@ -1,10 +1,12 @@
 """Figures as people see and say them: with the unit, the numeral, the worth, back from a mark."""
 
+from dataclasses import replace
 from fractions import Fraction
 
 import pytest
 
 from metrion.core.desk.desk import Answer, consider
+from metrion.core.desk.example import example
 from metrion.core.instruments.appearance import Appearance, FineAs, PrintedUnit
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.scales import Indication, PlainScale, ScrewScale, VernierScale
@@ -179,3 +181,17 @@ def test_undecided_lines_print_as_they_were_seen() -> None:
     answer = consider(caliper(20, 39), "6", "15-16")
     assert answer.indication == Indication.seen(Fraction(6), answer.line)  # type: ignore[arg-type]
     assert (answer.read, answer.meets) == (Fraction("6.775"), None)
+
+
+@pytest.mark.parametrize(
+    "tool", [IN_CM, PLAIN_MM, INCHES, SCREW, ROUND, TWENTY, RULER, caliper(10, 11), caliper(10, 7)]
+)
+@pytest.mark.parametrize("fine_as", [None, *FineAs])
+def test_the_example_of_a_hint_is_accepted_by_its_tool(
+    tool: Instrument, fine_as: FineAs | None
+) -> None:
+    told = replace(tool, appearance=replace(tool.appearance, fine_as=fine_as))
+    main, fine = example(told)
+    answer = consider(told, main, fine, fine_as)
+    assert (answer.main_fault, answer.line_fault) == (None, None)
+    assert answer.read is not None

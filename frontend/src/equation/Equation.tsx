@@ -258,5 +258,9 @@ function words(desk: Desk, instrument: Instrument): string {
   if (desk.away) return say("equation-metrion-does-not-answer-at-the");
   if (desk.refused) return say("equation-what-you-typed-stays-here", { refused: desk.refused });
   if (desk.answer?.sentences.length) return desk.answer.sentences.join(" ");
-  return say(`equation-how-${instrument.kind}`, { least: instrument.least_count_text });
+  return say(`equation-how-${instrument.kind}`, {
+    least: instrument.least_count_text,
+    main: instrument.example_main,
+    fine: instrument.example_fine,
+  });
 }

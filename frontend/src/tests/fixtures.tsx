@@ -46,6 +46,8 @@ export const CALIPER: Instrument = {
   derivation: [],
   notes: [],
   engraved_unit: "mm",
+  example_main: "6",
+  example_fine: "3",
   below_main: "-1",
   below_second_turn: false,
   record: {},

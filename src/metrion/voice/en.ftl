@@ -1504,10 +1504,10 @@ zero-which-zero-is-it = Which zero is it?
 
 equation-minus = minus
 equation-next = next
-equation-how-vernier = Type the last mark the zero line has passed, then the { $coinciding_line }: 6 space 3 Enter. Or drag the scales until they look like yours. One line is worth { $least }.
-equation-how-screw = Type the last mark the { $thimble }’s edge has passed, then its line at the { $datum_line }: 4.5 space 38 Enter. Or drag the scales until they look like yours. One line is worth { $least }.
-equation-how-angular = Type the last mark the zero line has passed, degrees and minutes, then the { $coinciding_line }: 341:20 space 11 Enter. Or drag the scales until they look like yours. One line is worth { $least }.
-equation-how-plain = Type the mark that you read: 12.3 Enter. Or drag the scales until they look like yours. One division is worth { $least }.
+equation-how-vernier = Type the last mark the zero line has passed, then the { $coinciding_line }: { $main } space { $fine } Enter. Or drag the scales until they look like yours. One line is worth { $least }.
+equation-how-screw = Type the last mark the { $thimble }’s edge has passed, then its line at the { $datum_line }: { $main } space { $fine } Enter. Or drag the scales until they look like yours. One line is worth { $least }.
+equation-how-angular = Type the last mark the zero line has passed, degrees and minutes, then the { $coinciding_line }: { $main } space { $fine } Enter. Or drag the scales until they look like yours. One line is worth { $least }.
+equation-how-plain = Type the mark that you read: { $main } Enter. Or drag the scales until they look like yours. One division is worth { $least }.
 equation-sleeve = { $sleeve }
 equation-waiting = waiting
 planner-with-readings = with { $count } readings

@@ -81,7 +81,8 @@ def line_typed(instrument: Instrument, line: Line, fine_as: FineAs | None) -> st
     if fine_as is FineAs.NUMERAL:
         return fine_numerals(instrument).text(line)
     if fine_as is FineAs.WORTH:
-        return instrument.value_text(_worth(instrument, line))
+        worth = _worth(instrument, line)
+        return to_text(worth) if instrument.kind is Kind.ANGULAR else instrument.value_text(worth)
     return to_text(Fraction(line))
 
 

@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterable
 from dataclasses import fields
 
+from metrion.core.desk.example import example
 from metrion.core.desk.marks import main_typed
 from metrion.core.desk.zero_desk import indication_below_zero
 from metrion.core.exact.numbers import to_text
@@ -68,6 +69,7 @@ def instrument_view(instrument: Instrument, entry: Kept) -> InstrumentView:
     vernier = scale if isinstance(scale, VernierScale) else None
     screw = scale if isinstance(scale, ScrewScale) else None
     below = indication_below_zero(instrument)
+    example_main, example_fine = example(instrument)
     return InstrumentView(
         id=instrument.id,
         version=entry.version,
@@ -92,6 +94,8 @@ def instrument_view(instrument: Instrument, entry: Kept) -> InstrumentView:
         notes=notes_view(instrument),
         lines=lines_view(instrument),
         engraved_unit=engraved_unit(instrument),
+        example_main=shown(example_main),
+        example_fine=shown(example_fine),
         below_main=main_typed(instrument, below.main),
         below_second_turn=below.second_turn,
         record={name: value for name, value in entry.record.items() if name != "id"},

@@ -100,6 +100,8 @@ class InstrumentView:
     notes: list[NoteView]
     lines: LinesView
     engraved_unit: str
+    example_main: str
+    example_fine: str
     below_main: str
     below_second_turn: bool
     record: Record
