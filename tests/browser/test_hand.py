@@ -146,3 +146,27 @@ def test_the_convention_is_seen_and_changed_where_it_holds(page: Page, server: s
     expect(chip).to_contain_text("whole division")
     page.goto(f"{server}/")
     expect(chip).to_contain_text("new sheets")
+
+
+def test_two_edges_of_a_beam_are_two_tools(page: Page, server: str) -> None:
+    page.goto(f"{server}/sheets/spare-parts")
+    page.get_by_role("button", name="Add a tool").click()
+    page.get_by_text("Caliper, fifty divisions", exact=True).click()
+    page.get_by_text("The other edge shows inches").click()
+    page.get_by_role("button", name="This is mine").click()
+    expect(page.locator(".tool-card")).to_have_count(3)
+    expect(page.locator(".tool-card").last).to_contain_text("inch edge")
+    expect(page.locator(".tool-card").last).to_contain_text("0.0078125 in")
+
+
+def test_marks_that_show_early_are_drawn_so(page: Page, server: str) -> None:
+    open_quantity(page, server, "bridle-line/quantities/standoff")
+    page.keyboard.type("4.5 48")
+    expect(page.locator(".part-read output")).to_have_text("4.98")
+    expect(page.locator(".sleeve-mark")).to_have_count(10)
+    page.get_by_label("zero error, tap to change").click()
+    page.get_by_role("button", name="Look at the zero").click()
+    page.get_by_role("dialog").get_by_label("Its marks show").fill("5")
+    page.get_by_role("button", name="Close").click()
+    # The mark at 5 has not been passed, and shows already.
+    expect(page.locator(".sleeve-mark")).to_have_count(11)

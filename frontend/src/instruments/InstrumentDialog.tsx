@@ -1,4 +1,4 @@
-import { App, Button, Form, Modal, Segmented, Skeleton } from "antd";
+import { App, Button, Checkbox, Form, Modal, Segmented, Skeleton } from "antd";
 import { useState } from "react";
 import { Link } from "react-router";
 
@@ -134,6 +134,16 @@ interface DescribeProps {
 
 const MOST_FAULTS = 6;
 
+/** What the other edge of a metric beam usually bears; it is changed like any tool. */
+const INCH_EDGE: Draft = {
+  kind: "vernier",
+  unit: "in",
+  main_division: "1/16",
+  fine_divisions: 8,
+  span: 7,
+  range: ["0", "6"],
+};
+
 const CALLED = (): Record<string, string> => ({
   vernier: say("instruments-caliper"),
   screw: say("instruments-screw-gauge"),
@@ -152,6 +162,7 @@ function Describe({ sheet, picked, changing, onAdded, onBack }: DescribeProps) {
     ...picked.record,
     name: picked.name ?? `${called} ${sheet.instruments.length + 1}`,
   });
+  const [edges, setEdges] = useState(false);
   const query = useDescription(asked(record));
   const description = query.data;
   const problem = query.error instanceof ApiError ? query.error : null;
@@ -161,9 +172,17 @@ function Describe({ sheet, picked, changing, onAdded, onBack }: DescribeProps) {
   function addNew() {
     const id = newId();
     const instrument: Schemas["NewInstrument"] = { ...asked(record), id, name };
+    const onError = (wrong: Error) => void message.error(wrong.message);
     add.mutate(instrument, {
-      onSuccess: () => onAdded(id),
-      onError: (wrong) => void message.error(wrong.message),
+      onSuccess: () => {
+        if (!edges) onAdded(id);
+        else
+          add.mutate(
+            { ...INCH_EDGE, id: newId(), name: say("instruments-inch-edge", { name }) },
+            { onSuccess: () => onAdded(id), onError },
+          );
+      },
+      onError,
     });
   }
   function keep() {
@@ -211,6 +230,13 @@ function Describe({ sheet, picked, changing, onAdded, onBack }: DescribeProps) {
                 { value: "cm", label: say("instruments-centimetres-1-2-3") },
               ]}
             />
+          </Form.Item>
+        )}
+        {metric && record.kind === "vernier" && !changing && (
+          <Form.Item>
+            <Checkbox checked={edges} onChange={(event) => setEdges(event.target.checked)}>
+              {say("instruments-the-other-edge-as-a-tool")}
+            </Checkbox>
           </Form.Item>
         )}
         {record.kind !== "plain" && (

@@ -1,5 +1,6 @@
 import type { Answer, Instrument } from "../api";
 import { numeralOf } from "./geometry";
+import { early } from "./screwGeometry";
 import "./turns.css";
 import { figure, say } from "../voice";
 
@@ -45,17 +46,18 @@ function Sleeve({ instrument, position }: { instrument: Instrument; position: nu
   const perUnit = PX_PER_PITCH / (lines.pitch ?? 1);
   const drawn = [];
   const last = Math.floor(position / lines.division + 1e-9);
+  const seen = position + early(instrument);
   // Close to the edge the next mark shows already, though it has not been passed.
   const next = last + 1;
-  const showing = next * lines.division - position < SHOWING * lines.division;
+  const showing = next * lines.division - seen < SHOWING * lines.division;
   for (
     let index = showing ? next : last;
-    EDGE - (position - index * lines.division) * perUnit > 4;
+    EDGE - (seen - index * lines.division) * perUnit > 4;
     index--
   ) {
     const numbered = index % lines.main_every === 0;
     const above = numbered === (appearance.half_marks === "below");
-    const x = EDGE - (position - index * lines.division) * perUnit;
+    const x = EDGE - (seen - index * lines.division) * perUnit;
     drawn.push({ index, x, above, numeral: numbered ? numeralOf(lines, index) : "" });
   }
   return (

@@ -25,6 +25,10 @@ export function thimbleAt(instrument: Instrument, position: number): number {
   return Math.max(0, Number(line.toFixed(6)));
 }
 
+/** How far from where it counts a sleeve mark comes out under the edge, in the tool's unit. */
+export const early = ({ appearance, lines }: Instrument): number =>
+  appearance.marks_early * lines.least_count;
+
 /** Sleeve marks and thimble lines with the spindle at `position`. */
 export function screwPlaces(instrument: Instrument, position: number, width: number): ScrewPlaces {
   const { lines, appearance } = instrument;
@@ -33,7 +37,8 @@ export function screwPlaces(instrument: Instrument, position: number, width: num
   const room = narrow ? 110 : 330;
   const perUnit = room / (12 * (lines.pitch ?? 1));
   const edge = sleeveFrom + 8 + Math.max(-6, Math.min(position * perUnit, room));
-  const zero = edge - position * perUnit;
+  // Marks that show early are drawn as they are seen: further out than they count.
+  const zero = edge - (position + early(instrument)) * perUnit;
   const marks = [];
   const first = Math.max(
     Math.round((lines.low ?? 0) / lines.division),

@@ -37,6 +37,7 @@ export const CALIPER: Instrument = {
     half_marks: "below",
     thimble_numerals: "up",
     numbered_every: null,
+    marks_early: 0,
     display: false,
     second_edge: false,
   },

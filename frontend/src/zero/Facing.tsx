@@ -1,6 +1,13 @@
-import { App, Button, Input, Segmented } from "antd";
+import { App, Button, Input, InputNumber, Segmented } from "antd";
 
-import { useAmendQuantity, type Instrument, type Quantity, type Sheet, type Words } from "../api";
+import {
+  useAmendInstrument,
+  useAmendQuantity,
+  type Instrument,
+  type Quantity,
+  type Sheet,
+  type Words,
+} from "../api";
 import { say } from "../voice";
 
 interface Props {
@@ -45,6 +52,7 @@ export function Facing(props: Props) {
         {instrument.unit}
       </label>
       <span className="quiet">{fault || say(howTo(instrument, face, apart))}</span>
+      {instrument.kind === "screw" && <MarksEarly {...props} />}
       {!closes && <TakenOver {...props} />}
     </div>
   );
@@ -57,6 +65,32 @@ function howTo(instrument: Instrument, face: string, apart: boolean): string {
   return instrument.kind === "screw"
     ? "zero-wipe-the-faces-close-them-by"
     : "zero-wipe-the-faces-and-close-them";
+}
+
+/** A sleeve whose marks show early or late, noted once: the drawings follow. */
+function MarksEarly({ sheet, instrument }: Props) {
+  const { message } = App.useApp();
+  const amend = useAmendInstrument(sheet.id);
+  const keep = (lines: number | null) =>
+    amend.mutate(
+      { seen: instrument, marks_early: lines ? String(lines) : null },
+      { onError: (problem) => void message.error(problem.message) },
+    );
+  return (
+    <label>
+      {say("zero-its-zero-mark-shows")}
+      <InputNumber
+        className="zero-reference"
+        controls={false}
+        precision={0}
+        min={-instrument.lines.fine_divisions / 2}
+        max={instrument.lines.fine_divisions / 2}
+        value={instrument.appearance.marks_early}
+        onChange={keep}
+      />
+      {say("zero-lines-early")}
+    </label>
+  );
 }
 
 /** Faces that ride on one slide with others have their zero, if it is looked at there. */

@@ -3,10 +3,12 @@
 from __future__ import annotations
 
 from enum import StrEnum
+from fractions import Fraction
 
 from metrion.core.declared import (
     Choice,
     Count,
+    Exact,
     Flag,
     declared,
     entry,
@@ -54,6 +56,7 @@ class Appearance:
         half_marks: whether the half marks of a sleeve lie below or above the datum line.
         thimble_numerals: which way the numerals of the thimble grow.
         numbered_every: fine lines from one numeral to the next; None for the usual.
+        marks_early: by how many thimble lines the marks of a sleeve show early; negative for late.
         display: whether a plain scale shows digits instead of marks.
         second_edge: whether the other edge of the beam shows inches.
     """
@@ -66,5 +69,6 @@ class Appearance:
     numbered_every: int | None = declared(
         Count(MOST_FINE_DIVISIONS), default=None, for_the_record=True
     )
+    marks_early: Fraction = declared(Exact(), default=Fraction(0), for_the_record=True)
     display: bool = declared(Flag(), default=False, for_the_record=True)
     second_edge: bool = declared(Flag(), default=False, for_the_record=True)

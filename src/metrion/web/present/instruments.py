@@ -104,7 +104,8 @@ def instrument_view(instrument: Instrument, entry: Kept) -> InstrumentView:
 
 def _appearance_view(appearance: Appearance) -> AppearanceView:
     names = [one.name for one in fields(AppearanceView)]
-    return AppearanceView(**{name: getattr(appearance, name) for name in names})
+    found = {name: getattr(appearance, name) for name in names}
+    return AppearanceView(**{**found, "marks_early": float(appearance.marks_early)})
 
 
 def notes_view(instrument: Instrument) -> list[NoteView]:

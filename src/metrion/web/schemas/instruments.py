@@ -71,6 +71,7 @@ class AppearanceView:
     half_marks: Side
     thimble_numerals: Growth
     numbered_every: int | None
+    marks_early: float
     display: bool
     second_edge: bool
 
