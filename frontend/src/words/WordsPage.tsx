@@ -1,5 +1,5 @@
 import { CloseCircleFilled } from "@ant-design/icons";
-import { App, Input, Radio, Skeleton } from "antd";
+import { App, Button, Input, Radio, Skeleton } from "antd";
 import { useState } from "react";
 
 import { useChangeSettings, useSettingsQuery, useWords, type Concept } from "../api";
@@ -80,7 +80,7 @@ function Entry({ concept }: { concept: Concept }) {
         <Input.Search
           aria-label={say("words-a-word-of-your-own-for", { word: concept.words[0] ?? "" })}
           placeholder={say("words-a-word-of-your-own")}
-          enterButton={say("words-use-it")}
+          enterButton={<Button>{say("words-use-it")}</Button>}
           maxLength={60}
           onSearch={(word) => word.trim() && pick(word.trim())}
         />

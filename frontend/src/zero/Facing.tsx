@@ -27,8 +27,8 @@ interface Props {
 /** Which faces are closed, or what stands between them. */
 export function Facing(props: Props) {
   const { instrument, face, faces, reference, fault } = props;
-  const closes = faces.find(({ id }) => id === face)?.closes ?? true;
-  const apart = !closes || (instrument.lines.low ?? 0) > 0;
+  const closes = facesClose(faces, face);
+  const apart = staysApart(instrument, faces, face);
   return (
     <div className="zero-facing">
       {faces.length > 1 && (
@@ -57,6 +57,13 @@ export function Facing(props: Props) {
     </div>
   );
 }
+
+const facesClose = (faces: Props["faces"], face: string) =>
+  faces.find(({ id }) => id === face)?.closes ?? true;
+
+/** Whether there is always something between the faces, so that there is no zero to stand on. */
+export const staysApart = (instrument: Instrument, faces: Props["faces"], face: string): boolean =>
+  !facesClose(faces, face) || (instrument.lines.low ?? 0) > 0;
 
 function howTo(instrument: Instrument, face: string, apart: boolean): string {
   if (apart) return "zero-these-faces-cannot-close-on-each";

@@ -16,7 +16,7 @@ import { figuresOf, useSheetDesk } from "../desk/useDesk";
 import { Equation, type EquationHandle } from "../equation/Equation";
 import { Strip } from "../strip";
 import { EarlierLooks } from "./EarlierLooks";
-import { Facing } from "./Facing";
+import { Facing, staysApart } from "./Facing";
 import { SideChoices, type Side } from "./SideChoices";
 import { WhichZero } from "./WhichZero";
 import "./zero.css";
@@ -120,7 +120,8 @@ function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
           onMeant={setMeant}
         />
       ) : (
-        reference.trim() === "" && (
+        reference.trim() === "" &&
+        !staysApart(instrument, faces, face) && (
           <SideChoices instrument={instrument} chosen={sideOf(error)} onChoose={choose} />
         )
       )}
