@@ -17,6 +17,7 @@ from openpyxl.styles import Font
 from openpyxl.utils import get_column_letter
 from openpyxl.worksheet.worksheet import Worksheet
 
+from metrion.core.exact.units import parse_unit
 from metrion.core.facts import Name
 from metrion.core.formula.expression import Expression, name, number
 from metrion.core.quantity.measurements import Measurement
@@ -244,6 +245,11 @@ class _Page:
         mean, size = self.cells[MEAN], self.cells[UNCERTAINTY]
         label = self.say("workbook-per-cent-of-the-mean")
         self._put(label, f"=100*{size}/ABS({mean})")
+        own = Fraction(parse_unit(self.instrument.unit).factor)
+        for unit in measurement.also_in:
+            about, factor = {"unit": Name(unit.text)}, _number(own / Fraction(unit.factor))
+            self._put(self.say("workbook-mean-in", **about), f"={mean}*{factor!r}")
+            self._put(self.say("workbook-uncertainty-in", **about), f"={size}*{factor!r}")
 
 
 @dataclass
