@@ -62,14 +62,14 @@ def test_another_convention_is_compared_and_taken(page: Page, server: str) -> No
     expect(convention).to_contain_text("the one used here")
     page.keyboard.press("Escape")
     expect(sentence).to_contain_text("(8.7 ± 0.1) mm")
-    expect(page.get_by_text("Convention: Whole division.")).to_be_visible()
+    expect(page.locator(".result-foot")).to_contain_text("convention whole division")
 
 
 def test_the_convention_of_the_notebook_is_chosen_in_settings(page: Page, server: str) -> None:
     page.goto(f"{server}/settings")
-    expect(page.get_by_text("convention half division")).to_be_visible()
+    expect(page.get_by_text("new sheets half division")).to_be_visible()
     page.get_by_label("Convention", exact=True).click()
     page.locator(".ant-select-item-option", has_text="Standard uncertainty").click()
-    expect(page.get_by_text("convention standard uncertainty")).to_be_visible()
+    expect(page.get_by_text("new sheets standard uncertainty")).to_be_visible()
     page.reload()
-    expect(page.get_by_text("convention standard uncertainty")).to_be_visible()
+    expect(page.get_by_text("new sheets standard uncertainty")).to_be_visible()

@@ -18,7 +18,8 @@ def test_ten_readings_by_figures_space_and_enter_alone(page: Page, server: str) 
         page.keyboard.press("Enter")
     expect(page.locator("tr.reading")).to_have_count(10)
     read = page.locator("tr.reading td:nth-child(5)").all_inner_texts()
-    assert read == [f"{1 + (line % 4) * 0.05:.2f}" for line in range(10)]
+    # Its beam is numbered in centimetres.
+    assert read == [f"{10 + (line % 4) * 0.05:.2f}" for line in range(10)]
 
 
 def test_a_server_that_stops_in_the_middle_of_a_series_loses_nothing(

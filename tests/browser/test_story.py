@@ -152,7 +152,8 @@ def test_with_the_mouse_alone(page: Page, server: str) -> None:
     read = page.locator(".part-read output")
 
     def together() -> str:
-        return f"{int(main.input_value()) + int(fine.input_value()) * 0.05:.2f}"
+        # The beam is numbered in centimetres.
+        return f"{float(main.input_value()) * 10 + int(fine.input_value()) * 0.05:.2f}"
 
     # Blanks and sum follow the hand, and come to rest shortly after it.
     for _ in range(100):
