@@ -80,14 +80,16 @@ def test_the_other_arc_is_chosen_and_found_impossible(page: Page, server: str) -
     expect(page.get_by_text("a deflection is never over 90°: the wrong arc was")).to_be_visible()
     page.keyboard.press("Escape")
     page.keyboard.type("57.12")
-    expect(page.get_by_role("alert")).to_contain_text("for 57°12′ type 57:12")
+    expect(page.get_by_role("alert")).to_contain_text("57.12 is no mark, neither with minutes")
+    page.get_by_role("button", name="57°20′").click()
+    expect(page.get_by_label("main reading")).to_have_value("57:20")
 
 
 def test_the_next_colour_is_begun_and_decimals_are_had_on_request(page: Page, server: str) -> None:
     page.goto(f"{server}/sheets/foil-colours/quantities/green")
-    page.get_by_role("button", name="In decimals of a degree").click()
-    expect(page.get_by_test_id("sentence")).to_contain_text("18.7444° ± 0.0022°")
-    page.get_by_role("button", name="In degrees and minutes").click()
+    also = page.get_by_role("group", name="also in")
+    also.get_by_role("button").click()
+    expect(also).to_contain_text("18.7444° ± 0.0022°")
     expect(page.get_by_test_id("sentence")).to_contain_text("18°44.67′ ± 0.13′")
     page.get_by_role("button", name="Another like it").click()
     page.get_by_label("What is measured").fill("Blue, first order")
