@@ -25,6 +25,11 @@ def _look_at_the_zero(page: Page) -> None:
     page.keyboard.type("-1 17")
 
 
+def _cannot_tell(page: Page) -> None:
+    page.keyboard.type("5.2 15-16")
+    page.locator(".part-result output", has_text="52.775").wait_for()
+
+
 def _open_the_shelf(page: Page) -> None:
     page.get_by_role("button", name="Add a tool").click()
     page.get_by_text("One of yours").wait_for()
@@ -87,6 +92,7 @@ VIEWS: dict[str, tuple[str, str, Act | None]] = {
     "quantity-dark": ("dark", "/sheets/spare-parts/quantities/spreader", _type_a_reading),
     "zero": ("light", "/sheets/spare-parts/quantities/ferrule", _look_at_the_zero),
     "tool": ("light", "/sheets/sail-film", _open_the_shelf),
+    "undecided": ("light", "/sheets/sail-film/quantities/film", _cannot_tell),
     "screw": ("light", "/sheets/bridle-line/quantities/standoff", _turn_the_screw),
     "instruments": ("light", "/instruments", _third_line),
     "circle": ("dark", "/instruments", _turn_the_circle),

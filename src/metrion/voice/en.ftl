@@ -172,6 +172,7 @@ source-zero = zero look
 source-zero_scatter = scatter of the zero looks
 source-maker = maker’s limit
 source-typed = typed-in uncertainty
+decimals-of-a-degree = decimals of a degree
 report-also = The same in other units: { $others }.
 other-conventions = { $of } { $how_many ->
     [one] is stated

@@ -8,7 +8,7 @@ from metrion.core.exact.units import Unit
 from metrion.core.formula.notation import printed_unit
 from metrion.core.quantity.also import Also, units_to_offer
 from metrion.web.schemas import AlsoView
-from metrion.web.speaking import shown
+from metrion.web.speaking import shown, speaker
 
 
 def also_views(own: Unit, chosen: Sequence[Unit], found: Sequence[Also | None]) -> list[AlsoView]:
@@ -17,7 +17,7 @@ def also_views(own: Unit, chosen: Sequence[Unit], found: Sequence[Also | None]) 
     return [
         AlsoView(
             unit=text,
-            name=printed_unit(text),
+            name=speaker().text("decimals-of-a-degree") if text == "deg" else printed_unit(text),
             chosen=text in given,
             sentence=shown(one.printed) if (one := given.get(text)) else None,
         )
