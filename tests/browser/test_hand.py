@@ -1,6 +1,6 @@
 """Readings and tools as people see and say them, typed and tapped in the browser."""
 
-from playwright.sync_api import Page, expect
+from playwright.sync_api import Browser, Page, expect
 
 from tests.browser.test_story import open_quantity
 from tests.server import asked
@@ -170,3 +170,14 @@ def test_marks_that_show_early_are_drawn_so(page: Page, server: str) -> None:
     page.get_by_role("button", name="Close").click()
     # The mark at 5 has not been passed, and shows already.
     expect(page.locator(".sleeve-mark")).to_have_count(11)
+
+
+def test_what_could_be_meant_is_asked_over_the_key_pad(browser: Browser, server: str) -> None:
+    page = browser.new_page(viewport={"width": 390, "height": 844})
+    page.goto(f"{server}/sheets/spare-parts/quantities/ferrule")
+    pad = page.get_by_role("group", name="key pad")
+    for key in ("6", "Next blank", "0", ".", "5"):
+        pad.get_by_role("button", name=key, exact=True).click()
+    pad.get_by_role("button", name="line 10, printed 5, worth 0.50 mm").click()
+    expect(page.locator(".part-read output")).to_have_text("6.50")
+    page.close()

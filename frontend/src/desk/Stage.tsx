@@ -4,6 +4,7 @@ import { useCallback, useRef, useState, type ReactNode } from "react";
 import {
   useAmendInstrument,
   type Answer,
+  type FineAs,
   type Instrument,
   type Quantity,
   type Reading,
@@ -12,6 +13,7 @@ import {
 import { useChosen } from "../app/settings";
 import { Equation, type Ending, type EquationHandle } from "../equation/Equation";
 import { Keypad } from "../equation/Keypad";
+import { Offers } from "../equation/Offers";
 import { useNarrow } from "../equation/useNarrow";
 import { Strip } from "../strip";
 import { ZeroTerm } from "../zero/ZeroTerm";
@@ -59,6 +61,7 @@ export function Stage(props: Props) {
       problem instanceof Error ? problem.message : say("zero-this-could-not-be-saved"),
     );
   const recording = useRecording({ ...props, begin, fail });
+  const keepFineAs = (fineAs: FineAs) => tool.mutate({ seen: instrument, fine_as: fineAs });
   const { desk, positions, given, give } = recording;
   const { answer, entry } = desk;
   const { before, more: others } = positions;
@@ -102,7 +105,7 @@ export function Stage(props: Props) {
         desk={desk}
         instrument={instrument}
         fineAs={instrument.fine_as}
-        onFineAs={(fineAs) => tool.mutate({ seen: instrument, fine_as: fineAs })}
+        onFineAs={keepFineAs}
         autoFocus
         padded
         ending={ending}
@@ -145,6 +148,12 @@ export function Stage(props: Props) {
           recordable={recordable(desk, instrument)}
           angular={instrument.kind === "angular"}
           single={instrument.kind === "plain"}
+          offers={
+            <>
+              <Offers desk={desk} blank="main" />
+              <Offers desk={desk} blank="fine" onFineAs={keepFineAs} />
+            </>
+          }
           onKey={(key) => equation.current?.press(key)}
           onRecord={record}
           act={others ? say("desk-keep") : say("desk-record-2")}

@@ -106,7 +106,8 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
   }));
   const narrow = useNarrow();
   // On a phone the key pad of the page takes the place of the system's.
-  const keyboard = props.padded && narrow ? "none" : "decimal";
+  const docked = props.padded === true && narrow;
+  const keyboard = docked ? "none" : "decimal";
   const angular = instrument.kind === "angular";
   const unit = angular ? "" : instrument.unit;
   const screw = instrument.kind === "screw";
@@ -119,7 +120,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
           label={say(screw ? "equation-sleeve" : "equation-main-reading")}
           part="main"
           fault={answer?.main.fault ?? ""}
-          offers={<Offers desk={desk} blank="main" />}
+          offers={!docked && <Offers desk={desk} blank="main" />}
         >
           <input
             ref={main}
@@ -142,7 +143,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
           <>
             <Sign>+</Sign>
             <FineBlank
-              {...{ desk, instrument, fineAs, keyboard, fine }}
+              {...{ desk, instrument, fineAs, keyboard, docked, fine }}
               onChange={typeInto("fine")}
               onKeyDown={keys("fine")}
               onFineAs={props.onFineAs}
@@ -169,6 +170,8 @@ interface FineProps {
   instrument: Instrument;
   fineAs: FineAs;
   keyboard: "none" | "decimal";
+  /** Whether the key pad of the page is there, and asks what is in question. */
+  docked: boolean;
   fine: RefObject<HTMLInputElement | null>;
   onChange: ChangeEventHandler<HTMLInputElement>;
   onKeyDown: KeyboardEventHandler<HTMLInputElement>;
@@ -176,7 +179,7 @@ interface FineProps {
 }
 
 /** The blank for the fine line, and what it is worth. */
-function FineBlank({ desk, instrument, fineAs, keyboard, fine, ...props }: FineProps) {
+function FineBlank({ desk, instrument, fineAs, keyboard, docked, fine, ...props }: FineProps) {
   const { onChange, onKeyDown, onFineAs } = props;
   const { entry, answer } = desk;
   const screw = instrument.kind === "screw";
@@ -187,7 +190,7 @@ function FineBlank({ desk, instrument, fineAs, keyboard, fine, ...props }: FineP
       label={label}
       part="fine"
       fault={answer?.fine.fault ?? ""}
-      offers={<Offers desk={desk} blank="fine" onFineAs={onFineAs} />}
+      offers={!docked && <Offers desk={desk} blank="fine" onFineAs={onFineAs} />}
     >
       <input
         ref={fine}
@@ -258,7 +261,8 @@ function words(desk: Desk, instrument: Instrument): string {
   if (desk.away) return say("equation-metrion-does-not-answer-at-the");
   if (desk.refused) return say("equation-what-you-typed-stays-here", { refused: desk.refused });
   if (desk.answer?.sentences.length) return desk.answer.sentences.join(" ");
-  return say(`equation-how-${instrument.kind}`, {
+  const how = instrument.appearance.display ? "display" : instrument.kind;
+  return say(`equation-how-${how}`, {
     least: instrument.least_count_text,
     main: instrument.example_main,
     fine: instrument.example_fine,

@@ -1,4 +1,5 @@
 import { Button } from "antd";
+import type { ReactNode } from "react";
 
 import type { Key } from "./Equation";
 import { figure, say } from "../voice";
@@ -13,6 +14,8 @@ interface Props {
   angular?: boolean;
   /** Whether there is but one blank. */
   single?: boolean;
+  /** What could be meant by a figure in question: asked here, where the thumb and the eye are. */
+  offers?: ReactNode;
   /** What the big key does. */
   act: string;
   onKey: (key: Key) => void;
@@ -34,6 +37,7 @@ export function Keypad({
   recordable,
   angular,
   single,
+  offers,
   act,
   onKey,
   onRecord,
@@ -52,6 +56,7 @@ export function Keypad({
       // The blank that is being filled keeps the cursor.
       onPointerDown={(event) => event.preventDefault()}
     >
+      <div className="keypad-offers">{offers}</div>
       <output className="keypad-corrected part-result">
         {corrected || (kept ? say("equation-kept", { kept }) : "…")}
       </output>

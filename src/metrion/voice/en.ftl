@@ -1512,6 +1512,7 @@ equation-next = next
 equation-how-vernier = Type the last mark the zero line has passed, then the { $coinciding_line }: { $main } space { $fine } Enter. Or drag the scales until they look like yours. One line is worth { $least }.
 equation-how-screw = Type the last mark the { $thimble }’s edge has passed, then its line at the { $datum_line }: { $main } space { $fine } Enter. Or drag the scales until they look like yours. One line is worth { $least }.
 equation-how-angular = Type the last mark the zero line has passed, degrees and minutes, then the { $coinciding_line }: { $main } space { $fine } Enter. Or drag the scales until they look like yours. One line is worth { $least }.
+equation-how-display = Type the digits that are shown: { $main } Enter. The last digit is worth { $least }.
 equation-how-plain = Type the mark that you read: { $main } Enter. Or drag the scales until they look like yours. One division is worth { $least }.
 equation-sleeve = { $sleeve }
 equation-waiting = waiting
