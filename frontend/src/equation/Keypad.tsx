@@ -56,10 +56,12 @@ export function Keypad({
       // The blank that is being filled keeps the cursor.
       onPointerDown={(event) => event.preventDefault()}
     >
-      <div className="keypad-offers">{offers}</div>
-      <output className="keypad-corrected part-result">
-        {corrected || (kept ? say("equation-kept", { kept }) : "…")}
-      </output>
+      <div className="keypad-dock">
+        <div className="keypad-offers">{offers}</div>
+        <output className="keypad-corrected part-result">
+          {corrected || (kept ? say("equation-kept", { kept }) : "…")}
+        </output>
+      </div>
       {keys.map((key) => (
         <Button
           key={key}
