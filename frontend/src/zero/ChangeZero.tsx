@@ -1,7 +1,8 @@
-import { App, Button, Input, Popover, Segmented } from "antd";
+import { App, Button, Input, Popover } from "antd";
 import { useState } from "react";
 
 import { useAmendZeroCheck, type Instrument, type Sheet } from "../api";
+import { PhaseChoice } from "./PhaseChoice";
 import { say } from "../voice";
 
 interface Props {
@@ -27,15 +28,7 @@ export function ChangeZero({ sheet, instrument, check }: Props) {
     );
   const content = (
     <div className="zero-menu">
-      <Segmented
-        aria-label={say("zero-when")}
-        value={phase}
-        onChange={setPhase}
-        options={[
-          { value: "before", label: say("zero-before-the-readings") },
-          { value: "after", label: say("zero-after") },
-        ]}
-      />
+      <PhaseChoice phase={phase} onChange={setPhase} />
       <label>
         {say("zero-on-a-setting-piece-of")}
         <Input

@@ -1,4 +1,4 @@
-import { App, Button, Modal, Segmented, Space } from "antd";
+import { App, Button, Modal, Space } from "antd";
 import { useRef, useState } from "react";
 
 import {
@@ -19,6 +19,7 @@ import { EarlierLooks } from "./EarlierLooks";
 import { Facing, staysApart } from "./Facing";
 import { SideChoices, type Side } from "./SideChoices";
 import { WhichZero } from "./WhichZero";
+import { PhaseChoice } from "./PhaseChoice";
 import "./zero.css";
 import { say } from "../voice";
 
@@ -155,15 +156,7 @@ function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
             +
           </Button>
         </Space.Compact>
-        <Segmented
-          aria-label={say("zero-when")}
-          value={phase}
-          onChange={setPhase}
-          options={[
-            { value: "before", label: say("zero-before-the-readings") },
-            { value: "after", label: say("zero-after") },
-          ]}
-        />
+        <PhaseChoice phase={phase} onChange={setPhase} />
         <Button
           type="primary"
           size="large"
