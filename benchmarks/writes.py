@@ -1,4 +1,5 @@
-"""What a reading costs to record: in a large sheet, in a long series, and how a notebook lists.
+"""What a reading costs to record: in a large sheet, in a long series; how a notebook lists and a
+large sheet opens.
 
 A real server, asked over HTTP, one request at a time. Prints ratios within this one run: the
 milliseconds belong to the machine and the hour.
@@ -65,6 +66,13 @@ class Asked:
         found: str = self("/arrivals/take?decision=new", logbook(*shape))[0][0]["id"]
         return found
 
+    def opened(self, quantities: int) -> tuple[float, float, float, float]:
+        """Milliseconds of taking in a sheet of so many, of opening it, again, and one of them."""
+        taken, took, _ = self("/arrivals/take?decision=new", logbook("Opened", quantities, 10))
+        at = f"/sheets/{taken[0]['id']}"
+        first, again = self(at)[1], middle(lambda: self(at)[1])
+        return took, first, again, self(f"{at}/quantities/m{quantities - 1}")[1]
+
     def recorded(self, sheet: str) -> tuple[float, int]:
         """Milliseconds and bytes of recording one reading, the middle of several."""
         body = {"quantity": "m0", "typed": {"main": "6", "fine": "3"}}
@@ -91,6 +99,12 @@ def main() -> None:
             ("a quantity of a thousand readings", long, long_size),
         ):
             print(f"| {name} | {took:.0f} | {took / one:.1f} | {size / 1024:.0f} kB |")
+        opened = {count: asked.opened(count) for count in (10, 100, 1000)}
+        print("\n| a sheet of | taken in, s | opened, s | again, s | one of them alone, ms |")
+        print("|---|---|---|---|---|")
+        for count, (taken, first, again, alone) in opened.items():
+            seconds = " | ".join(f"{took / 1000:.2f}" for took in (taken, first, again))
+            print(f"| {count} quantities of ten | {seconds} | {alone:.0f} |")
         listed = {}
         for count in (60, 600):
             for _ in range(count - len(asked("/sheets")[0]["sheets"])):

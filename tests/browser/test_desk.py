@@ -6,7 +6,7 @@ from urllib.parse import urlsplit
 from playwright.sync_api import Page, expect
 
 from tests.browser.test_story import open_quantity, row
-from tests.server import running
+from tests.server import asked, running
 
 FERRULE = "spare-parts/quantities/ferrule"
 
@@ -224,3 +224,32 @@ def test_a_tool_that_is_gone_is_said_to_be_gone_not_the_server(page: Page, serve
     expect(page.get_by_text("there is no sheet “spare-parts” here")).to_be_visible()
     expect(page.get_by_text("Metrion does not answer")).to_have_count(0)
     expect(page.get_by_label("main reading")).to_have_value("6")
+
+
+def test_in_a_sheet_of_many_every_quantity_is_entered_and_followed(page: Page, server: str) -> None:
+    looks = [{"main": "6", "fine": line} for line in (4, 4, 4)]
+    logbook = {
+        "format": "metrion-logbook", "version": 1, "title": "Many",
+        "instruments": [{"id": "c", "kind": "vernier", "unit": "mm", "main_division": "1",
+                         "fine_divisions": 20, "span": 39}],
+        "measurements": [{"id": f"m{count}", "name": f"Spar {count}", "instrument": "c",
+                          "convention": "half-division", "observations": looks}
+                         for count in range(60)],
+    }  # fmt: skip
+    _, (taken,) = asked(server, "/arrivals/take?decision=new", logbook)
+    at = f"{server}/sheets/{taken['id']}"
+    page.goto(at)
+    page.get_by_role("link", name="Spar 59", exact=True).click()
+    rows, result = page.locator("tr.reading"), page.get_by_label("Result")
+    expect(rows).to_have_count(3)
+    expect(result).to_contain_text("6.20")
+    page.keyboard.type("6 5")
+    page.keyboard.press("Enter")
+    expect(rows).to_have_count(4)
+    expect(result).to_contain_text("6.2125")
+    asked(server, f"/sheets/{taken['id']}/readings",
+          {"quantity": "m59", "main": "6", "fine": 4})  # fmt: skip
+    expect(rows).to_have_count(5)
+    expect(result).to_contain_text("6.21 ")
+    page.goto(f"{at}/quantities/none")
+    expect(page.get_by_text("There is no such quantity here")).to_be_visible()

@@ -1,13 +1,12 @@
 """What was added to version 1: undecided lines, one convention for all, other units."""
 
-import copy
 from typing import Any
 
 import pytest
 
-from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_logbook
 from metrion.formats.results import results_document
+from tests.formats.edited import GONE, edited, pointers
 
 BASE: dict[str, Any] = {
     "format": "metrion-logbook", "version": 1, "convention": "half-division",
@@ -32,23 +31,11 @@ BASE: dict[str, Any] = {
 
 
 def changed(*edits: tuple[str, Any]) -> dict[str, Any]:
-    document = copy.deepcopy(BASE)
-    for pointer, value in edits:
-        *path, last = [int(p) if p.isdigit() else p for p in pointer.strip("/").split("/")]
-        place: Any = document
-        for part in path:
-            place = place[part]
-        if value is None:
-            del place[last]
-        else:
-            place[last] = value
-    return document
+    return edited(BASE, *edits)
 
 
 def faults(*edits: tuple[str, Any]) -> list[str]:
-    with pytest.raises(Refused) as refused:
-        parse_logbook(changed(*edits))
-    return [fault.pointer for fault in refused.value.faults]
+    return pointers(changed(*edits))
 
 
 FINE = "/measurements/0/observations/0/fine"
@@ -118,16 +105,16 @@ def test_a_result_that_is_none_is_none_in_every_unit() -> None:
 
 
 @pytest.mark.parametrize(
-    ("edits", "pointers"),
+    ("edits", "where"),
     [
         ([("/convention", "theirs")], ["/convention"]),
         ([("/convention", 5)], ["/convention"]),
         ([("/convention", "")], ["/convention"]),
-        ([("/convention", None)], ["/measurements/0/convention", "/derived/0/convention"]),
+        ([("/convention", GONE)], ["/measurements/0/convention", "/derived/0/convention"]),
         ([("/measurements/0/convention", "theirs")], ["/measurements/0/convention"]),
     ],
 )  # fmt: skip
 def test_a_convention_that_is_none_is_told_once(
-    edits: list[tuple[str, Any]], pointers: list[str]
+    edits: list[tuple[str, Any]], where: list[str]
 ) -> None:
-    assert faults(*edits) == pointers
+    assert faults(*edits) == where

@@ -7,7 +7,8 @@ import pytest
 
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_logbook, read_logbook
-from tests.formats.test_faults import GOOD, changed, pointers
+from tests.formats.edited import pointers
+from tests.formats.test_faults import GOOD, changed
 from tests.said import saying
 
 NINES = "9" * 400

@@ -10,6 +10,7 @@ from hypothesis import strategies as st
 from metrion.formats.faults import Fault, Refused
 from metrion.formats.logbook import parse_logbook, read_logbook
 from metrion.formats.strict_json import read_json
+from tests.formats.edited import GONE, edited, pointers
 from tests.said import said, saying
 
 GOOD: dict[str, Any] = {
@@ -49,27 +50,9 @@ GOOD: dict[str, Any] = {
     ],
 }  # fmt: skip
 
-GONE = object()
-
 
 def changed(*edits: tuple[str, Any]) -> dict[str, Any]:
-    document = copy.deepcopy(GOOD)
-    for pointer, value in edits:
-        *path, last = [int(p) if p.isdigit() else p for p in pointer.strip("/").split("/")]
-        place: Any = document
-        for part in path:
-            place = place[part]
-        if value is GONE:
-            del place[last]
-        else:
-            place[last] = value
-    return document
-
-
-def pointers(document: Any) -> list[str]:
-    with pytest.raises(Refused) as refused:
-        parse_logbook(document)
-    return [fault.pointer for fault in refused.value.faults]
+    return edited(GOOD, *edits)
 
 
 def test_the_good_one_is_good() -> None:

@@ -9,7 +9,8 @@ from metrion.core.logbook import Logbook
 from metrion.core.quantity.beside import Beside
 from metrion.core.quantity.noted import Approach, Earlier, Noted
 from metrion.formats.logbook import parse_logbook
-from tests.formats.test_faults import changed, pointers
+from tests.formats.edited import pointers
+from tests.formats.test_faults import changed
 
 
 def read(*edits: tuple[str, Any]) -> Logbook:

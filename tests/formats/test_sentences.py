@@ -6,7 +6,8 @@ import pytest
 
 from metrion.formats.faults import Refused, child
 from metrion.formats.logbook import parse_logbook, read_drawn_instrument
-from tests.formats.test_faults import GONE, changed
+from tests.formats.edited import GONE
+from tests.formats.test_faults import changed
 from tests.said import said
 
 

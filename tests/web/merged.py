@@ -4,6 +4,12 @@ from __future__ import annotations
 
 from typing import Any
 
+IN_BRIEF: dict[str, Any] = {
+    "readings": [], "working": [], "budget": {"shares": [], "sentences": []}, "compared": None,
+    "places": [], "hints": [], "advice": "",
+}  # fmt: skip
+"""What a quantity in brief has instead of all that is told of it by itself."""
+
 PARTS = ("instruments", "zero_checks", "quantities", "derived")
 
 
@@ -22,8 +28,10 @@ def merged(known: dict[str, Any], change: dict[str, Any]) -> dict[str, Any]:
 
 
 def _filled(before: dict[str, Any] | None, entry: dict[str, Any]) -> dict[str, Any]:
-    """A quantity with the readings that have not changed."""
-    if before is None or "readings" not in entry:
+    """A quantity with the readings that have not changed; in brief where they are not known."""
+    if before is None or "whole" not in entry:
         return entry
+    if not (entry["whole"] and before["whole"]):
+        return {**entry, "whole": False, **IN_BRIEF}
     rows = {row["index"]: row for row in (*before["readings"], *entry["readings"])}
     return {**entry, "readings": [rows[at] for at in range(entry["reading_count"])]}

@@ -65,6 +65,15 @@ test("readings and quantities that are gone are gone, and new ones stand where t
   ]);
 });
 
+test("a quantity in brief has no readings, and stays so until it is asked for by itself", () => {
+  const brief = { ...quantity({ id: "a", whole: false }), reading_count: 3 };
+  const known = merged(KNOWN, change({ quantities: [brief] }));
+  expect(known?.quantities[0]).toEqual(brief);
+  const part = { ...quantity({ id: "a", readings: rows("8") }), reading_count: 4 };
+  const found = merged(known, change({ since: 5, version: 6, quantities: [part] }));
+  expect(found?.quantities[0]).toMatchObject({ whole: false, reading_count: 4, readings: [] });
+});
+
 test("an answer that goes on from another state asks for the sheet", async () => {
   expect(merged(KNOWN, change({ since: 3 }))).toBeUndefined();
   const whole = { ...KNOWN, version: 6, title: "Asked for" };

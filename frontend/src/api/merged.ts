@@ -32,10 +32,11 @@ function inOrder<Entry extends { id: string }>(ids: string[], known: Entry[], no
   return ids.flatMap((id) => entries.get(id) ?? []);
 }
 
-/** A quantity with those of its readings that have not changed. */
+/** A quantity with those of its readings that have not changed; in brief, where they are not known. */
 function filled(known: Quantity[], now: Quantity): Quantity {
-  const before = known.find(({ id }) => id === now.id)?.readings ?? [];
-  const rows = new Map([...before, ...now.readings].map((row) => [row.index, row]));
+  const before = known.find(({ id }) => id === now.id);
+  if (!now.whole || before?.whole === false) return { ...now, whole: false, readings: [] };
+  const rows = new Map([...(before?.readings ?? []), ...now.readings].map((row) => [row.index, row]));
   const readings = Array.from({ length: now.reading_count }, (_, at) => rows.get(at));
   return { ...now, readings: readings.filter((row) => row !== undefined) };
 }

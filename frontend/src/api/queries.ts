@@ -1,7 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 
 import type { Seen } from "./changes";
-import { body, client, newId, type Convention, type Schemas } from "./client";
+import { body, client, newId, type Convention, type Schemas, type Sheet } from "./client";
 import { sheetKey, SHEETS } from "./keys";
 
 const SETTINGS = ["settings"] as const;
@@ -21,6 +21,24 @@ export function useSheet(id: string) {
     queryFn: () => body(client.GET("/api/sheets/{key}", { params: { path: { key: id } } })),
     enabled: id !== "",
   });
+}
+
+/** A quantity of a sheet, whole: asked for by itself where its sheet tells it in brief. */
+export function useQuantity(sheet: Sheet | undefined, id: string) {
+  const told = sheet?.quantities.find((one) => one.id === id);
+  const path = { sheet: sheet?.id ?? "", key: id };
+  const brief = told?.whole === false;
+  const asked = useQuery({
+    queryKey: [...sheetKey(path.sheet), "quantity", id, sheet?.version],
+    queryFn: () => body(client.GET("/api/sheets/{sheet}/quantities/{key}", { params: { path } })),
+    enabled: brief,
+    // What was known stays in sight until the next state is here.
+    placeholderData: (known) => (known?.id === id ? known : undefined),
+    ...ASKED_ANEW,
+  });
+  return brief
+    ? { quantity: asked.data, isLoading: asked.isLoading, error: asked.error }
+    : { quantity: told, isLoading: false, error: null };
 }
 
 export function useShelf() {

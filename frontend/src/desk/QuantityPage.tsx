@@ -5,6 +5,7 @@ import { Link, useParams } from "react-router";
 import {
   useAmendQuantity,
   useAmendReading,
+  useQuantity,
   useSheet,
   type Instrument,
   type Quantity,
@@ -25,13 +26,16 @@ import { say } from "../voice";
 export function QuantityPage() {
   const { sheetId = "", quantityId = "" } = useParams();
   const { data: sheet, error, isLoading } = useSheet(sheetId);
-  if (isLoading) return <Spin size="large" className="page-wait" />;
-  const quantity = sheet?.quantities.find(({ id }) => id === quantityId);
+  const { quantity, ...whole } = useQuantity(sheet, quantityId);
+  if (isLoading || whole.isLoading) return <Spin size="large" className="page-wait" />;
   const instrument = sheet?.instruments.find(({ id }) => id === quantity?.instrument);
   if (!sheet || !quantity || !instrument) {
     const back = <Link to="/">{say("sheet-back-to-the-notebook")}</Link>;
     return (
-      <Result title={error?.message ?? say("desk-there-is-no-such-quantity-here")} extra={back} />
+      <Result
+        title={(error ?? whole.error)?.message ?? say("desk-there-is-no-such-quantity-here")}
+        extra={back}
+      />
     );
   }
   return <QuantityDesk key={quantity.id} {...{ sheet, quantity, instrument }} />;

@@ -84,7 +84,7 @@ export function QuantityDialog({ sheet, changing, onKept, onClose }: Props) {
       >
         <Questions
           {...{ sheet, form }}
-          started={(changing?.readings.length ?? 0) > 0}
+          started={(changing?.reading_count ?? 0) > 0}
           onDescribe={() => setDescribing(true)}
         />
       </Form>

@@ -121,7 +121,7 @@ function Quantities({ sheet, path, onNew, onChange }: QuantitiesProps) {
                 : say("sheet-no-reading-yet")}
             </span>
             <span className="quiet">
-              {say("counted-readings", { count: quantity.readings.length })}
+              {say("counted-readings", { count: quantity.reading_count })}
               {quantity.items > 1 &&
                 `, ${say("sheet-a-stack-of", { count: quantity.items })}`},{" "}
               {quantity.convention_name}

@@ -168,6 +168,7 @@ export function quantity(some: Partial<Quantity>): Quantity {
     estimates: false,
     convention: "half-division",
     convention_name: "Half division",
+    whole: true,
     reading_count: some.readings?.length ?? 0,
     readings: [],
     result: {

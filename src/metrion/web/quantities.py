@@ -11,13 +11,21 @@ from metrion.voice.conventions import convention_name
 from metrion.web.bodies import Blueprint
 from metrion.web.damage import contained
 from metrion.web.notebook import notebook
+from metrion.web.present import whole_quantity
 from metrion.web.present.instruments import steps_view
-from metrion.web.schemas import SaidView, StepView, schema_of
+from metrion.web.schemas import QuantityView, SaidView, StepView, schema_of
 from metrion.web.speaking import say, shown, speaker
 
 blueprint = Blueprint(
     "quantities", __name__, url_prefix="/api/sheets/<sheet>/quantities/<path:key>"
 )
+
+
+@blueprint.get("")
+@blueprint.response(200, schema_of(QuantityView))
+def get_quantity(sheet: str, key: str) -> QuantityView:
+    """A quantity, whole. 404 if it is not here."""
+    return whole_quantity(notebook().sheet(sheet), key)
 
 
 @blueprint.get("/working")

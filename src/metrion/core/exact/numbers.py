@@ -69,13 +69,11 @@ def finite_decimals(value: Fraction) -> int | None:
     >>> finite_decimals(Fraction(1, 8)), finite_decimals(Fraction(1, 3))
     (3, None)
     """
-    twos = fives = 0
-    rest = value.denominator
-    while rest % 2 == 0:
-        rest, twos = rest // 2, twos + 1
-    while rest % 5 == 0:
-        rest, fives = rest // 5, fives + 1
-    return max(twos, fives) if rest == 1 else None
+    denominator = value.denominator
+    twos = (denominator & -denominator).bit_length() - 1
+    odd = denominator >> twos
+    fives = round(math.log(odd, 5))
+    return max(twos, fives) if 5**fives == odd else None
 
 
 def fixed(value: Fraction, decimals: int) -> str:

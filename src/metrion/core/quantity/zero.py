@@ -73,8 +73,7 @@ def zero_look(instrument: Instrument, check: ZeroCheck) -> Expression:
 
 def zero_errors(instrument: Instrument, checks: Sequence[ZeroCheck]) -> list[Fraction]:
     """Reading less reference of each check: positive where the instrument reads too much."""
-    least_count = instrument.least_count
-    return [exact(zero_look(instrument, check), least_count=least_count) for check in checks]
+    return [instrument.reading(check.indication) - check.reference for check in checks]
 
 
 def zero_error(instrument: Instrument, checks: Sequence[ZeroCheck]) -> Fraction:

@@ -2,7 +2,7 @@
 
 from metrion.web.present.answers import answer_view
 from metrion.web.present.instruments import instrument_view, slide_view
-from metrion.web.present.sheets import change_view, sheet_summary, sheet_view
+from metrion.web.present.sheets import change_view, sheet_summary, sheet_view, whole_quantity
 
 __all__ = [
     "answer_view",
@@ -11,4 +11,5 @@ __all__ = [
     "sheet_summary",
     "sheet_view",
     "slide_view",
+    "whole_quantity",
 ]

@@ -18,7 +18,7 @@ from metrion.core.instruments.drawing import (
     main_numerals,
 )
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.quantity.zero import ZeroCheck, zero_error
+from metrion.core.quantity.zero import ZeroCheck, zero_errors
 from metrion.core.scales import Numbering, ScrewScale, VernierScale
 from metrion.core.scales.notes import notes, slide
 from metrion.report import Span, Written, least_count_lines
@@ -162,7 +162,7 @@ def lines_view(instrument: Instrument) -> LinesView:
 
 def zero_check_view(check: ZeroCheck, instrument: Instrument, entry: Kept) -> ZeroCheckView:
     """A zero check: what was seen, the error it shows and what that does."""
-    error = zero_error(instrument, [check])
+    (error,) = zero_errors(instrument, [check])
     return ZeroCheckView(
         id=check.id,
         version=entry.version,

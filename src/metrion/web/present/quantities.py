@@ -19,7 +19,7 @@ from metrion.core.quantity.noted import Earlier
 from metrion.core.quantity.observations import PAIR_INDICATIONS, Observation
 from metrion.core.quantity.places import by_place
 from metrion.core.quantity.zero import wrapped_zero
-from metrion.core.review import Flag, settled
+from metrion.core.review import Flag, Level, settled
 from metrion.core.review.advice import advice
 from metrion.core.review.hints import hints
 from metrion.core.scales import Indication
@@ -33,6 +33,7 @@ from metrion.web.present.budget import budget_view, comparison_view, dimension_o
 from metrion.web.present.instruments import steps_view
 from metrion.web.remembered import Hashed
 from metrion.web.schemas import (
+    BudgetView,
     EarlierView,
     FiguresView,
     FlagView,
@@ -61,11 +62,37 @@ def quantity_view(
     return replace(view, compared=comparison_view(reviewed.value.result.measurement, logbook))
 
 
+_MOST_TRIED = 5
+"""Readings in question that are left out on trial; of more, the series is in question."""
+
+
 @lru_cache(maxsize=2048)
 def _by_itself(
     of: Hashed[Reviewed], version: int, readings: tuple[Version, ...], speaker: Speaker
 ) -> QuantityView:
     """What hangs on nothing else of the sheet, for one reader."""
+    reviewed, result = of.value, of.value.result
+    measurement = result.measurement
+    budget = measurement_budget(result, open_looks=reviewed.open_looks)
+    return replace(
+        brief_view(of, version, len(readings), speaker),
+        whole=True,
+        flags=flags_view(reviewed, trying=_MOST_TRIED),
+        readings=readings_view(measurement, readings),
+        working=steps_view(result_lines(result, speaker)),
+        budget=budget_view(budget, measurement.instrument.unit),
+        places=places_view(measurement),
+        hints=hints_view(measurement),
+        # What is still in question is settled before more is read.
+        advice="" if reviewed.open_looks else say(advice(result)),
+    )
+
+
+@lru_cache(maxsize=16384)
+def brief_view(
+    of: Hashed[Reviewed], version: int, reading_count: int, speaker: Speaker
+) -> QuantityView:
+    """What a quantity is and comes to, and what deserves a second look, for one reader."""
     reviewed = of.value
     result, measurement = reviewed.result, reviewed.result.measurement
     instrument = measurement.instrument
@@ -91,21 +118,19 @@ def _by_itself(
         estimates=measurement.convention.estimate,
         convention=measurement.convention.id,
         convention_name=convention_name(measurement.convention, speaker),
-        reading_count=len(readings),
-        readings=readings_view(measurement, readings),
+        reading_count=reading_count,
         result=result_view(result),
-        working=steps_view(result_lines(result, speaker)),
-        budget=budget_view(
-            measurement_budget(result, open_looks=reviewed.open_looks), instrument.unit
-        ),
-        compared=None,
         dimension=dimension_of(measurement),
-        flags=flags_view(reviewed),
-        places=places_view(measurement),
+        flags=flags_view(reviewed, trying=0),
         places_apart=measurement.places_apart,
-        hints=hints_view(measurement),
-        # What is still in question is settled before more is read.
-        advice="" if reviewed.open_looks else say(advice(result)),
+        whole=False,
+        readings=[],
+        working=[],
+        budget=BudgetView([], []),
+        compared=None,
+        places=[],
+        hints=[],
+        advice="",
     )
 
 
@@ -215,9 +240,16 @@ def result_view(result: MeasurementResult) -> ResultView:
     )
 
 
-def flags_view(reviewed: Reviewed) -> list[FlagView]:
-    """Every flag, with what the result would be without the reading it is about."""
+def flags_view(reviewed: Reviewed, *, trying: int) -> list[FlagView]:
+    """Every flag; the first ``trying`` with what the result would be without their reading."""
     measurement = reviewed.result.measurement
+    tried = [
+        flag
+        for flag in reviewed.second_looks
+        if flag.observation is not None
+        and flag.level is Level.WARNING
+        and settled(flag, measurement) is None
+    ][:trying]
     return [
         FlagView(
             code=flag.code,
@@ -228,7 +260,7 @@ def flags_view(reviewed: Reviewed) -> list[FlagView]:
             suggested=_suggested(measurement, flag),
             zero_check=flag.zero_check or None,
             settled=settled(flag, measurement) is not None,
-            without=_without(measurement, flag),
+            without=_without(measurement, flag) if flag in tried else None,
         )
         for flag in reviewed.second_looks
     ]

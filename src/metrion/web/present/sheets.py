@@ -8,13 +8,14 @@ from dataclasses import dataclass, replace
 from typing import TypeVar
 
 from metrion.core.logbook import Reviewed
+from metrion.store import NotHere
 from metrion.store.records import OBSERVATIONS
 from metrion.voice.conventions import convention_name
 from metrion.web.damage import contained
 from metrion.web.notebook import Changed, Worked
 from metrion.web.present.derived import derived_view
 from metrion.web.present.instruments import instrument_view, zero_check_view
-from metrion.web.present.quantities import Version, quantity_view, result_view
+from metrion.web.present.quantities import Version, brief_view, quantity_view, result_view
 from metrion.web.remembered import Hashed
 from metrion.web.schemas import (
     DerivedView,
@@ -42,11 +43,24 @@ SECTIONS = {
 }
 """The parts of a view that list entries, with the sections they are kept in."""
 
+TOLD_WHOLE = 50
+"""Quantities that one answer tells whole, so that a sheet of a thousand is told as soon as listed;
+the others are told in brief, and each whole by itself."""
+
 
 @contained()
 def sheet_view(worked: Worked) -> SheetView:
     """A sheet, whole."""
     return _view(worked, None)
+
+
+@contained()
+def whole_quantity(worked: Worked, key: str) -> QuantityView:
+    """One quantity of a sheet, whole. Raises `NotHere`."""
+    for shown in _shown(worked):
+        if shown.id == key:
+            return shown.view(worked)
+    raise NotHere("quantity", key)
 
 
 @contained()
@@ -130,17 +144,18 @@ def _known(before: Worked, section: str, values: Sequence[_Value]) -> dict[str, 
 
 
 def _quantities(worked: Worked, before: Worked | None) -> Iterator[QuantityView]:
+    """Those that are shown otherwise now: the first of them whole, the others in brief."""
     earlier = {shown.id: shown for shown in _shown(before)} if before else {}
+    whole = 0
     for now in _shown(worked):
         then = earlier.get(now.id)
-        if before is None or then is None:
-            yield now.view(worked)
-        elif now != then or now.compares:
-            view, known = now.view(worked), then.view(before)
-            if view != known:
-                rows = {row.index: row for row in known.readings}
-                changed = [row for row in view.readings if row != rows.get(row.index)]
-                yield replace(view, readings=changed)
+        if now == then and not now.compares:
+            continue
+        if whole == TOLD_WHOLE:
+            yield now.brief()
+        elif view := now.changed(worked, then, before):
+            whole += 1
+            yield view
 
 
 @dataclass(frozen=True)
@@ -157,10 +172,26 @@ class _Shown:
         """Whether it stands beside something else."""
         return self.reviewed.value.result.measurement.compare is not None
 
+    def brief(self) -> QuantityView:
+        """As it is listed."""
+        return brief_view(self.reviewed, self.version, len(self.readings), speaker())
+
     def view(self, worked: Worked) -> QuantityView:
         """As it is shown."""
         logbook = worked.results.logbook
         return quantity_view(self.reviewed, self.version, self.readings, logbook)
+
+    def changed(
+        self, worked: Worked, then: _Shown | None, before: Worked | None
+    ) -> QuantityView | None:
+        """As it is shown, with the readings that are otherwise than before; None if nothing is."""
+        view = self.view(worked)
+        if then is None or before is None:
+            return view
+        known = then.view(before)
+        rows = {row.index: row for row in known.readings}
+        changed = [row for row in view.readings if row != rows.get(row.index)]
+        return None if view == known else replace(view, readings=changed)
 
 
 def _shown(worked: Worked) -> Iterator[_Shown]:

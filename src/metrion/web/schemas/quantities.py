@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from typing import Annotated
+
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Arc, Sort
 from metrion.web.schemas.declared import NEW_ID, taken
@@ -13,7 +15,7 @@ from metrion.web.schemas.working import StepView
 
 @view
 class QuantityView:
-    """A quantity with its readings, result, working and second looks."""
+    """A quantity: what it comes to and, where it is ``whole``, how that came about."""
 
     id: str
     version: int
@@ -37,15 +39,18 @@ class QuantityView:
     convention: str
     convention_name: str
     reading_count: int
-    readings: list[ReadingView]
     result: ResultView
+    dimension: str
+    flags: list[FlagView]
+    places_apart: bool
+    whole: Annotated[
+        bool, "Whether what follows is told; of a quantity in brief, it is asked for by itself."
+    ]
+    readings: list[ReadingView]
     working: list[StepView]
     budget: BudgetView
     compared: ComparedView | None
-    dimension: str
-    flags: list[FlagView]
     places: list[PlaceView]
-    places_apart: bool
     hints: list[HintView]
     advice: str
 
