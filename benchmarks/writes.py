@@ -20,9 +20,15 @@ from typing import Any
 
 sys.path.insert(0, str(Path(__file__).parents[1]))
 
+from tests.hold.bounds import FILES
 from tests.server import running
 
 TIMES = 15
+SIZES = (10, 100, 1000)
+LARGEST = (
+    "one quantity of 10,000", "10,000 checks of fractions",
+    "10,000 fractions with nothing in common",
+)  # fmt: skip
 CHANCE = random.Random(3)
 
 
@@ -66,12 +72,13 @@ class Asked:
         found: str = self("/arrivals/take?decision=new", logbook(*shape))[0][0]["id"]
         return found
 
-    def opened(self, quantities: int) -> tuple[float, float, float, float]:
-        """Milliseconds of taking in a sheet of so many, of opening it, again, and one of them."""
-        taken, took, _ = self("/arrivals/take?decision=new", logbook("Opened", quantities, 10))
+    def opened(self, content: Any) -> tuple[float, float, float, float]:
+        """Milliseconds of taking in a sheet, of opening it, again, and its last quantity alone."""
+        taken, took, _ = self("/arrivals/take?decision=new", content)
         at = f"/sheets/{taken[0]['id']}"
-        first, again = self(at)[1], middle(lambda: self(at)[1])
-        return took, first, again, self(f"{at}/quantities/m{quantities - 1}")[1]
+        sheet, first, _ = self(at)
+        again, last = middle(lambda: self(at)[1]), sheet["quantities"][-1]["id"]
+        return took, first, again, self(f"{at}/quantities/{last}")[1]
 
     def recorded(self, sheet: str) -> tuple[float, int]:
         """Milliseconds and bytes of recording one reading, the middle of several."""
@@ -99,12 +106,14 @@ def main() -> None:
             ("a quantity of a thousand readings", long, long_size),
         ):
             print(f"| {name} | {took:.0f} | {took / one:.1f} | {size / 1024:.0f} kB |")
-        opened = {count: asked.opened(count) for count in (10, 100, 1000)}
-        print("\n| a sheet of | taken in, s | opened, s | again, s | one of them alone, ms |")
+        print("\n| a sheet of | taken in, s | opened, s | again, s | its last quantity, ms |")
         print("|---|---|---|---|---|")
-        for count, (taken, first, again, alone) in opened.items():
-            seconds = " | ".join(f"{took / 1000:.2f}" for took in (taken, first, again))
-            print(f"| {count} quantities of ten | {seconds} | {alone:.0f} |")
+        large = {f"{count} quantities of ten": logbook("Opened", count, 10) for count in SIZES}
+        large |= {name: json.loads(make()) for name, _, make in FILES if name in LARGEST}
+        for name, content in large.items():
+            *times, alone = asked.opened(content)
+            seconds = " | ".join(f"{took / 1000:.2f}" for took in times)
+            print(f"| {name} | {seconds} | {alone:.0f} |")
         listed = {}
         for count in (60, 600):
             for _ in range(count - len(asked("/sheets")[0]["sheets"])):

@@ -19,7 +19,7 @@ def at(client: FlaskClient) -> str:
         "format": "metrion-logbook", "version": 1, "title": "Many",
         "instruments": [
             {"id": "c", "kind": "vernier", "unit": "mm", "main_division": "1",
-             "fine_divisions": 20, "span": 39, "range": ["0", "45"]}],
+             "fine_divisions": 20, "span": 39, "range": ["0", "15"]}],
         "zero_checks": [{"id": "z", "instrument": "c", "main": "0", "fine": 1}],
         "measurements": [
             {"id": f"m{count}", "instrument": "c", "zero": ["z"], "convention": "half-division",
@@ -55,7 +55,7 @@ def test_every_quantity_is_the_same_by_itself_but_for_what_is_told_whole(
 
 
 def test_a_reading_of_a_quantity_in_brief_is_answered_whole(client: FlaskClient, at: str) -> None:
-    indication = {"quantity": LAST, "main": "51", "fine": 9}
+    indication = {"quantity": LAST, "main": "21", "fine": 9}
     (answer,) = client.post(f"{at}/readings", json=indication).get_json()["quantities"]
     assert (answer["id"], answer["whole"], answer["reading_count"]) == (LAST, True, 4)
     assert [row["index"] for row in answer["readings"]] == [3]
@@ -76,8 +76,8 @@ def test_only_a_few_readings_in_question_are_left_out_on_trial(
     client: FlaskClient, at: str
 ) -> None:
     for line in (4, 5, 6, 7):
-        client.post(f"{at}/readings", json={"quantity": "m49", "main": "49", "fine": line})
-    beyond = [one for one in told(client, at)[49]["flags"] if one["code"] == "out-of-range"]
+        client.post(f"{at}/readings", json={"quantity": "m19", "main": "19", "fine": line})
+    beyond = [one for one in told(client, at)[19]["flags"] if one["code"] == "out-of-range"]
     assert [one["without"] is not None for one in beyond] == [True] * 5 + [False] * 2
 
 

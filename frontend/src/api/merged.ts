@@ -36,7 +36,9 @@ function inOrder<Entry extends { id: string }>(ids: string[], known: Entry[], no
 function filled(known: Quantity[], now: Quantity): Quantity {
   const before = known.find(({ id }) => id === now.id);
   if (!now.whole || before?.whole === false) return { ...now, whole: false, readings: [] };
-  const rows = new Map([...(before?.readings ?? []), ...now.readings].map((row) => [row.index, row]));
+  const rows = new Map(
+    [...(before?.readings ?? []), ...now.readings].map((row) => [row.index, row]),
+  );
   const readings = Array.from({ length: now.reading_count }, (_, at) => rows.get(at));
   return { ...now, readings: readings.filter((row) => row !== undefined) };
 }

@@ -41,7 +41,7 @@ export function Term({ label, part, fault, offers, aside, children }: TermProps)
           {fault}
         </span>
       )}
-      {fault && offers}
+      {offers}
     </div>
   );
 }

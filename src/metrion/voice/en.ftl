@@ -484,6 +484,7 @@ degrees-with-point-neither = { $typed } is no mark, neither with minutes behind 
 fits-two-lines = { $typed } can be two lines
 fits-no-line = { $typed } is no line of { $tool }, and no numeral or worth of one; its lines run from 0 to { $last }
 offer-mark = { $mark }
+offer-lines = lines { $first } to { $last } seem to meet
 offer-line = line { $line }, printed { $numeral }, worth { $worth }
 no-such-line = { $tool } has no line { $line }; its lines run from 0 to { $last }
 not-estimable = { $line } is an estimated line, but { $reason }; give a whole line as integer

@@ -13,7 +13,7 @@ from math import floor
 from typing import TypeVar
 
 from metrion.core.desk.lines import TypedLine, counted_back, typed_line
-from metrion.core.desk.marks import TypedMark, typed_main
+from metrion.core.desk.marks import TypedMark, in_another_unit, typed_main
 from metrion.core.desk.pairing import ZERO_CANCELS
 from metrion.core.desk.passed import Turn, near_mark, turns
 from metrion.core.desk.typed import Offer, Unclear, plainly_typed
@@ -116,6 +116,8 @@ def consider(
     elif fine.strip():
         read = tried.line(lambda: typed_line(instrument, fine, fine_as, estimates=estimates))
         line = read.line if read else None
+    if value is not None and not instrument.can_reach(value):
+        tried.main_offers = tuple(in_another_unit(instrument, main))
     answer = _answer(instrument, value, line, second_turn, checks)
     return replace(
         answer,
@@ -273,11 +275,10 @@ def _sentences(
 def _indication(instrument: Instrument, indication: Indication) -> Iterator[Fact]:
     if near := near_mark(instrument, indication):
         yield near
-    if instrument.range:
+    if instrument.range and not instrument.can_reach(instrument.reading(indication)):
         low, high = instrument.range
-        if not low <= instrument.reading(indication) <= high:
-            most = Figure(instrument.with_unit(high))
-            yield fact("that-is-out-of-range", tool=Name(instrument.name), low=low, high=most)
+        most = Figure(instrument.with_unit(high))
+        yield fact("that-is-out-of-range", tool=Name(instrument.name), low=low, high=most)
 
 
 def _line(instrument: Instrument, line: Line) -> Fact:

@@ -4,12 +4,20 @@ from __future__ import annotations
 
 import re
 from collections.abc import Iterator
+from contextlib import suppress
 from dataclasses import dataclass
 from fractions import Fraction
 from math import ceil, floor
 
-from metrion.core.desk.typed import Offer, Unclear, has_unit, typed_length, typed_number
-from metrion.core.errors import NoSuchLine
+from metrion.core.desk.typed import (
+    Offer,
+    Unclear,
+    has_unit,
+    typed_length,
+    typed_minutes,
+    typed_number,
+)
+from metrion.core.errors import MetrionError, NoSuchLine
 from metrion.core.exact.numbers import to_text
 from metrion.core.facts import Fact, Figure, Name, fact
 from metrion.core.instruments.appearance import FineAs
@@ -19,6 +27,7 @@ from metrion.core.scales import Indication, Line, VernierScale
 from metrion.core.scales.base import Undecided
 
 _SEVERAL = re.compile(r"([0-9]{1,9}) *(?:-|–|\.\.) *([0-9]{1,9})")
+_STROKE = re.compile(r"([0-9]{1,9})/([0-9]{1,9})")
 _LAST_DECIMALS = "decimals"
 
 
@@ -55,9 +64,9 @@ def typed_line(
     """
     if several := _SEVERAL.fullmatch(text.strip()):
         return TypedLine(_several(instrument, int(several[1]), int(several[2])))
-    if has_unit(text) and instrument.kind is not Kind.ANGULAR:
-        length = typed_length(instrument, text, "").value
-        return TypedLine(_line_of(instrument, length, FineAs.WORTH, text), fact("typed-as-worth"))
+    worth = _worth_typed(instrument, text)
+    if worth is not None:
+        return TypedLine(_line_of(instrument, worth, FineAs.WORTH, text), fact("typed-as-worth"))
     number = typed_number(text)
     preferred = fine_as or FineAs.LINE
     own = _meant(instrument, number, preferred)
@@ -107,6 +116,13 @@ def _several(instrument: Instrument, first: int, last: int) -> int | Undecided:
     alike = Undecided(first, last)
     instrument.check_undecided(alike)
     return alike
+
+
+def _worth_typed(instrument: Instrument, text: str) -> Fraction | None:
+    """What was typed with its unit, or as minutes; None where it is a figure alone."""
+    if instrument.kind is Kind.ANGULAR:
+        return typed_minutes(text)
+    return typed_length(instrument, text, "").value if has_unit(text) else None
 
 
 def _is_line(instrument: Instrument, line: Fraction) -> bool:
@@ -167,26 +183,50 @@ def _line_of(instrument: Instrument, number: Fraction, way: FineAs, text: str) -
 def _none(
     instrument: Instrument, text: str, own: Fraction | None, number: Fraction, way: FineAs
 ) -> int:
-    """Refuse what is no line in any way, with the lines beside it."""
-    scale = instrument.scale
-    if way is FineAs.LINE and (number.denominator == 1 or not scale.estimable()):
-        line = number.numerator if number.denominator == 1 else number
-        instrument.check_line(line, estimates=False)
-    numbered = fine_numerals(instrument).line(number) == number
-    if way is FineAs.LINE and numbered and scale.has_line(number):
-        instrument.check_line(number, estimates=False)
-    beside = []
-    if own is not None and scale.estimable():
-        lines = {floor(own), ceil(own)}
-        beside = sorted(line for line in lines if scale.has_line(line))
-    offers = [Offer(line_typed(instrument, one, way), _told(instrument, one)) for one in beside]
+    """Refuse what is no line in any way, with the lines that it may have been."""
+    if way is FineAs.LINE and number.denominator == 1:
+        instrument.check_line(number.numerator, estimates=False)
     says = fact(
         "fits-no-line",
         typed=Figure(text.strip()),
         tool=Name(instrument.name),
-        last=scale.last_line,
+        last=instrument.scale.last_line,
     )
-    raise Unclear(says, offers)
+    if way is FineAs.LINE and _estimated(instrument, number):
+        try:
+            instrument.check_line(number, estimates=False)
+        except MetrionError as error:
+            says = error.says
+    # A figure below 1 that is no line was hardly meant as one.
+    small = way is FineAs.LINE and number < 1
+    near = _of_worth(instrument, number) if small else own
+    alike = list(_lines_with_a_stroke(instrument, text))
+    raise Unclear(says, alike or _beside(instrument, near, FineAs.WORTH if small else way))
+
+
+def _estimated(instrument: Instrument, number: Fraction) -> bool:
+    """Whether a figure can only be meant as a place between two lines."""
+    if not (number > 1 and instrument.scale.has_line(number)):
+        return False
+    return fine_numerals(instrument).line(number) == number
+
+
+def _beside(instrument: Instrument, near: Fraction | None, way: FineAs) -> Iterator[Offer]:
+    """The lines on both sides of a place between them."""
+    if near is None or not instrument.scale.estimable():
+        return
+    for line in sorted({floor(near), ceil(near)}):
+        if instrument.scale.has_line(line):
+            yield Offer(line_typed(instrument, line, way), _told(instrument, line))
+
+
+def _lines_with_a_stroke(instrument: Instrument, text: str) -> Iterator[Offer]:
+    """Lines that cannot be told apart, where ``15/16`` was typed for them."""
+    if (stroke := _STROKE.fullmatch(text.strip())) and int(stroke[2]) == int(stroke[1]) + 1:
+        first, last = int(stroke[1]), int(stroke[2])
+        with suppress(MetrionError):
+            _several(instrument, first, last)
+            yield Offer(f"{first}-{last}", fact("offer-lines", first=first, last=last))
 
 
 def _two_ways(text: str) -> Fact:

@@ -3,12 +3,12 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Iterable
+from collections.abc import Iterable, Iterator
 from dataclasses import dataclass
 from fractions import Fraction
 from math import ceil, floor
 
-from metrion.core.desk.typed import Offer, Unclear, plainly_typed, typed_length
+from metrion.core.desk.typed import Offer, Unclear, has_unit, plainly_typed, typed_length
 from metrion.core.errors import NotAMark
 from metrion.core.exact.angles import parse_angle
 from metrion.core.exact.bounds import check_length, check_number
@@ -18,6 +18,7 @@ from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.scales.base import is_multiple
 
 _ANGLE = re.compile(r"(-?[0-9]+) *[°: ] *([0-9]{1,2}) *[′']?")
+_LENGTHS = ("mm", "cm", "in")
 _WITH_POINT = re.compile(r"(-?)([0-9]+)\.([0-9]{1,6})°?")
 
 
@@ -58,6 +59,20 @@ def typed_main(
     as_typed = plainly_typed(text) if typed.named else f"{plainly_typed(text)} {typed.unit}"
     read = Figure(f"{instrument.mark_text(typed.value)} {instrument.unit}")
     return TypedMark(typed.value, fact("typed-mark", typed=Figure(as_typed), value=read))
+
+
+def in_another_unit(instrument: Instrument, text: str) -> Iterator[Offer]:
+    """What a main reading beyond the range would be in a unit in which the scale has it.
+
+    Who reads 52 mm on a beam of 15 cm is asked; nothing is taken for what was not typed.
+    """
+    if instrument.kind is Kind.ANGULAR or has_unit(text):
+        return
+    for unit in _LENGTHS:
+        other = f"{plainly_typed(text)} {unit}"
+        value = typed_length(instrument, other, "").value
+        if instrument.can_reach(value) and is_multiple(value, instrument.scale.main_division):
+            yield Offer(other, fact("offer-mark", mark=Figure(other)))
 
 
 def main_typed(instrument: Instrument, main: Fraction) -> str:

@@ -17,9 +17,10 @@ from metrion.core.instruments.appearance import FineAs
 from metrion.core.instruments.instrument import Instrument
 
 _GLYPHS = {"½": "1/2", "¼": "1/4", "¾": "3/4"}
-_MIXED = re.compile(r"(-?)(?:([0-9]+) +)?([0-9]+/[0-9]+)|(-?)([0-9]*) *([½¼¾])")
+_MIXED = re.compile(r"(-?)(?:([0-9]+)(?: +|-))?([0-9]+/[0-9]+)|(-?)([0-9]*) *([½¼¾])")
 _OPEN = re.compile(r"(-?)(?:\.([0-9]+)|([0-9]+)\.)")
 _ANGLE = re.compile(r"(-?[0-9]+)° *([0-9]{1,2}) *[′']?")
+_MINUTES = re.compile(r"(.*[0-9½¼¾]) *[′'](?: *([0-9]{1,2}) *[″\"])?")
 _WITH_UNIT = re.compile(r"(.*[0-9.½¼¾]) *(mm|cm|m|um|µm|μm|in|inch|inches|\"|″)")
 _UNITS = {"µm": "um", "μm": "um", "inch": "in", "inches": "in", '"': "in", "″": "in"}
 
@@ -48,7 +49,7 @@ class Unclear(MetrionError):
 
 
 def typed_number(text: str) -> Fraction:
-    """A number as people type it: ``6,5``, ``.5``, ``1½``, ``1 1/2``, ``−0.5``.
+    """A number as people type it: ``6,5``, ``.5``, ``1½``, ``1 1/2``, ``1-1/2``, ``−0.5``.
 
     Raises:
         NotExact: for anything else.
@@ -107,6 +108,13 @@ class TypedLength:
     value: Fraction
     unit: str
     named: bool
+
+
+def typed_minutes(text: str) -> Fraction | None:
+    """An angle typed as minutes, and seconds: ``12′``, ``6′30″``; None for anything else."""
+    check_length(text)
+    match = _MINUTES.fullmatch(text.strip())
+    return typed_number(match[1]) + Fraction(int(match[2] or 0), 60) if match else None
 
 
 def has_unit(text: str) -> bool:

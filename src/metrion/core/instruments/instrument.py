@@ -194,6 +194,10 @@ class Instrument:
         main = angle(indication.main, Part.MAIN) if self.kind is Kind.ANGULAR else None
         return indication_of(self.scale, indication, main)
 
+    def can_reach(self, value: Fraction) -> bool:
+        """Whether a reading lies in its range; any does where that is not known."""
+        return not self.range or self.range[0] <= value <= self.range[1]
+
     @cached_property
     def _read(self) -> dict[tuple[int, int, Line, bool], Fraction]:
         """What indications have read: most are taken again and again."""

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from fractions import Fraction
 from functools import cached_property
 
@@ -145,10 +145,23 @@ class Measurement:
         """Every observed value, excluded ones too, in the instrument's unit."""
         # A long series reads the same few places again and again: each is worked out once.
         known: dict[tuple[Indication, ...], Fraction] = {}
+        found = []
         for one in self.observations:
-            if one.indications not in known:
-                known[one.indications] = observed_value(self.instrument, one, self.arc)
-        return tuple(known[one.indications] for one in self.observations)
+            value = known.get(one.indications)
+            if value is None:
+                value = observed_value(self.instrument, one, self.arc)
+                known[one.indications] = value
+            found.append(value)
+        return tuple(found)
+
+    def without(self, index: int) -> Measurement:
+        """The same, as if an observation had been set aside."""
+        observations = list(self.observations)
+        observations[index] = replace(observations[index], excluded="on trial")
+        left = replace(self, observations=tuple(observations))
+        # What was read is not worked out again: it does not hang on what counts.
+        left.__dict__["observed"] = self.observed
+        return left
 
     @cached_property
     def counting(self) -> tuple[Fraction, ...]:

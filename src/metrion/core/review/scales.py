@@ -69,7 +69,7 @@ def out_of_range(series: Series) -> Iterator[Flag]:
         return
     low, high = instrument.range
     for index, value in enumerate(series.measurement.observed):
-        if not low <= value <= high:
+        if not instrument.can_reach(value):
             yield Flag(
                 "out-of-range",
                 Level.WARNING,

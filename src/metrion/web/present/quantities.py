@@ -158,9 +158,10 @@ def readings_view(measurement: Measurement, entries: Sequence[Version]) -> list[
     for index, (entry, observation) in enumerate(
         zip(entries, measurement.observations, strict=True)
     ):
-        if observation.indications not in figures:
-            figures[observation.indications] = _figures(measurement, index)
-        views.append(_reading_view(measurement, index, entry, figures[observation.indications]))
+        found = figures.get(observation.indications)
+        if found is None:
+            found = figures[observation.indications] = _figures(measurement, index)
+        views.append(_reading_view(measurement, index, entry, found))
     return views
 
 
@@ -286,7 +287,5 @@ def _suggested(measurement: Measurement, flag: Flag) -> str:
 def _without(measurement: Measurement, flag: Flag) -> str | None:
     if flag.observation is None:
         return None
-    observations: list[Observation] = list(measurement.observations)
-    observations[flag.observation] = replace(observations[flag.observation], excluded="tried")
-    result = reduce_measurement(replace(measurement, observations=tuple(observations)))
+    result = reduce_measurement(measurement.without(flag.observation))
     return shown(result.rounded.printed) if result.rounded else None

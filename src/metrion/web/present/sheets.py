@@ -43,7 +43,7 @@ SECTIONS = {
 }
 """The parts of a view that list entries, with the sections they are kept in."""
 
-TOLD_WHOLE = 50
+TOLD_WHOLE = 20
 """Quantities that one answer tells whole, so that a sheet of a thousand is told as soon as listed;
 the others are told in brief, and each whole by itself."""
 
