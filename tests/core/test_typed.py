@@ -84,6 +84,9 @@ def test_a_mark_that_cannot_be_is_answered_with_the_possible_ones() -> None:
         (SCREW, "38", 38, "Line 38"),
         (SCREW, "0.38", 38, "Taken as what the line is worth. Line 38"),
         (ROUND, "11", 11, "Line 11"),
+        (ROUND, "12′", 12, "Taken as what the line is worth. Line 12"),
+        (TWENTY, "6′30″", 13, "Taken as what the line is worth. Line 13"),
+        (TWENTY, "6,5'", 13, "Taken as what the line is worth. Line 13"),
     ],
 )
 def test_a_fine_reading_is_understood_by_what_fits(
@@ -119,6 +122,39 @@ def test_who_types_a_numeral_hears_nothing_of_estimates() -> None:
     answer = consider(PLAIN_MM, "6", "3.25")
     assert "estimate" not in say(answer.line_fault)  # type: ignore[arg-type]
     assert "estimate" in say(consider(SCREW, "6", "26.4").line_fault)  # type: ignore[arg-type]
+
+
+@pytest.mark.parametrize(
+    ("tool", "typed", "offered"),
+    [
+        (SCREW, "28.5", ["28", "29"]),
+        (PLAIN_MM, "0.27", ["13", "14"]),
+        (PLAIN_MM, "15/16", ["15-16"]),
+        (PLAIN_MM, "15/17", ["44", "45"]),
+        (SCREW, "0.7", []),
+        (TWENTY, "6′20″", ["12", "13"]),
+    ],
+)
+def test_what_is_no_line_is_answered_with_what_may_have_been_meant(
+    tool: Instrument, typed: str, offered: list[str]
+) -> None:
+    answer = consider(tool, "0", typed)
+    assert answer.line is None
+    assert [one.text for one in answer.line_offers] == offered
+    for text in offered:
+        assert consider(tool, "0", text).line is not None
+
+
+def test_a_mark_beyond_the_beam_is_asked_about_in_the_unit_that_fits() -> None:
+    short = replace(IN_CM, range=(Fraction(0), Fraction(150)))
+    answer = consider(short, "52", "3")
+    assert (answer.main, [one.text for one in answer.main_offers]) == (520, ["52 mm"])
+    assert consider(short, "52 mm", "3").main_offers == ()
+    assert consider(short, "5.2", "3").main_offers == consider(short, "-0.1", "3").main_offers == ()
+
+
+def test_inches_are_typed_with_a_stroke_between() -> None:
+    assert consider(caliper(8, 7, "in", ONE / 16), "1-3/16", "").main == Fraction(19, 16)
 
 
 @pytest.mark.parametrize(

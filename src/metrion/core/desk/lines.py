@@ -17,7 +17,7 @@ from metrion.core.desk.typed import (
     typed_minutes,
     typed_number,
 )
-from metrion.core.errors import MetrionError, NoSuchLine
+from metrion.core.errors import MetrionError, NoSuchLine, NotEstimable
 from metrion.core.exact.numbers import to_text
 from metrion.core.facts import Fact, Figure, Name, fact
 from metrion.core.instruments.appearance import FineAs
@@ -64,11 +64,14 @@ def typed_line(
     """
     if several := _SEVERAL.fullmatch(text.strip()):
         return TypedLine(_several(instrument, int(several[1]), int(several[2])))
+    preferred = fine_as or FineAs.LINE
     worth = _worth_typed(instrument, text)
     if worth is not None:
-        return TypedLine(_line_of(instrument, worth, FineAs.WORTH, text), fact("typed-as-worth"))
+        line = _of_worth(instrument, worth)
+        if line is None or not _is_line(instrument, line):
+            raise _no_line(instrument, text, line, preferred)
+        return TypedLine(line.numerator, fact("typed-as-worth"))
     number = typed_number(text)
-    preferred = fine_as or FineAs.LINE
     own = _meant(instrument, number, preferred)
     if own is not None and _is_line(instrument, own):
         return TypedLine(own.numerator)
@@ -82,7 +85,13 @@ def typed_line(
         return TypedLine(line.numerator, fact(f"typed-as-{way}"))
     if others:
         raise Unclear(_two_ways(text), _ways(instrument, text, others))
-    return TypedLine(_none(instrument, text, own, number, preferred))
+    if preferred is not FineAs.LINE:
+        raise _no_line(instrument, text, own, preferred)
+    if number.denominator == 1:
+        instrument.check_line(number.numerator, estimates=False)
+    # A figure below 1 that is no line was hardly meant as one.
+    near = number if number > 1 else _of_worth(instrument, number)
+    raise _no_line(instrument, text, near, preferred, _estimated(instrument, number))
 
 
 def line_typed(instrument: Instrument, line: Line, fine_as: FineAs | None) -> str:
@@ -173,42 +182,36 @@ def _worth(instrument: Instrument, line: Line) -> Fraction:
     return instrument.scale.reading(Indication(Fraction(0), line))
 
 
-def _line_of(instrument: Instrument, number: Fraction, way: FineAs, text: str) -> int:
-    line = _meant(instrument, number, way)
-    if line is None or not _is_line(instrument, line):
-        return _none(instrument, text, line, number, way)
-    return line.numerator
+def _no_line(
+    instrument: Instrument, text: str, near: Fraction | None, way: FineAs, says: Fact | None = None
+) -> Unclear:
+    """What is no line in any way, with the lines that it may have been.
 
-
-def _none(
-    instrument: Instrument, text: str, own: Fraction | None, number: Fraction, way: FineAs
-) -> int:
-    """Refuse what is no line in any way, with the lines that it may have been."""
-    if way is FineAs.LINE and number.denominator == 1:
-        instrument.check_line(number.numerator, estimates=False)
-    says = fact(
+    Args:
+        near: a place between those lines.
+        way: how they are typed.
+        says: what is wrong, if it is not that nothing fits.
+    """
+    fits_none = fact(
         "fits-no-line",
         typed=Figure(text.strip()),
         tool=Name(instrument.name),
         last=instrument.scale.last_line,
     )
-    if way is FineAs.LINE and _estimated(instrument, number):
-        try:
-            instrument.check_line(number, estimates=False)
-        except MetrionError as error:
-            says = error.says
-    # A figure below 1 that is no line was hardly meant as one.
-    small = way is FineAs.LINE and number < 1
-    near = _of_worth(instrument, number) if small else own
     alike = list(_lines_with_a_stroke(instrument, text))
-    raise Unclear(says, alike or _beside(instrument, near, FineAs.WORTH if small else way))
+    return Unclear(says or fits_none, alike or _beside(instrument, near, way))
 
 
-def _estimated(instrument: Instrument, number: Fraction) -> bool:
-    """Whether a figure can only be meant as a place between two lines."""
-    if not (number > 1 and instrument.scale.has_line(number)):
-        return False
-    return fine_numerals(instrument).line(number) == number
+def _estimated(instrument: Instrument, number: Fraction) -> Fact | None:
+    """That a place between lines is not estimated, where a figure can mean nothing else."""
+    numbered = fine_numerals(instrument).line(number) == number
+    if not (numbered and number > 1 and instrument.scale.has_line(number)):
+        return None
+    try:
+        instrument.check_line(number, estimates=False)
+    except NotEstimable as error:
+        return error.says
+    return None
 
 
 def _beside(instrument: Instrument, near: Fraction | None, way: FineAs) -> Iterator[Offer]:
