@@ -15,7 +15,7 @@ from metrion.core.quantity.derived import Derived, TypedValue
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation
 from metrion.core.quantity.zero import ZeroCheck
-from metrion.core.scales import Indication, VernierScale
+from metrion.core.scales import Indication, PlainScale, VernierScale
 from metrion.core.uncertainty.conventions import BUILT_IN, Convention
 from metrion.voice import plainly
 from tests.said import saying
@@ -98,6 +98,21 @@ def test_the_same_value_and_nothing_to_compare_with() -> None:
     zero = compare(measured("m", 4), typed("0"))
     assert zero is not None
     assert zero.percent is None
+
+
+def test_how_much_finer_one_tool_is_than_another_is_said() -> None:
+    ruler = Instrument("r", "Ruler", Kind.PLAIN, "cm", PlainScale(Fraction("0.1")))
+    seen = (Observation((Indication(Fraction("0.6"), 0),)),)
+    coarse, fine = Measurement("n", "n", ruler, HALF, seen), measured("m", 4)
+    ways = {(coarse, fine): "larger", (fine, coarse): "smaller"}
+    for (own, other), way in ways.items():
+        found = compare(own, other)
+        assert found is not None
+        assert f"is 20 times {way} than the" in say(found.sentences[-1])
+    for other in (measured("n", 6), typed("6.1", "0.5")):
+        alike = compare(fine, other)
+        assert alike is not None
+        assert "Its uncertainty" not in say(alike.sentences[-1])
 
 
 def test_a_length_is_not_compared_with_a_mass() -> None:

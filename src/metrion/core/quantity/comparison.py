@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from fractions import Fraction
 
@@ -12,12 +13,14 @@ from metrion.core.exact.units import Unit, parse_unit
 from metrion.core.facts import Amount, Argument, Fact, Figure, Name, fact
 from metrion.core.formula import PI, Formula
 from metrion.core.formula.expression import name, replaced
-from metrion.core.quantity.derived import Derived, TypedValue, reduce_derived
+from metrion.core.quantity.derived import Derived, DerivedResult, TypedValue, reduce_derived
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.uncertainty.conventions import Convention, Family
 
 _USUAL, _DOUBTFUL = 2, 3
 """Standard uncertainties up to which a difference is usual, and from which it is hardly chance."""
+_FINER = 2
+"""How many times smaller an uncertainty must be to be called so."""
 
 
 @dataclass(frozen=True)
@@ -62,13 +65,33 @@ def compare(own: Measurement | Derived, other: Comparand) -> Comparison | None:
     inputs = {**mine.inputs, **theirs.inputs}
     formula = Formula("", mine.formula.tree - theirs.formula.tree)
     difference = reduce_derived(replace(mine, formula=formula, inputs=inputs))
-    expected = reduce_derived(replace(theirs, unit=mine.unit)).value
-    if difference.value is None or difference.uncertainty is None or expected is None:
+    expected = reduce_derived(replace(theirs, unit=mine.unit))
+    if difference.value is None or difference.uncertainty is None or expected.value is None:
         return None
-    return _compared(
-        Fraction(difference.value), Fraction(expected), difference.uncertainty.size,
+    found = _compared(
+        Fraction(difference.value), Fraction(expected.value), difference.uncertainty.size,
         mine.unit, own.convention,
     )  # fmt: skip
+    if isinstance(other, TypedValue):
+        return found
+    finer = _finer(reduce_derived(mine), expected)
+    return replace(found, sentences=(*found.sentences, *finer))
+
+
+def _finer(own: DerivedResult, other: DerivedResult) -> Iterator[Fact]:
+    """How much smaller one uncertainty is than the other, where it is so by much."""
+    if not own.uncertainty or not other.uncertainty:
+        return
+    mine, theirs = own.uncertainty.size, other.uncertainty.size
+    small, large = sorted((mine, theirs))
+    if small and large >= _FINER * small:
+        unit = own.derived.unit.text
+        yield fact(
+            f"uncertainty-{'smaller' if mine < theirs else 'larger'}",
+            own=Amount(mine, unit),
+            other=Amount(theirs, unit),
+            times=Figure(to_figures(large / small, 2)),
+        )
 
 
 def _derived(given: Comparand, convention: Convention) -> Derived:
