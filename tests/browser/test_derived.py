@@ -54,7 +54,7 @@ def test_another_convention_is_compared_and_taken(page: Page, server: str) -> No
     page.goto(f"{server}/sheets/spare-parts/quantities/ferrule")
     sentence = page.get_by_test_id("sentence")
     expect(sentence).to_contain_text("(8.72 ± 0.03) mm")
-    page.get_by_role("button", name="What others would say").click()
+    page.get_by_role("button", name="Other conventions").click()
     convention = page.locator(".convention", has_text="Whole division")
     expect(convention).to_contain_text("(8.7 ± 0.1) mm")
     expect(convention).to_contain_text("It takes a whole least count as the limit of one look")

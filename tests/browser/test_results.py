@@ -30,7 +30,7 @@ def test_a_number_leads_back_to_the_marks_and_to_the_scales(page: Page, unchange
 
 def test_what_makes_two_courses_differ_is_found(page: Page, server: str) -> None:
     open_spreader(page, server)
-    page.get_by_role("button", name="What others would say").click()
+    page.get_by_role("button", name="Other conventions").click()
     convention = page.locator(".convention", has_text="95 % coverage")
     expect(convention).to_contain_text("widens the result to cover 95 %")
     convention.get_by_role("button", name="Use it for this quantity").click()
@@ -68,7 +68,7 @@ def test_a_convention_of_ones_own_is_described_and_used(page: Page, server: str)
     page.get_by_role("button", name="Keep it").click()
     expect(page.get_by_label("conventions of your own")).to_contain_text("First-year course")
     open_spreader(page, server)
-    page.get_by_role("button", name="What others would say").click()
+    page.get_by_role("button", name="Other conventions").click()
     own = page.locator(".convention", has_text="First-year course")
     own.get_by_role("button", name="Use it for this quantity").click()
     page.keyboard.press("Escape")

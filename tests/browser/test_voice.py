@@ -72,7 +72,7 @@ def test_dialogs_and_menus(page: Page, strange: str) -> None:
     expect(page.get_by_role("dialog")).to_be_visible()
     looked_at(page)
     page.keyboard.press("Escape")
-    page.get_by_role("button", name=accented("What others would say")).click()
+    page.get_by_role("button", name=accented("Other conventions")).click()
     looked_at(page)
     page.keyboard.press("Escape")
     page.goto(f"{strange}/sheets/spare-parts")

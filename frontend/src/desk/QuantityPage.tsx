@@ -20,6 +20,7 @@ import { ConventionChip } from "../app/ConventionChip";
 import { AnotherLikeIt } from "./AnotherLikeIt";
 import "./desk.css";
 import { Ribbon } from "./Ribbon";
+import { toAsk, type Reopened } from "./reopened";
 import { Stage } from "./Stage";
 import { say } from "../voice";
 
@@ -47,15 +48,10 @@ interface Props {
   instrument: Instrument;
 }
 
-/** A reading taken up from the tally: to be shown on the scales, or to have its figures changed. */
-interface TakenUp {
-  reading: Reading;
-  to: "look" | "change";
-}
-
 function QuantityDesk({ sheet, quantity, instrument }: Props) {
   const { message } = App.useApp();
-  const [takenUp, setTakenUp] = useState<TakenUp | null>(null);
+  const [takenUp, setTakenUp] = useState<Reopened | null>(null);
+  const [made, setMade] = useState<string | null>(null);
   const [blind, setBlind] = useState(false);
   const [table, setTable] = useState(false);
   const waiting = useWaiting(sheet.id, quantity.id);
@@ -67,14 +63,16 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
       { onError: (problem) => void message.error(problem.message) },
     );
   const actions: LookActions = {
-    lookAgain: (reading) => setTakenUp({ reading, to: "look" }),
+    show: (reading) => setTakenUp({ reading, to: "show" }),
+    lookAgain: (reading) => setTakenUp({ reading, to: "again" }),
     change: (reading) => setTakenUp({ reading, to: "change" }),
     misread: (reading, figures) => alter(reading, { ...figures, why: say("desk-misread") }),
     setAside: (reading, reason) => alter(reading, { excluded: reason }),
     countAgain: (reading) => alter(reading, { excluded: null }),
     stands: (reading, code) => alter(reading, { looked_again: [code] }),
   };
-  const changing = takenUp?.to === "change" ? takenUp.reading : null;
+  const asked = toAsk(quantity, made);
+  const changing = takenUp && takenUp.to !== "show" ? takenUp.reading : null;
   return (
     <div className="desk">
       <header className="desk-head">
@@ -85,9 +83,10 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
       <Stage
         // A reading to be changed is entered afresh, from where it stands.
         key={changing?.id ?? "new"}
-        {...{ sheet, quantity, instrument, changing }}
-        looked={takenUp?.to === "look" ? takenUp.reading : null}
-        blind={blind}
+        {...{ sheet, quantity, instrument, blind, actions }}
+        reopened={takenUp}
+        asked={blind ? null : asked}
+        onMade={setMade}
         onBlind={setBlind}
         onTable={() => setTable(true)}
         onArc={(arc) =>
@@ -110,7 +109,8 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
         <Tally
           quantity={quantity}
           instrument={instrument}
-          at={takenUp?.reading.id ?? null}
+          reopened={takenUp}
+          asked={asked?.flag ?? null}
           actions={actions}
           blind={blind}
           waiting={waiting}
@@ -125,10 +125,14 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
           sheet={sheet.id}
           quantity={quantity}
           another={<AnotherLikeIt {...{ sheet, quantity }} />}
-          convention={<ConventionChip />}
+          convention={
+            <span className="narrow-only">
+              <ConventionChip />
+            </span>
+          }
           onLook={(index) => {
             const reading = quantity.readings[index];
-            if (reading) setTakenUp({ reading, to: "look" });
+            if (reading) actions.show(reading);
           }}
         />
       )}

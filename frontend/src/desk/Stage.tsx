@@ -15,11 +15,15 @@ import { Equation, type Ending, type EquationHandle } from "../equation/Equation
 import { Keypad } from "../equation/Keypad";
 import { Offers } from "../equation/Offers";
 import { useNarrow } from "../equation/useNarrow";
+import type { LookActions } from "../tally";
 import { Strip } from "../strip";
 import { ZeroTerm } from "../zero/ZeroTerm";
+import { AtTheEye } from "./AtTheEye";
 import { MoreBlanks } from "./MoreBlanks";
 import { pairEnding } from "./pairEnding";
 import { PlaceBlank } from "./PlaceBlank";
+import type { Question, Reopened } from "./reopened";
+import { isEmpty } from "./useDesk";
 import { useBenchKeys } from "./useBenchKeys";
 import { recordable, useRecording } from "./useRecording";
 import { useWakeLock } from "./useWakeLock";
@@ -30,10 +34,13 @@ interface Props {
   sheet: Sheet;
   quantity: Quantity;
   instrument: Instrument;
-  /** A reading whose figures are being changed. */
-  changing: Reading | null;
-  /** A reading that is shown on the scales to be looked at again. */
-  looked: Reading | null;
+  /** A reading that was taken up from the tally. */
+  reopened: Reopened | null;
+  /** What is asked while nothing is entered. */
+  asked: Question | null;
+  actions: LookActions;
+  /** A reading is on its way, under this id. */
+  onMade: (id: string) => void;
   /** Whether earlier figures are hidden while reading. */
   blind: boolean;
   onBlind: (blind: boolean) => void;
@@ -47,7 +54,10 @@ interface Props {
 
 /** Strip and equation: where a reading is made. */
 export function Stage(props: Props) {
-  const { sheet, quantity, instrument, changing, looked, blind, onBlind, onTable, onArc } = props;
+  const { sheet, quantity, instrument, reopened, blind, onBlind, onTable, onArc } = props;
+  const looked = reopened?.to === "show" ? reopened.reading : null;
+  const again = reopened?.to === "again" ? reopened.reading : null;
+  const changing = reopened && !looked ? reopened.reading : null;
   const { message } = App.useApp();
   const tool = useAmendInstrument(props.sheet.id);
   const { singleKeys } = useChosen();
@@ -60,7 +70,7 @@ export function Stage(props: Props) {
     void message.error(
       problem instanceof Error ? problem.message : say("zero-this-could-not-be-saved"),
     );
-  const recording = useRecording({ ...props, begin, fail });
+  const recording = useRecording({ ...props, changing, afresh: again !== null, begin, fail });
   const keepFineAs = (fineAs: FineAs) => tool.mutate({ seen: instrument, fine_as: fineAs });
   const { desk, positions, given, give } = recording;
   const { answer, entry } = desk;
@@ -74,13 +84,17 @@ export function Stage(props: Props) {
     onProblem: fail,
   });
 
-  const last = looked ?? quantity.readings.at(-1) ?? null;
+  // What was read before is not to steer a fresh look.
+  const last = again ? null : (looked ?? quantity.readings.at(-1) ?? null);
   const paired = quantity.sort !== "single";
   const rest = paired ? (before?.position.position ?? last?.positions[1]) : last?.position;
   const ending = paired
     ? pairEnding(positions, instrument, answer, recording.takeBack)
     : singleEnding(<ZeroTerm {...{ sheet, quantity, instrument }} />, answer);
   const { record } = recording;
+  const question = props.asked && !changing && isEmpty(entry) && (
+    <AtTheEye question={props.asked} actions={props.actions} onDone={begin} />
+  );
   return (
     <section ref={whole} className="stage" aria-label={say("desk-scales")}>
       <Strip
@@ -110,6 +124,9 @@ export function Stage(props: Props) {
         padded
         ending={ending}
         onEnter={record}
+        task={taskOf(reopened, quantity)}
+        question={!narrow && question}
+        onLeave={reopened ? props.onDone : undefined}
       >
         <PlaceBlank
           place={given.place}
@@ -120,11 +137,6 @@ export function Stage(props: Props) {
         <Button type="text" aria-expanded={more} onClick={() => setMore(!more)}>
           {more ? say("desk-less") : say("desk-more")}
         </Button>
-        {changing && (
-          <Button size="large" onClick={props.onDone}>
-            {say("desk-leave-it")}
-          </Button>
-        )}
         <Button
           type="primary"
           size="large"
@@ -135,9 +147,7 @@ export function Stage(props: Props) {
           {others
             ? say("desk-keep-it-next")
             : changing
-              ? say("desk-change-reading", {
-                  at: quantity.readings.findIndex(({ id }) => id === changing.id) + 1,
-                })
+              ? say("desk-change-reading", { at: numberOf(changing, quantity) })
               : say("desk-record")}
         </Button>
       </Equation>
@@ -154,6 +164,17 @@ export function Stage(props: Props) {
               <Offers desk={desk} blank="fine" onFineAs={keepFineAs} />
             </>
           }
+          task={
+            changing && (
+              <>
+                {taskOf(reopened, quantity)}
+                <Button type="link" onClick={props.onDone}>
+                  {say("desk-leave-it")}
+                </Button>
+              </>
+            )
+          }
+          question={question}
           onKey={(key) => equation.current?.press(key)}
           onRecord={record}
           act={others ? say("desk-keep") : say("desk-record-2")}
@@ -167,6 +188,15 @@ export function Stage(props: Props) {
       )}
     </section>
   );
+}
+
+const numberOf = ({ id }: Reading, { readings }: Quantity) =>
+  readings.findIndex((one) => one.id === id) + 1;
+
+/** What a reading was taken up for, in words; empty for a new one. */
+function taskOf(reopened: Reopened | null, quantity: Quantity): string {
+  if (!reopened || reopened.to === "show") return "";
+  return say(`desk-task-${reopened.to}`, { at: numberOf(reopened.reading, quantity) });
 }
 
 /** How the equation of a single reading goes on: less the zero error. */

@@ -11,6 +11,7 @@ import {
 import type { Entered } from "../outbox/outbox";
 import { post } from "../outbox/useOutbox";
 import { asFields, circumstancesOf, kept, NONE, type Circumstances } from "./circumstances";
+import { openLooks } from "./reopened";
 import { figuresOf, useSheetDesk, type Desk } from "./useDesk";
 import { say } from "../voice";
 import { asLooks, usePositions, type Position } from "./usePositions";
@@ -21,6 +22,9 @@ interface Recorded {
   instrument: Instrument;
   /** A reading whose figures are being changed. */
   changing: Reading | null;
+  /** Whether they are read afresh, as if they had not been read before. */
+  afresh: boolean;
+  onMade: (id: string) => void;
   /** The entry was recorded, or left. */
   onDone: () => void;
   /** Puts the cursor where the next figure goes. */
@@ -30,13 +34,13 @@ interface Recorded {
 
 /** A reading from its first figure until it is on its way: looks, circumstances, and the record. */
 export function useRecording(props: Recorded) {
-  const { sheet, quantity, instrument, changing, onDone, begin, fail } = props;
+  const { sheet, quantity, instrument, changing, afresh, onDone, begin, fail } = props;
   const paired = quantity.sort !== "single";
   const positions = usePositions(quantity.sort);
   const { more: others } = positions;
   const desk = useSheetDesk(sheet.id, instrument.id, quantity.zero, {
     fineAs: instrument.fine_as,
-    start: paired ? null : (changing?.position ?? null),
+    start: paired || afresh ? null : (changing?.position ?? null),
     estimates: quantity.estimates,
     pairing: {
       sort: quantity.sort,
@@ -96,14 +100,16 @@ export function useRecording(props: Recorded) {
       return;
     }
     if (desk.settled ? answer?.read == null : !typed) return;
+    const id = newId();
     post({
-      id: newId(),
+      id,
       sheet: sheet.id,
       quantity: quantity.id,
       entered: [...positions.kept.map((one) => one.entered), entered()],
       fields: asFields(given),
       refused: "",
     });
+    props.onMade(id);
     done();
   }
   function withAnswer() {
@@ -112,12 +118,24 @@ export function useRecording(props: Recorded) {
     else if (changing) change(changing);
   }
   function change(reading: Reading) {
+    // Who looks afresh and sees the same has looked again: the reading stands.
+    const same = paired ? answer?.between === reading.corrected : answer?.read === reading.read;
+    if (afresh && same) {
+      const looks = openLooks(quantity).filter((look) => look.reading.id === reading.id);
+      if (looks.length === 0) done();
+      else
+        amend.mutate(
+          { seen: reading, looked_again: looks.map(({ flag }) => flag.code) },
+          { onSuccess: done, onError: fail },
+        );
+      return;
+    }
     const figures = [...positions.kept.map((one) => one.figures), answer && figuresOf(answer)];
     const known = figures.filter((one) => one !== null);
     if (known.length < figures.length) return;
     const fields = { ...asLooks(known), ...asFields(given) };
     amend.mutate(
-      { seen: reading, ...fields, why: say("desk-changed") },
+      { seen: reading, ...fields, why: say(afresh ? "desk-looked-again" : "desk-changed") },
       { onSuccess: done, onError: fail },
     );
   }

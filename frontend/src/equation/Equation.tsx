@@ -1,3 +1,4 @@
+import { Button } from "antd";
 import {
   useEffect,
   useImperativeHandle,
@@ -43,6 +44,12 @@ export interface EquationProps {
   /** How the equation goes on once main and fine reading make a figure. */
   ending: Ending;
   onEnter: () => void;
+  /** What a reading was taken up again for; empty for a new one. */
+  task?: string;
+  /** What is asked in the place of the words, while nothing is entered. */
+  question?: ReactNode;
+  /** Leaves a reading that was taken up, as it is. */
+  onLeave?: (() => void) | undefined;
   /** Whether the cursor waits in the main blank from the first. */
   autoFocus?: boolean;
   /** Whether a key pad of the page goes with it on a phone. */
@@ -72,7 +79,7 @@ const FINE_LABEL = () => ({
 
 /** The working line: its blanks are the input, the rest is worked out as they fill. */
 export function Equation({ ref, ending, children, ...props }: EquationProps) {
-  const { desk, instrument, onEnter } = props;
+  const { desk, instrument, onEnter, onLeave } = props;
   const fineAs = props.fineAs ?? "line";
   const { entry, answer, settled } = desk;
   const main = useRef<HTMLInputElement>(null);
@@ -111,7 +118,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
   const angular = instrument.kind === "angular";
   const unit = angular ? "" : instrument.unit;
   const screw = instrument.kind === "screw";
-  const keys = useBlankKeys({ desk, instrument, fineAs, onEnter, main, fine });
+  const keys = useBlankKeys({ desk, instrument, fineAs, onEnter, onLeave, main, fine });
   const waiting = desk.away && !settled;
   return (
     <div className="equation" data-settled={settled}>
@@ -160,7 +167,19 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
         <EndingTerms {...{ ending, unit }} waiting={waiting} />
         <div className="equation-act">{children}</div>
       </div>
-      <p className="equation-words">{words(desk, instrument)}</p>
+      <div className="equation-words">
+        {props.question || (
+          <p>
+            {props.task && <b>{props.task} </b>}
+            {words(desk, instrument, props.task)}{" "}
+            {onLeave && (
+              <Button type="link" onClick={onLeave}>
+                {say("desk-leave-it")}
+              </Button>
+            )}
+          </p>
+        )}
+      </div>
     </div>
   );
 }
@@ -257,10 +276,11 @@ const CHARACTERS = 3;
 const widthOf = (text: string) =>
   ({ "--chars": Math.max(CHARACTERS, text.length) }) as CSSProperties;
 
-function words(desk: Desk, instrument: Instrument): string {
+function words(desk: Desk, instrument: Instrument, task = ""): string {
   if (desk.away) return say("equation-metrion-does-not-answer-at-the");
   if (desk.refused) return say("equation-what-you-typed-stays-here", { refused: desk.refused });
   if (desk.answer?.sentences.length) return desk.answer.sentences.join(" ");
+  if (task) return say("equation-enter-replaces-esc-leaves");
   const how = instrument.appearance.display ? "display" : instrument.kind;
   return say(`equation-how-${how}`, {
     least: instrument.least_count_text,

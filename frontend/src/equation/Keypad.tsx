@@ -16,6 +16,10 @@ interface Props {
   single?: boolean;
   /** What could be meant by a figure in question: asked here, where the thumb and the eye are. */
   offers?: ReactNode;
+  /** What a reading was taken up again for. */
+  task?: ReactNode;
+  /** What is asked about the reading before, in the place of its figure. */
+  question?: ReactNode;
   /** What the big key does. */
   act: string;
   onKey: (key: Key) => void;
@@ -38,6 +42,8 @@ export function Keypad({
   angular,
   single,
   offers,
+  task,
+  question,
   act,
   onKey,
   onRecord,
@@ -58,9 +64,12 @@ export function Keypad({
     >
       <div className="keypad-dock">
         <div className="keypad-offers">{offers}</div>
-        <output className="keypad-corrected part-result">
-          {corrected || (kept ? say("equation-kept", { kept }) : "…")}
-        </output>
+        {task && <p className="keypad-task">{task}</p>}
+        {question || (
+          <output className="keypad-corrected part-result">
+            {corrected || (kept ? say("equation-kept", { kept }) : "…")}
+          </output>
+        )}
       </div>
       {keys.map((key) => (
         <Button

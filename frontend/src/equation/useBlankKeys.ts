@@ -10,12 +10,15 @@ interface Keyed {
   instrument: Instrument;
   fineAs: FineAs;
   onEnter: () => void;
+  /** Leaves a reading that was taken up again, as it is. */
+  onLeave: (() => void) | undefined;
   main: RefObject<HTMLInputElement | null>;
   fine: RefObject<HTMLInputElement | null>;
 }
 
 /** What the keys do in the two blanks: arrows move the scales, space goes on, Enter records. */
-export function useBlankKeys({ desk, instrument, fineAs, onEnter, main, fine }: Keyed) {
+export function useBlankKeys(keyed: Keyed) {
+  const { desk, instrument, fineAs, onEnter, onLeave, main, fine } = keyed;
   const { entry, answer } = desk;
   function move(blank: Blank, marks: number) {
     const { division, least_count } = instrument.lines;
@@ -49,6 +52,7 @@ export function useBlankKeys({ desk, instrument, fineAs, onEnter, main, fine }: 
       } else if (event.key === "Escape") {
         desk.clear();
         main.current?.focus();
+        onLeave?.();
       } else if (event.key === "Backspace" && blank === "fine" && entry.fine === "") {
         main.current?.focus();
       }

@@ -44,67 +44,72 @@ export function ResultPanel({ sheet, quantity, onLook, another, convention }: Pr
   const short = quantity.working.filter(({ key }) => !SAID.test(key));
   return (
     <section className="result-panel" aria-label={say("desk-result")}>
-      <p className="result-head">
-        {result.count === 0
-          ? say("results-no-reading-yet-so-no-result")
-          : say("results-result-of-readings", { count: result.count }) +
-            (looks.length > 0 ? `, ${say("results-looks-open", { count: looks.length })}` : "")}
-      </p>
-      {apart && <Places sheet={sheet} quantity={quantity} />}
-      <p className={apart ? "result-together" : "result-sentence"} data-testid="sentence">
-        {apart && `${say("results-all-together")} `}
-        {result.sentence ? (
-          <span className="mark-result">
-            {quantity.symbol && `${quantity.symbol} = `}
-            {result.sentence}
-          </span>
-        ) : (
-          "…"
+      <div className="result-body">
+        <p className="result-head">
+          {result.count === 0
+            ? say("results-no-reading-yet-so-no-result")
+            : say("results-result-of-readings", { count: result.count }) +
+              (looks.length > 0 ? `, ${say("results-looks-open", { count: looks.length })}` : "")}
+        </p>
+        {apart && <Places sheet={sheet} quantity={quantity} />}
+        <p className={apart ? "result-together" : "result-sentence"} data-testid="sentence">
+          {apart && `${say("results-all-together")} `}
+          {result.sentence ? (
+            <span className="mark-result">
+              {quantity.symbol && `${quantity.symbol} = `}
+              {result.sentence}
+            </span>
+          ) : (
+            "…"
+          )}
+        </p>
+        {zeros.map((flag) => (
+          <WrappedZero key={flag.zero_check} {...{ sheet, quantity, flag }} />
+        ))}
+        {result.sentence && <Working steps={short} onFollow={setFollowed} />}
+        {result.sentence && (
+          <AlsoIn
+            also={quantity.also}
+            onChange={(units) => amend.mutateAsync({ seen: quantity, also_in: units })}
+          />
         )}
-      </p>
-      {result.sentence && (
-        <AlsoIn
-          also={quantity.also}
-          onChange={(units) => amend.mutateAsync({ seen: quantity, also_in: units })}
-        />
-      )}
-      {zeros.map((flag) => (
-        <WrappedZero key={flag.zero_check} {...{ sheet, quantity, flag }} />
-      ))}
-      {result.sentence && <Working steps={short} onFollow={setFollowed} />}
-      <BudgetBars budget={quantity.budget} />
-      <ComparedWords compared={quantity.compared} />
-      {about.map(
-        (flag) =>
-          flag.without && (
-            <p key={`${flag.code} ${flag.observation}`} className="result-without">
-              {say("results-without-reading", {
-                at: (flag.observation ?? 0) + 1,
-                without: flag.without,
-              })}
+        <BudgetBars budget={quantity.budget} />
+        <ComparedWords compared={quantity.compared} />
+        {about.map(
+          (flag) =>
+            flag.without && (
+              <p key={`${flag.code} ${flag.observation}`} className="result-without">
+                {say("results-without-reading", {
+                  at: (flag.observation ?? 0) + 1,
+                  without: flag.without,
+                })}
+              </p>
+            ),
+        )}
+        {general
+          .filter(({ code }) => code !== "zero-wrapped")
+          .map((flag) => (
+            <p key={flag.code} className={`result-note ${flag.level}`}>
+              {flag.message}
+              {flag.code === "place-effect" && <ReportApart {...{ sheet, quantity }} apart />}
             </p>
-          ),
-      )}
-      {general
-        .filter(({ code }) => code !== "zero-wrapped")
-        .map((flag) => (
-          <p key={flag.code} className={`result-note ${flag.level}`}>
-            {flag.message}
-            {flag.code === "place-effect" && <ReportApart {...{ sheet, quantity }} apart />}
+          ))}
+        {quantity.hints.map((hint) => (
+          <p key={hint.code} className="result-note warning">
+            {hint.message}
           </p>
         ))}
-      {quantity.hints.map((hint) => (
-        <p key={hint.code} className="result-note warning">
-          {hint.message}
-        </p>
-      ))}
-      {quantity.advice && <p className="result-note">{quantity.advice}</p>}
-      <p className="result-foot">
-        {result.relative_percent !== null &&
-          say("results-the-uncertainty-is-of-the-value", {
-            relative_percent: result.relative_percent,
-          })}
-        {convention ?? `${say("results-convention")} ${quantity.convention_name}. `}
+        {quantity.advice && <p className="result-note">{quantity.advice}</p>}
+        {result.relative_percent !== null && (
+          <p className="result-note">
+            {say("results-the-uncertainty-is-of-the-value", {
+              relative_percent: result.relative_percent,
+            })}
+          </p>
+        )}
+      </div>
+      <div className="result-acts">
+        {convention}
         <Button type="link" onClick={() => setFollowed("")}>
           {say("derived-whole-working")}
         </Button>
@@ -121,7 +126,7 @@ export function ResultPanel({ sheet, quantity, onLook, another, convention }: Pr
           }
         />
         {another}
-      </p>
+      </div>
       {followed !== null && (
         <QuantityWorking
           title={quantity.name}

@@ -5,7 +5,7 @@ import { useUndo, type Sheet } from "../api";
 import { say } from "../voice";
 import { DRAWN } from "../app/icons";
 
-/** Undo and redo, each saying what it would do. */
+/** Undo, and redo where something was undone; each says what it would do. */
 export function UndoButtons({ sheet }: { sheet: Sheet }) {
   const { message } = App.useApp();
   const undo = useUndo(sheet.id);
@@ -20,17 +20,22 @@ export function UndoButtons({ sheet }: { sheet: Sheet }) {
           aria-label={say("sheet-undo")}
           disabled={sheet.undo === null}
           onClick={act("undo")}
-        />
+        >
+          <span className="undo-word">{say("sheet-undo")}</span>
+        </Button>
       </Tooltip>
-      <Tooltip title={sheet.redo && say("sheet-redo-ctrl-y", { redo: sheet.redo })}>
-        <Button
-          type="text"
-          icon={<RedoOutlined {...DRAWN} />}
-          aria-label={say("sheet-redo")}
-          disabled={sheet.redo === null}
-          onClick={act("redo")}
-        />
-      </Tooltip>
+      {sheet.redo !== null && (
+        <Tooltip title={say("sheet-redo-ctrl-y", { redo: sheet.redo })}>
+          <Button
+            type="text"
+            icon={<RedoOutlined {...DRAWN} />}
+            aria-label={say("sheet-redo")}
+            onClick={act("redo")}
+          >
+            <span className="undo-word">{say("sheet-redo")}</span>
+          </Button>
+        </Tooltip>
+      )}
     </span>
   );
 }

@@ -23,8 +23,11 @@ export function RowActions({ reading, index, actions }: Props) {
   };
   const menu = (
     <div className="row-menu">
-      <Button type="text" onClick={then(() => actions.lookAgain(reading))}>
+      <Button type="text" onClick={then(() => actions.show(reading))}>
         {say("tally-show-it-on-the-scales")}
+      </Button>
+      <Button type="text" onClick={then(() => actions.lookAgain(reading))}>
+        {say("tally-look-again")}
       </Button>
       <Button type="text" onClick={then(() => actions.change(reading))}>
         {say("tally-change-its-figures")}

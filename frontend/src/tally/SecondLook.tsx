@@ -6,6 +6,7 @@ import { say } from "../voice";
 
 /** What can be done about a reading. */
 export interface LookActions {
+  show: (reading: Reading) => void;
   lookAgain: (reading: Reading) => void;
   change: (reading: Reading) => void;
   misread: (reading: Reading, suggestion: Flag["suggestion"]) => void;
@@ -17,7 +18,8 @@ export interface LookActions {
 interface Props {
   flag: Flag;
   reading: Reading;
-  actions: LookActions;
+  /** Null where they are asked elsewhere. */
+  actions: LookActions | null;
 }
 
 /** One sentence about one reading, and what to do: look first, correct second, set aside last. */
@@ -25,22 +27,28 @@ export function SecondLook({ flag, reading, actions }: Props) {
   return (
     <div className="look">
       <p>{flag.message}</p>
-      <div className="look-acts">
-        <Button type="primary" onClick={() => actions.lookAgain(reading)}>
-          {say("tally-look-again")}
+      {actions && <LookActs {...{ flag, reading, actions }} />}
+    </div>
+  );
+}
+
+function LookActs({ flag, reading, actions }: Props & { actions: LookActions }) {
+  return (
+    <div className="look-acts">
+      <Button type="primary" onClick={() => actions.lookAgain(reading)}>
+        {say("tally-look-again")}
+      </Button>
+      {flag.suggested && (
+        <Button onClick={() => actions.misread(reading, flag.suggestion)}>
+          {say("tally-i-misread-it-was", { suggested: flag.suggested })}
         </Button>
-        {flag.suggested && (
-          <Button onClick={() => actions.misread(reading, flag.suggestion)}>
-            {say("tally-i-misread-it-was", { suggested: flag.suggested })}
-          </Button>
-        )}
-        <SetAside onReason={(reason) => actions.setAside(reading, reason)}>
-          <Button>{say("tally-set-aside")}</Button>
-        </SetAside>
-        <Button type="text" onClick={() => actions.stands(reading, flag.code)}>
-          {say("results-it-stands")}
-        </Button>
-      </div>
+      )}
+      <SetAside onReason={(reason) => actions.setAside(reading, reason)}>
+        <Button>{say("tally-set-aside")}</Button>
+      </SetAside>
+      <Button type="text" onClick={() => actions.stands(reading, flag.code)}>
+        {say("results-it-stands")}
+      </Button>
     </div>
   );
 }

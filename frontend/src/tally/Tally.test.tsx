@@ -10,6 +10,7 @@ import { Tally } from "./Tally";
 afterEach(cleanup);
 
 const actions = (): LookActions => ({
+  show: vi.fn(),
   lookAgain: vi.fn(),
   change: vi.fn(),
   misread: vi.fn(),
@@ -30,9 +31,10 @@ const SLIP: Flag = {
   without: "(6.30 ± 0.03) mm",
 };
 
+const SECOND = reading({ id: "b", main: "7", read: "7.15", corrected: "7.30", value: 7.3 });
 const readings = [
   reading({ id: "a", place: "end A" }),
-  reading({ id: "b", main: "7", read: "7.15", corrected: "7.30", value: 7.3 }),
+  SECOND,
   reading({ id: "c", excluded: "a burr", value: 9 }),
 ];
 
@@ -40,7 +42,8 @@ function shown(some: Partial<Parameters<typeof Tally>[0]> = {}, settings = {}) {
   const props = {
     quantity: quantity({ readings, flags: [SLIP] }),
     instrument: CALIPER,
-    at: null,
+    reopened: null,
+    asked: null,
     actions: actions(),
     blind: false,
     waiting: [],
@@ -120,5 +123,19 @@ describe("the tally", () => {
   it("teaches the next step while it is empty", () => {
     shown({ quantity: quantity({}) });
     expect(screen.getByText(/Each one you record becomes a row/)).toBeTruthy();
+  });
+});
+
+describe("a row", () => {
+  it("hides its figures while it is looked at again", () => {
+    shown({ reopened: { reading: SECOND, to: "again" } });
+    expect(rows()[1]?.textContent).not.toContain("7.15");
+    expect(rows()[1]?.textContent).toContain("looked at again");
+  });
+
+  it("is marked with a question that is asked elsewhere", () => {
+    shown({ asked: SLIP });
+    expect(screen.getByText(SLIP.message)).toBeTruthy();
+    expect(screen.queryByText("It stands")).toBeNull();
   });
 });

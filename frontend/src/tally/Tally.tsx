@@ -2,6 +2,7 @@ import { Button } from "antd";
 import { useEffect, useRef } from "react";
 
 import type { Flag, Instrument, Quantity, Reading } from "../api";
+import type { Reopened } from "../desk/reopened";
 import type { Waiting } from "../outbox/outbox";
 import { discard } from "../outbox/useOutbox";
 import { axisOf, axisText, shareOf, type Axis } from "./axis";
@@ -14,7 +15,9 @@ export interface TallyProps {
   quantity: Quantity;
   instrument: Instrument;
   /** The reading that is being looked at again or changed. */
-  at: string | null;
+  reopened: Reopened | null;
+  /** What is asked at the equation: its row is marked. */
+  asked: Flag | null;
   actions: LookActions;
   /** Whether figures are hidden, so that they do not steer the next reading. */
   blind: boolean;
@@ -25,7 +28,8 @@ export interface TallyProps {
 const COMPACT_BEYOND = 6;
 
 /** Readings as rows and as dots on one axis, with what deserves a second look beside its row. */
-export function Tally({ quantity, instrument, at, actions, blind, waiting }: TallyProps) {
+export function Tally({ quantity, instrument, ...props }: TallyProps) {
+  const { reopened, asked, actions, blind, waiting } = props;
   const axis = axisOf(quantity, instrument.lines.least_count);
   const body = useRef<HTMLDivElement>(null);
   const count = quantity.readings.length + waiting.length;
@@ -76,8 +80,8 @@ export function Tally({ quantity, instrument, at, actions, blind, waiting }: Tal
           {quantity.readings.map((reading, index) => (
             <Row
               key={reading.id}
-              {...{ reading, index, quantity, fine, axis, actions }}
-              looked={reading.id === at}
+              {...{ reading, index, quantity, fine, axis, actions, asked }}
+              reopened={reading.id === reopened?.reading.id ? reopened.to : null}
               flags={quantity.flags.filter(
                 (flag) => flag.observation === index && flag.level === "warning" && !flag.settled,
               )}
@@ -146,16 +150,19 @@ interface RowProps {
   fine: boolean;
   axis: Axis | null;
   flags: Flag[];
-  looked: boolean;
+  reopened: Reopened["to"] | null;
+  asked: Flag | null;
   actions: LookActions;
 }
 
-function Row({ reading, index, quantity, fine, axis, flags, looked, actions }: RowProps) {
+function Row({ reading, index, quantity, fine, axis, flags, ...props }: RowProps) {
+  const { reopened, asked, actions } = props;
+  if (reopened === "again") return <HiddenRow index={index} />;
   const earlier = reading.history.at(-1);
   const state = reading.excluded ? "excluded" : flags.length > 0 ? "flagged" : "";
   return (
     <>
-      <tr className={`reading ${state}`} aria-current={looked}>
+      <tr className={`reading ${state}`} aria-current={reopened !== null}>
         <td className="figure quiet">{index + 1}</td>
         <td>{reading.place}</td>
         <td className="figure part-main">
@@ -192,11 +199,23 @@ function Row({ reading, index, quantity, fine, axis, flags, looked, actions }: R
       {flags.map((flag) => (
         <tr key={flag.code} className="second-look">
           <td colSpan={8}>
-            <SecondLook flag={flag} reading={reading} actions={actions} />
+            <SecondLook {...{ flag, reading }} actions={flag === asked ? null : actions} />
           </td>
         </tr>
       ))}
     </>
+  );
+}
+
+/** A reading that is looked at again: what was read before is not to steer it. */
+function HiddenRow({ index }: { index: number }) {
+  return (
+    <tr className="reading" aria-current>
+      <td className="figure quiet">{index + 1}</td>
+      <td colSpan={7} className="quiet">
+        {say("tally-is-being-looked-at-again")}
+      </td>
+    </tr>
   );
 }
 

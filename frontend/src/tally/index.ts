@@ -1,2 +1,2 @@
 export { Tally } from "./Tally";
-export type { LookActions } from "./SecondLook";
+export { SecondLook, type LookActions } from "./SecondLook";

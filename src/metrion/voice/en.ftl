@@ -1114,6 +1114,7 @@ equation-next-blank = Next blank
 equation-degrees-then-minutes = degrees, then minutes
 equation-key-pad = key pad
 equation-kept = kept { $kept }
+equation-enter-replaces-esc-leaves = Enter puts the new figures in the place of the old ones, which stay in the record; Esc leaves it as it is.
 equation-record-by-thumb = Record by thumb
 
 ## On the page: instruments
@@ -1287,7 +1288,7 @@ report-what-was-to-be-found = What was to be found
 ## On the page: results
 
 results-what-the-uncertainty-is-made-of = what the uncertainty is made of
-results-what-others-would-say = What others would say
+results-what-others-would-say = Other conventions
 results-the-same-readings-other-conventions = The same readings, other conventions: { $name }
 results-the-one-used-here = the one used here
 results-use-it-for-this-quantity = Use it for this quantity
@@ -1301,7 +1302,7 @@ results-click-a-number-to-see-where = Click a number to see where it comes from.
 results-compared-with = compared with
 results-beside = Beside { $with }
 results-compare-with-something-else = Compare with something else
-results-compare-with = Compare with…
+results-compare-with = Compare…
 results-compare-with-2 = Compare with
 results-an-expected-value = an expected value
 results-expected-value = expected value
@@ -1415,6 +1416,7 @@ tally-why-does-it-not-count-the = Why does it not count? The reading stays in th
 tally-a-burr-stood-between-the-jaws = a burr stood between the jaws
 tally-set-aside-2 = Set aside
 tally-look-again = Look again
+tally-is-being-looked-at-again = is being looked at again; its figures are hidden meanwhile
 tally-i-misread-it-was = I misread, it was { $suggested }
 tally-no = no.
 tally-main = main
@@ -1527,6 +1529,9 @@ desk-read = read
 desk-corrected = corrected
 desk-nothing-entered = nothing entered
 desk-change-reading = Change reading { $at }
+desk-task-again = Reading { $at } again: what do you see now?
+desk-task-change = Reading { $at }: put right what is wrong.
+desk-looked-again = looked again
 desk-swept = swept
 desk-cancels = cancels
 desk-exact = exact
