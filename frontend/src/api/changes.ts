@@ -19,6 +19,11 @@ export function useNewSheet() {
   );
 }
 
+/** A finished sheet to look at. */
+export function useExample() {
+  return useSheetChange(() => body(client.POST("/api/sheets/example")));
+}
+
 /** Changes the title of a sheet, or what stands at the head of its report. */
 export function useAmendSheet(id: string) {
   const queries = useQueryClient();

@@ -10,6 +10,8 @@ export type Instrument = Schemas["Instrument"];
 export type Lines = Schemas["Lines"];
 export type ZeroCheck = Schemas["ZeroCheck"];
 export type Quantity = Schemas["Quantity"];
+/** Where the zero of closed faces stands: on it, short of it, or past it. */
+export type ZeroStands = "on" | "short" | "past";
 export type Reading = Schemas["Reading"];
 export type Derived = Schemas["Derived"];
 export type Recipe = Schemas["Recipe"];

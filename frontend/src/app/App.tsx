@@ -3,6 +3,7 @@ import { useEffect } from "react";
 import { BrowserRouter, Route, Routes } from "react-router";
 
 import { useSettingsQuery, useVoice } from "../api";
+import { BeginPage } from "../begin/BeginPage";
 import { QuantityPage } from "../desk/QuantityPage";
 import { WorkshopPage } from "../instruments/WorkshopPage";
 import { NotebookPage } from "../notebook/NotebookPage";
@@ -60,6 +61,7 @@ function House() {
             <Route path="/sheets/:sheetId" element={<SheetPage />} />
             <Route path="/sheets/:sheetId/report" element={<ReportPage />} />
             <Route path="/sheets/:sheetId/quantities/:quantityId" element={<QuantityPage />} />
+            <Route path="/begin" element={<BeginPage />} />
             <Route path="/instruments" element={<WorkshopPage />} />
             <Route path="/planner" element={<PlannerPage />} />
             <Route path="/words" element={<WordsPage />} />

@@ -18,6 +18,7 @@ const START = {
   asked: null,
   away: false,
   refused: "",
+  over: {},
   resting: false,
 };
 
@@ -49,6 +50,19 @@ describe("typing", () => {
 
 describe("dragging", () => {
   const moved = step(START, { type: "moved", position: 6.137 });
+
+  it("gives the other figure to what is typed before the scales have come to rest", () => {
+    const released = step(moved, { type: "released" });
+    const typed = step(released, { type: "typed", entry: { fine: "9" } });
+    expect(typed.entry).toMatchObject({ main: "", fine: "9", position: 6.137 });
+    const come = { type: "answered", answer: answer(1, "6", "3"), asked: EMPTY } as const;
+    const known = step(typed, come);
+    expect(known.entry).toMatchObject({ main: "6", fine: "9", position: null });
+    // That figure is asked about anew.
+    expect(known.seq).toBe(3);
+    const more = step(known, { type: "typed", entry: { fine: "97" } });
+    expect(more.entry).toMatchObject({ main: "6", fine: "97", position: null });
+  });
 
   it("fills the blanks from the answer and stays where the hand is", () => {
     const answered = step(moved, { type: "answered", answer: answer(1, "6", "3"), asked: EMPTY });

@@ -24,6 +24,8 @@ interface State {
   refused: string;
   /** What `answer` is about. */
   asked: Entry | null;
+  /** What was typed while the scales had not come to rest: it holds once their figures are known. */
+  over: Partial<Typed>;
   /** Whether the slide was let go and comes to rest with the next answer. */
   resting: boolean;
 }
@@ -46,23 +48,25 @@ export function isEmpty(entry: Entry): boolean {
 export function step(state: State, event: Event): State {
   switch (event.type) {
     case "typed":
-      return {
+      return typedOver({
         ...state,
         seq: state.seq + 1,
         refused: "",
-        entry: { ...state.entry, ...event.entry, position: null },
-      };
+        entry: { ...state.entry, ...event.entry },
+        over: { ...state.over, ...event.entry },
+      });
     case "moved":
       return {
         ...state,
         seq: state.seq + 1,
         resting: false,
+        over: {},
         entry: { ...state.entry, position: event.position },
       };
     case "released":
       return rested({ ...state, resting: true });
     case "cleared":
-      return { ...state, seq: state.seq + 1, entry: EMPTY, answer: null };
+      return { ...state, seq: state.seq + 1, entry: EMPTY, over: {}, answer: null };
     case "away":
       return { ...state, away: true };
     // The server is there, and says why it cannot answer: asking again would not help.
@@ -85,7 +89,15 @@ function answered(state: State, answer: Answer, asked: Entry): State {
       }
     : {};
   const heard = { away: false, refused: "", answer, asked };
-  return rested({ ...state, ...heard, entry: { ...state.entry, ...figures } });
+  const now = { ...state, ...heard, entry: { ...state.entry, ...figures } };
+  if (!dragged || Object.keys(state.over).length === 0) return rested(now);
+  const entry = { ...now.entry, ...state.over, position: null };
+  return { ...now, seq: state.seq + 1, resting: false, over: {}, entry };
+}
+
+/** What is typed counts at once, unless the scales are moving: then the other figure is to come. */
+function typedOver(state: State): State {
+  return state.entry.position === null ? { ...state, over: {} } : state;
 }
 
 /** Whether a figure that still stands there has been found wrong. */
@@ -148,6 +160,7 @@ export function useDesk(question: (look: Look) => Promise<Answer>, options: Opti
     asked: null,
     away: false,
     refused: "",
+    over: {},
     resting: true,
   });
   const queries = useQueryClient();

@@ -19,7 +19,7 @@ import { Working } from "../results/Working";
 import { ToolFacts } from "./ToolFacts";
 import { ClosedScales } from "./ClosedScales";
 import { Counting } from "./Counting";
-import { asked, type Draft } from "./draft";
+import { asked, calledLike, type Draft } from "./draft";
 import "./instruments.css";
 import { say } from "../voice";
 
@@ -144,20 +144,11 @@ const INCH_EDGE: Draft = {
   range: ["0", "6"],
 };
 
-const CALLED = (): Record<string, string> => ({
-  vernier: say("instruments-caliper"),
-  screw: say("instruments-screw-gauge"),
-  angular: say("instruments-divided-circle"),
-  plain: say("instruments-plain-scale-name"),
-  display: say("instruments-display-name"),
-});
-
 function Describe({ sheet, picked, changing, onAdded, onBack }: DescribeProps) {
   const { message } = App.useApp();
   const add = useAddInstrument(sheet.id);
   const amend = useAmendInstrument(sheet.id);
-  const sort = picked.record.display ? "display" : (picked.record.kind ?? "");
-  const called = CALLED()[sort] ?? say("instruments-tool");
+  const called = calledLike(picked.record);
   const [record, setRecord] = useState<Draft>({
     ...picked.record,
     name: picked.name ?? `${called} ${sheet.instruments.length + 1}`,

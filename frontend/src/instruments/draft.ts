@@ -1,4 +1,5 @@
 import type { Instrument, Schemas } from "../api";
+import { say } from "../voice";
 
 /** A description in the making: the fields of an instrument as they are typed. */
 export type Draft = Schemas["InstrumentFields"];
@@ -55,4 +56,18 @@ export function asked(draft: Draft): Draft {
     ...(pitch === undefined ? {} : { pitch: plain(pitch) ?? "" }),
     ...(ends && ends.some((end) => end !== "") ? { range: ends } : {}),
   };
+}
+
+const CALLED = (): Record<string, string> => ({
+  vernier: say("instruments-caliper"),
+  screw: say("instruments-screw-gauge"),
+  angular: say("instruments-divided-circle"),
+  plain: say("instruments-plain-scale-name"),
+  display: say("instruments-display-name"),
+});
+
+/** What a tool like this is called while it has no name of its own. */
+export function calledLike(record: Draft): string {
+  const sort = record.display ? "display" : (record.kind ?? "");
+  return CALLED()[sort] ?? say("instruments-tool");
 }

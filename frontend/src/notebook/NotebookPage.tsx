@@ -1,9 +1,16 @@
 import { CloseCircleFilled } from "@ant-design/icons";
-import { Button, Input, Popconfirm, Skeleton } from "antd";
+import { App, Button, Input, Popconfirm, Skeleton } from "antd";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 
-import { useEmptyTrash, useNewSheet, useRestore, useSheets, type SheetSummary } from "../api";
+import {
+  useEmptyTrash,
+  useExample,
+  useNewSheet,
+  useRestore,
+  useSheets,
+  type SheetSummary,
+} from "../api";
 import { TrashButton } from "../sheet/TrashButton";
 import { Download } from "../transfer/Download";
 import { LoadFile } from "../transfer/LoadFile";
@@ -38,20 +45,22 @@ export function NotebookPage() {
           <LoadFile />
           <Download from="/api/archive">{say("notebook-save-all")}</Download>
           <Download from="/api/notebook.pdf">{say("notebook-all-as-pdf")}</Download>
-          <Button type="primary" onClick={begin} loading={create.isPending}>
+          <Button onClick={begin} loading={create.isPending}>
             {say("notebook-new-sheet")}
           </Button>
+          {data && data.sheets.length > 0 && (
+            <Button type="primary" onClick={() => void navigate("/begin")}>
+              {say("begin-measure-something")}
+            </Button>
+          )}
         </div>
       </div>
       {isLoading && <Skeleton active />}
       {error && <p role="alert">{error.message}</p>}
-      {data && sheets.length === 0 && (
+      {data?.sheets.length === 0 && <FirstVisit />}
+      {data && data.sheets.length > 0 && sheets.length === 0 && (
         <div className="card notebook-empty">
-          {wanted ? (
-            <p>{say("notebook-no-sheet-speaks-of", { wanted })}</p>
-          ) : (
-            <p>{say("notebook-no-sheet-yet-a-new-one")}</p>
-          )}
+          <p>{say("notebook-no-sheet-speaks-of", { wanted })}</p>
         </div>
       )}
       <ul className="notebook">
@@ -60,6 +69,39 @@ export function NotebookPage() {
         ))}
       </ul>
       <Trash sheets={data?.trash ?? []} />
+    </div>
+  );
+}
+
+/** An empty notebook: one large way in, and an example to look at. */
+function FirstVisit() {
+  const navigate = useNavigate();
+  const { message } = App.useApp();
+  const example = useExample();
+  return (
+    <div className="card notebook-empty">
+      <Button
+        autoFocus
+        type="primary"
+        className="notebook-begin"
+        onClick={() => void navigate("/begin")}
+      >
+        {say("begin-measure-something")}
+      </Button>
+      <p>{say("notebook-no-sheet-yet-a-new-one")}</p>
+      <Button
+        type="link"
+        loading={example.isPending}
+        onClick={() =>
+          example.mutate(undefined, {
+            onSuccess: ({ id, quantities }) =>
+              void navigate(`/sheets/${id}/quantities/${quantities[0]?.id ?? ""}`),
+            onError: (problem) => void message.error(problem.message),
+          })
+        }
+      >
+        {say("notebook-look-at-a-finished-example")}
+      </Button>
     </div>
   );
 }

@@ -1,17 +1,15 @@
-import type { Instrument } from "../api";
+import type { Instrument, ZeroStands } from "../api";
 import { say } from "../voice";
 import { ZeroSketch } from "./ZeroSketch";
 
-export type Side = "on" | "short" | "past";
-
 /** How far off the sketches show a zero that is not on its mark. */
-const OFF: Record<Side, number> = { on: 0, short: 0.35, past: -0.35 };
+const OFF: Record<ZeroStands, number> = { on: 0, short: 0.35, past: -0.35 };
 const SIDES = ["on", "short", "past"] as const;
 
 interface Props {
   instrument: Instrument;
-  chosen: Side | null;
-  onChoose: (side: Side) => void;
+  chosen: ZeroStands | null;
+  onChoose: (side: ZeroStands) => void;
 }
 
 /** The first question at the zero, asked with pictures: which side does it stand on? */

@@ -1,5 +1,5 @@
 import { App, Button, Modal, Space } from "antd";
-import { useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 
 import {
   newId,
@@ -11,13 +11,14 @@ import {
   type Instrument,
   type Quantity,
   type Sheet,
+  type ZeroStands,
 } from "../api";
 import { figuresOf, useSheetDesk } from "../desk/useDesk";
 import { Equation, type EquationHandle } from "../equation/Equation";
 import { Strip } from "../strip";
 import { EarlierLooks } from "./EarlierLooks";
 import { Facing, staysApart } from "./Facing";
-import { SideChoices, type Side } from "./SideChoices";
+import { SideChoices } from "./SideChoices";
 import { WhichZero } from "./WhichZero";
 import { PhaseChoice } from "./PhaseChoice";
 import "./zero.css";
@@ -28,6 +29,8 @@ interface Props {
   instrument: Instrument;
   /** The quantity that is to use the check. */
   quantity: Quantity | null;
+  /** Which way it was seen to be off already. */
+  off?: ZeroStands | null;
   onClose: () => void;
 }
 
@@ -49,7 +52,7 @@ export function ZeroDialog(props: Props) {
 }
 
 /** Keeps what is typed itself: a dialog that is still opening shows its content as it was at first. */
-function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
+function ZeroLook({ sheet, instrument, quantity, off, onClose }: Props) {
   const { message } = App.useApp();
   const { data: words } = useWords();
   const [phase, setPhase] = useState<"before" | "after">("before");
@@ -70,7 +73,7 @@ function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
   const faces = words?.kinds.find(({ kind }) => kind === instrument.kind)?.faces ?? [];
   const position = entry.position ?? answer?.position ?? 0;
 
-  function choose(side: Side) {
+  function choose(side: ZeroStands) {
     if (side === "on") {
       // A zero that stands exactly need not be typed.
       void keep({ main: "0", fine: 0, second_turn: null });
@@ -79,6 +82,10 @@ function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
     move(side === "past" ? -1 : 1, 0);
     equation.current?.beginFine();
   }
+  const choosing = useRef(choose);
+  useEffect(() => {
+    if (off) choosing.current(off);
+  }, [off]);
   function move(lines: number, from = position) {
     desk.move(from + lines * instrument.lines.least_count);
     desk.release();
@@ -174,7 +181,7 @@ function ZeroLook({ sheet, instrument, quantity, onClose }: Props) {
   );
 }
 
-function sideOf(error: number | null): Side | null {
+function sideOf(error: number | null): ZeroStands | null {
   if (error === null) return null;
   return error === 0 ? "on" : error < 0 ? "past" : "short";
 }

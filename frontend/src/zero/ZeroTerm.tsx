@@ -1,7 +1,14 @@
 import { Button, Checkbox, Popover } from "antd";
 import { memo, useState } from "react";
+import { useLocation, useNavigate } from "react-router";
 
-import { useAmendQuantity, type Instrument, type Quantity, type Sheet } from "../api";
+import {
+  useAmendQuantity,
+  type Instrument,
+  type Quantity,
+  type Sheet,
+  type ZeroStands,
+} from "../api";
 import { ZeroDialog } from "./ZeroDialog";
 import { say } from "../voice";
 
@@ -14,7 +21,10 @@ interface Props {
 /** The zero of the equation: what it is, and a tap away from being looked at. */
 export const ZeroTerm = memo(function ZeroTerm({ sheet, quantity, instrument }: Props) {
   const [open, setOpen] = useState(false);
-  const [looking, setLooking] = useState(false);
+  const here = useLocation();
+  const navigate = useNavigate();
+  const seen = (here.state as { look?: ZeroStands | null } | null)?.look ?? null;
+  const [looking, setLooking] = useState(seen !== null);
   const amend = useAmendQuantity(sheet.id);
   const checks = sheet.zero_checks.filter((check) => check.instrument === instrument.id);
 
@@ -76,7 +86,11 @@ export const ZeroTerm = memo(function ZeroTerm({ sheet, quantity, instrument }: 
           sheet={sheet}
           instrument={instrument}
           quantity={quantity}
-          onClose={() => setLooking(false)}
+          off={seen}
+          onClose={() => {
+            setLooking(false);
+            if (seen) void navigate(here.pathname, { replace: true, state: null });
+          }}
         />
       )}
     </>

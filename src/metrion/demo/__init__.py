@@ -18,6 +18,10 @@ _SHEETS = (
 """Files of the demo, the one to be found on top last; their names are the ids of the sheets."""
 
 
+EXAMPLE = "wing-tip-nocks"
+"""Of these the one that is finished: readings, one set aside with its reason, and a result."""
+
+
 def demo_file(name: str) -> bytes:
     """A file of the demo: a sheet as a logbook, or the tools of the club."""
     return (files("metrion.demo") / f"{name}.json").read_bytes()

@@ -10,13 +10,15 @@ from flask import Response, request
 from sqlalchemy.orm import Session
 
 from metrion.core.json import Record
+from metrion.demo import EXAMPLE, demo_file
 from metrion.formats.archive import file_name
+from metrion.formats.strict_json import read_json
 from metrion.store import Damaged, Stale
 from metrion.store.commands import Change, redoing, undoing
 from metrion.store.documents import entries, logbook_file
 from metrion.store.models import Sheet
 from metrion.store.records import HEAD, add_rows, head_of
-from metrion.store.sheets import add_sheet, all_sheets, find_sheet
+from metrion.store.sheets import add_sheet, all_sheets, find_sheet, take_in
 from metrion.web.bodies import Blueprint
 from metrion.web.entries import own_convention, seen_version
 from metrion.web.notebook import notebook, state_of
@@ -89,6 +91,15 @@ def _new_sheet(session: Session, body: NewSheetView) -> str:
     own = own_convention(session, sheet, head)
     add_rows(session, sheet.id, [(one.section, one.after) for one in own if one.after])
     return sheet.id
+
+
+@blueprint.post("/example")
+@blueprint.response(201, schema_of(SheetView))
+def add_example() -> SheetView:
+    """A finished sheet to look at."""
+    with notebook().store.writing() as session:
+        key = once(session, lambda: take_in(session, read_json(demo_file(EXAMPLE))).id)
+    return sheet_view(notebook().sheet(str(key)))
 
 
 @blueprint.get("/<key>")
