@@ -25,10 +25,15 @@ SWITCHES = [
 expect.set_options(timeout=10_000)
 
 
+def executable() -> str:
+    """The browser that the tests were told to use."""
+    return os.environ.get("CHROMIUM", "/usr/bin/chromium")
+
+
 @pytest.fixture(scope="session")
 def browser_type_launch_args() -> dict[str, Any]:
-    """The browser that the tests were told to use."""
-    return {"executable_path": os.environ.get("CHROMIUM", "/usr/bin/chromium"), "args": SWITCHES}
+    """How it is started."""
+    return {"executable_path": executable(), "args": SWITCHES}
 
 
 @pytest.fixture
@@ -59,8 +64,7 @@ def demo_in_browser() -> Iterator[tuple[Browser, str]]:
         running(Path(folder)) as address,
         sync_playwright() as playwright,
     ):
-        executable = os.environ.get("CHROMIUM", "/usr/bin/chromium")
-        browser = playwright.chromium.launch(executable_path=executable, args=SWITCHES)
+        browser = playwright.chromium.launch(executable_path=executable(), args=SWITCHES)
         yield browser, address
         browser.close()
 

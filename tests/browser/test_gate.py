@@ -10,14 +10,13 @@ _SCRIPT = """
 import os, re, sys
 from pathlib import Path
 from playwright.sync_api import expect, sync_playwright
-from tests.browser.conftest import SWITCHES
+from tests.browser.conftest import SWITCHES, executable
 from tests.server import running
 
 started = running(Path(sys.argv[1]), "demo", "--host", "10.9.8.7")
 with started as address, sync_playwright() as playwright:
     code = re.search(r"/pair/\\S+", started.process.stdout.readline())[0]
-    chrome = os.environ.get("CHROMIUM", "/usr/bin/chromium")
-    browser = playwright.chromium.launch(executable_path=chrome, args=SWITCHES)
+    browser = playwright.chromium.launch(executable_path=executable(), args=SWITCHES)
     laptop = browser.new_context().new_page()
     laptop.goto(address + "/sheets/spare-parts")
     laptop.get_by_label("Pass phrase").fill("not this one")
