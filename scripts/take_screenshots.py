@@ -63,7 +63,7 @@ def _by_thumb(page: Page) -> None:
 
 
 def _follow_the_working(page: Page) -> None:
-    page.get_by_role("button", name="Whole working").click()
+    page.get_by_role("button", name="Working").click()
     page.get_by_role("dialog").locator(".follow").last.click()
 
 

@@ -62,7 +62,7 @@ def test_another_convention_is_compared_and_taken(page: Page, server: str) -> No
     expect(convention).to_contain_text("the one used here")
     page.keyboard.press("Escape")
     expect(sentence).to_contain_text("(8.7 ± 0.1) mm")
-    expect(page.locator(".result-foot")).to_contain_text("convention whole division")
+    expect(page.locator(".header .convention-chip")).to_contain_text("convention whole division")
 
 
 def test_the_convention_of_the_notebook_is_chosen_in_settings(page: Page, server: str) -> None:

@@ -49,7 +49,7 @@ def test_lines_that_cannot_be_told_apart_are_kept_as_seen(page: Page, server: st
     page.keyboard.press("Enter")
     expect(page.locator("tr.reading")).to_have_count(4)
     expect(page.locator("tr.reading").last).to_contain_text("15–16")
-    page.get_by_role("button", name="Whole working").click()
+    page.get_by_role("button", name="Working").click()
     expect(page.get_by_role("dialog")).to_contain_text("limit of a look in which 2 lines")
 
 

@@ -44,7 +44,7 @@ def test_a_result_stands_beside_an_expected_value_and_another_quantity(
     page: Page, server: str
 ) -> None:
     open_spreader(page, server)
-    page.get_by_role("button", name="Compare with…").click()
+    page.get_by_role("button", name="Compare…").click()
     page.get_by_label("expected value").fill("6,3")
     page.get_by_role("button", name="Compare", exact=True).click()
     beside = page.get_by_label("compared with")
@@ -74,7 +74,7 @@ def test_a_convention_of_ones_own_is_described_and_used(page: Page, server: str)
     page.keyboard.press("Escape")
     # 0.05 and a mean deviation of 0.36875 add, and the look at the zero counts 0.05.
     expect(page.get_by_test_id("sentence")).to_contain_text("(6.6 ± 0.5) mm")
-    expect(page.locator(".result-foot")).to_contain_text("convention first-year course")
+    expect(page.locator(".header .convention-chip")).to_contain_text("convention first-year course")
 
 
 def test_the_planner_names_tool_and_stack(page: Page, unchanged: str) -> None:

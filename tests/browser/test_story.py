@@ -192,7 +192,7 @@ def test_with_the_mouse_alone(page: Page, server: str) -> None:
 
 def test_a_slip_is_corrected_and_the_old_figure_stays(page: Page, server: str) -> None:
     page.goto(f"{server}/sheets/spare-parts/quantities/spreader")
-    expect(page.get_by_text("Reading 4 stands one mark above the others.")).to_be_visible()
+    expect(page.get_by_text("Reading 4 stands one mark above the others.").first).to_be_visible()
     page.get_by_role("button", name="I misread, it was 6").click()
     expect(page.get_by_test_id("sentence")).to_have_text("D = (6.31 ± 0.03) mm")
     expect(page.locator("tr.reading s")).to_have_text("7")

@@ -87,7 +87,7 @@ def test_an_angle_is_typed_as_people_write_it(text: str) -> None:
 def test_the_sum_must_stay_below_the_next_mark() -> None:
     answer = consider(HALF_DEGREES, "57:30", "29")
     assert answer.read == 57 * 60 + 59
-    assert "has passed 57°30′ and not yet 58°0′" in " ".join(map(plainly().say, answer.sentences))
+    assert "has passed 57°30′ and not yet 58°00′" in " ".join(map(plainly().say, answer.sentences))
 
 
 def remarks(measurement: Measurement) -> dict[str, Flag]:
@@ -101,7 +101,7 @@ def test_a_half_degree_missed_in_one_of_several_pairs_is_named() -> None:
         plainly().say(slip.says).startswith("Reading 3 is one main mark (30′) less than the others")
     )
     assert "its first position stands one mark" in plainly().say(slip.says)
-    assert "passed 2°0′?" in plainly().say(slip.says)
+    assert "passed 2°00′?" in plainly().say(slip.says)
     assert (slip.observation, slip.suggestion) == (2, {"a": {"main": "1:30", "fine": 10}})
     excluded = pair(130, 2501, excluded="misread")
     assert remarks(deflection(pair(100, 2500), pair(101, 2500), excluded, pair(100, 2501))) == {}

@@ -48,7 +48,7 @@ def test_the_working_of_a_series_with_a_negative_zero() -> None:
 def test_what_was_set_aside_is_there_with_its_reason() -> None:
     found = lines(demo("wing-tip-nocks"))
     assert found["reading 3"].endswith("set aside: a burr stood between the jaws")
-    assert found["mean of 4 readings"] == "(11.6 + 11.7 + 11.6 + 11.5) / 4 − 0.2 = 11.4 mm"
+    assert found["mean of 4 readings"] == "(13.8 + 13.9 + 13.8 + 13.7) / 4 − 0.2 = 13.6 mm"
 
 
 def test_without_readings_the_working_ends_with_the_zero() -> None:

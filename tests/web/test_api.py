@@ -294,3 +294,23 @@ def test_pages_of_the_front_end_are_served_or_said_to_be_missing(app: Flask) -> 
     with app.test_client().get("/sheets/anything") as answer:
         assert answer.status_code in (200, 503)
         assert b"Metrion" in answer.data or b"make setup" in answer.data
+
+
+def test_the_notebook_lists_what_is_worked_out_from_others(client: FlaskClient) -> None:
+    (foil,) = (s for s in client.get("/api/sheets").json["sheets"] if s["id"] == "foil-colours")
+    (spacing,) = foil["derived"]
+    assert spacing["name"] == "Spacing of the foil's lines"
+    assert (
+        spacing["sentence"] == client.get("/api/sheets/foil-colours").json["derived"][0]["sentence"]
+    )
+
+
+def test_a_finished_example_is_added_once(client: FlaskClient) -> None:
+    before = len(client.get("/api/sheets").json["sheets"])
+    for _ in range(2):
+        made = client.post("/api/sheets/example", headers={"Idempotency-Key": "look"})
+        assert made.status_code == 201
+    (quantity,) = made.json["quantities"]
+    assert quantity["result"]["sentence"] == "(13.6 ± 0.1) mm"
+    assert [flag for flag in quantity["flags"] if flag["level"] == "warning"] == []
+    assert len(client.get("/api/sheets").json["sheets"]) == before + 1

@@ -1,6 +1,7 @@
 import { useIsMutating } from "@tanstack/react-query";
 
 import type { Instrument, Quantity, Sheet } from "../api";
+import { thatCount } from "../results/thatCount";
 import { UndoButtons } from "../sheet/UndoButtons";
 import { say } from "../voice";
 
@@ -26,7 +27,7 @@ export function Ribbon({ sheet, quantity, instrument }: Props) {
   const stages = [
     ["instrument", `${instrument.name}, ${instrument.least_count_text}`],
     ["zero", zero],
-    ["readings", String(quantity.readings.length)],
+    ["readings", `${quantity.reading_count}${thatCount(quantity)}`],
     [
       "result",
       quantity.result.sentence

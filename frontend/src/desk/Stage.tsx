@@ -124,6 +124,7 @@ export function Stage(props: Props) {
         padded
         ending={ending}
         onEnter={record}
+        of={positions.name}
         task={taskOf(reopened, quantity)}
         question={!narrow && question}
         onLeave={reopened ? props.onDone : undefined}

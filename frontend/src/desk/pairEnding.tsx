@@ -5,15 +5,15 @@ import { say } from "../voice";
 
 /** How the equation of a reading goes on that is made of several positions. */
 export function pairEnding(
-  { name, kept, before, more, windows }: Positions,
+  { kept, before, more, windows }: Positions,
   instrument: Instrument,
   answer: Answer | null,
   onTakeBack: (position: Position) => void,
 ): Ending {
-  if (before === null) return { readAs: name };
+  if (before === null) return { readAs: say("desk-read") };
   const earlier = windows ? kept : [before.position];
   return {
-    readAs: name,
+    readAs: say("desk-read"),
     less: {
       label: windows ? say("desk-read-before") : before.name,
       // What lies between is no plain difference: not backwards, not through the zero of a circle.

@@ -44,6 +44,8 @@ export interface EquationProps {
   /** How the equation goes on once main and fine reading make a figure. */
   ending: Ending;
   onEnter: () => void;
+  /** Which of several looks is entered now; empty where there is but one. */
+  of?: string;
   /** What a reading was taken up again for; empty for a new one. */
   task?: string;
   /** What is asked in the place of the words, while nothing is entered. */
@@ -124,7 +126,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
     <div className="equation" data-settled={settled}>
       <div className="equation-line">
         <Term
-          label={say(screw ? "equation-sleeve" : "equation-main-reading")}
+          label={props.of || say(screw ? "equation-sleeve" : "equation-main-reading")}
           part="main"
           fault={answer?.main.fault ?? ""}
           offers={!docked && <Offers desk={desk} blank="main" />}

@@ -107,7 +107,11 @@ function FirstVisit() {
 }
 
 function speaksOf(sheet: SheetSummary, wanted: string): boolean {
-  const texts = [sheet.title, ...sheet.instruments, ...sheet.results.map(({ name }) => name)];
+  const texts = [
+    sheet.title,
+    ...sheet.instruments,
+    ...[...sheet.results, ...sheet.derived].map(({ name }) => name),
+  ];
   return texts.join(" ").toLowerCase().includes(wanted.trim().toLowerCase());
 }
 
@@ -148,6 +152,13 @@ function SheetCard({ sheet }: { sheet: SheetSummary }) {
           <span className="sheet-looks">
             {result.open_looks > 0 && say("second-looks-open", { count: result.open_looks })}
           </span>
+        </Link>
+      ))}
+      {sheet.derived.map((result) => (
+        <Link key={result.id} className="sheet-result" to={`/sheets/${sheet.id}`}>
+          <span>{result.name}</span>
+          <span className="sheet-sentence">{result.sentence ?? say("sheet-no-reading-yet")}</span>
+          <span className="quiet">{say("notebook-derived")}</span>
         </Link>
       ))}
       {sheet.results.length === 0 && !sheet.damage && (

@@ -4,6 +4,7 @@ import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 
 import { useAmendSheet, type Instrument, type Quantity, type Sheet } from "../api";
+import { thatCount } from "../results/thatCount";
 import { ConventionChip } from "../app/ConventionChip";
 import { ClosedScales } from "../instruments/ClosedScales";
 import { InstrumentDialog } from "../instruments/InstrumentDialog";
@@ -122,6 +123,7 @@ function Quantities({ sheet, path, onNew, onChange }: QuantitiesProps) {
             </span>
             <span className="quiet">
               {say("counted-readings", { count: quantity.reading_count })}
+              {thatCount(quantity)}
               {quantity.items > 1 &&
                 `, ${say("sheet-a-stack-of", { count: quantity.items })}`},{" "}
               {quantity.convention_name}

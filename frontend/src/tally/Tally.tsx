@@ -6,6 +6,7 @@ import type { Reopened } from "../desk/reopened";
 import type { Waiting } from "../outbox/outbox";
 import { discard } from "../outbox/useOutbox";
 import { axisOf, axisText, shareOf, type Axis } from "./axis";
+import { Looks } from "./Looks";
 import { RowActions } from "./RowActions";
 import { SecondLook, type LookActions } from "./SecondLook";
 import "./tally.css";
@@ -41,6 +42,7 @@ export function Tally({ quantity, instrument, ...props }: TallyProps) {
   const unit = instrument.kind === "angular" ? "" : `, ${quantity.unit}`;
   const single = quantity.sort === "single";
   const fine = instrument.kind !== "plain";
+  const screw = instrument.kind === "screw";
   return (
     <div
       className="tally"
@@ -54,12 +56,23 @@ export function Tally({ quantity, instrument, ...props }: TallyProps) {
           <tr>
             <th className="figure">{say("tally-no")}</th>
             <th>{say("desk-place")}</th>
-            <th className="figure">
-              <span className="part-main mark-main">{say("tally-main")}</span>
-            </th>
-            {fine && (
+            {!single && (
+              <th className="figure" colSpan={fine ? 2 : 1}>
+                {say("tally-first-then-second-position")}
+              </th>
+            )}
+            {single && (
               <th className="figure">
-                <span className="part-fine mark-fine">{say("tally-line")}</span>
+                <span className="part-main mark-main">
+                  {say(screw ? "equation-sleeve" : "tally-main")}
+                </span>
+              </th>
+            )}
+            {single && fine && (
+              <th className="figure">
+                <span className="part-fine mark-fine">
+                  {say(screw ? "equation-thimble-line" : "tally-line")}
+                </span>
               </th>
             )}
             {single && <th className="figure">{say("tally-reads", { unit })}</th>}
@@ -165,11 +178,22 @@ function Row({ reading, index, quantity, fine, axis, flags, ...props }: RowProps
       <tr className={`reading ${state}`} aria-current={reopened !== null}>
         <td className="figure quiet">{index + 1}</td>
         <td>{reading.place}</td>
-        <td className="figure part-main">
-          {earlier && earlier.main !== reading.main && <s>{earlier.main} </s>}
-          <span className="figures">{reading.main}</span>
-        </td>
-        {fine && (
+        {reading.looks.length > 1 ? (
+          <td className="figure" colSpan={fine ? 2 : 1}>
+            {earlier && (earlier.main !== reading.main || earlier.line !== reading.line) && (
+              <s>
+                {earlier.main} · {earlier.line}
+              </s>
+            )}
+            <Looks looks={reading.looks} />
+          </td>
+        ) : (
+          <td className="figure part-main">
+            {earlier && earlier.main !== reading.main && <s>{earlier.main} </s>}
+            <span className="figures">{reading.main}</span>
+          </td>
+        )}
+        {fine && reading.looks.length === 1 && (
           <td className="figure part-fine">
             {earlier && earlier.line !== reading.line && <s>{earlier.line} </s>}
             <span className="figures">{reading.line}</span>

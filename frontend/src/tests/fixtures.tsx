@@ -130,6 +130,7 @@ export function reading(some: Partial<Reading>): Reading {
     excluded: "",
     main: "6",
     line: "3",
+    looks: [{ main: "6", line: "3" }],
     position: 6.15,
     positions: [6.15],
     read: "6.15",

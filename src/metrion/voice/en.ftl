@@ -1027,7 +1027,7 @@ zero-this-could-not-be-saved = This could not be saved.
 derived-another-one = Another one
 derived-work-it-out = Work it out
 derived-change = Change
-derived-whole-working = Whole working
+derived-whole-working = Working
 desk-read-by = read by
 desk-result = result
 desk-place = place
@@ -1234,6 +1234,7 @@ notebook-save-all = Save all
 notebook-all-as-pdf = All as PDF
 notebook-no-sheet-speaks-of = No sheet speaks of “{ $wanted }”.
 notebook-no-sheet-yet-a-new-one = Say what it is and with which tool; then you look at its zero, and read.
+notebook-derived = worked out
 notebook-look-at-a-finished-example = Look at a finished example
 begin-measure-something = Measure something
 begin-what-do-you-measure = What do you measure?
@@ -1432,6 +1433,8 @@ tally-look-again = Look again
 tally-is-being-looked-at-again = is being looked at again; its figures are hidden meanwhile
 tally-i-misread-it-was = I misread, it was { $suggested }
 tally-no = no.
+tally-first-then-second-position = first, then second position
+tally-window = window { $at }
 tally-main = main
 tally-line = line
 tally-reads = reads{ $unit }
@@ -1588,6 +1591,10 @@ sheet-a-stack-of = a stack of { $count }
 counted-readings = { $count ->
     [one] { $count } reading
    *[other] { $count } readings
+}
+readings-that-count = { $count ->
+    [one] { $count } counts
+   *[other] { $count } count
 }
 counted-quantities = { $count ->
     [one] { $count } quantity

@@ -66,7 +66,9 @@ def _listed(session: Session, sheet: Sheet) -> SheetSummaryView:
         )
     except Damaged as damage:
         told = say(damage.reason)
-        return widened(SheetSummaryView, _head(sheet), results=[], instruments=[], damage=told)
+        return widened(
+            SheetSummaryView, _head(sheet), results=[], derived=[], instruments=[], damage=told
+        )
 
 
 def _head(sheet: Sheet) -> SheetHeadView:

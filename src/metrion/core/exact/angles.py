@@ -51,10 +51,15 @@ def angle_text(minutes: Fraction) -> str:
     return f"{'-' if minutes < 0 else ''}{degree}:{minute:02d}{tail}"
 
 
-def degrees_and_minutes(minutes: Fraction, decimals: int) -> str:
-    """Arc minutes for people, ``19°18.0′``: minutes not padded, the sign before the degrees."""
+def degrees_and_minutes(minutes: Fraction, decimals: int, *, padded: bool = False) -> str:
+    """Arc minutes for people, ``19°18.0′``: the sign before the degrees.
+
+    Args:
+        padded: whether minutes have two places, ``10°05′``, as marks do.
+    """
     degree = abs(minutes) // 60
     sign = "-" if minutes < 0 else ""
     rest = abs(minutes) - degree * 60
     # A place of tens or hundreds of minutes still shows the minutes that are left over.
-    return f"{sign}{degree}°{fixed(rest, max(decimals, 0))}′"
+    text = fixed(rest, max(decimals, 0))
+    return f"{sign}{degree}°{'0' if padded and rest < 10 else ''}{text}′"

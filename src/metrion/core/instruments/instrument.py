@@ -138,9 +138,9 @@ class Instrument:
         return angle_text(main) if self.kind is Kind.ANGULAR else to_text(main)
 
     def mark_text(self, main: Fraction) -> str:
-        """A main reading for people: ``161°20′`` on a circle, the plain number elsewhere."""
+        """A main reading for people: ``161°00′`` on a circle, the plain number elsewhere."""
         if self.kind is Kind.ANGULAR:
-            return degrees_and_minutes(main, finite_decimals(main) or 0)
+            return degrees_and_minutes(main, finite_decimals(main) or 0, padded=True)
         return to_text(main)
 
     def check_main(self, main: Fraction, *, estimates: bool = False) -> None:

@@ -16,7 +16,7 @@ from metrion.core.json import text_in
 from metrion.core.logbook import Logbook, Reviewed
 from metrion.core.quantity.measurements import Measurement, MeasurementResult, reduce_measurement
 from metrion.core.quantity.noted import Earlier
-from metrion.core.quantity.observations import PAIR_INDICATIONS, Observation
+from metrion.core.quantity.observations import PAIR_INDICATIONS
 from metrion.core.quantity.places import by_place
 from metrion.core.quantity.zero import wrapped_zero
 from metrion.core.review import Flag, Level, settled
@@ -38,6 +38,7 @@ from metrion.web.schemas import (
     FiguresView,
     FlagView,
     HintView,
+    LookView,
     PlaceView,
     QuantityView,
     ReadingView,
@@ -191,23 +192,21 @@ def _figures(measurement: Measurement, index: int) -> FiguresView:
     """Marks and lines of a reading, what it reads, corrected, and its place on the axis."""
     observation, instrument = measurement.observations[index], measurement.instrument
     corrected = measurement.corrected[index]
-    marks = [shown(instrument.mark_text(one.main)) for one in observation.indications]
+    fine = instrument.scale.has_fine_scale
+    looks = [
+        LookView(shown(instrument.mark_text(one.main)), shown(one.line_words) if fine else "")
+        for one in observation.indications
+    ]
     return FiguresView(
-        main=" / ".join(marks),
-        line=shown(_lines(instrument, observation)),
+        main=" / ".join(look.main for look in looks),
+        line=" / ".join(look.line for look in looks) if fine else "",
+        looks=looks,
         position=float(measurement.observed[index]),
         positions=[float(instrument.reading(one)) for one in observation.indications],
         read=shown(instrument.value_text(measurement.observed[index])),
         corrected=shown(instrument.value_text(corrected)),
         value=float(corrected),
     )
-
-
-def _lines(instrument: Instrument, observation: Observation) -> str:
-    """The fine lines of a reading; empty where there is no fine scale."""
-    if not instrument.scale.has_fine_scale:
-        return ""
-    return " / ".join(indication.line_words for indication in observation.indications)
 
 
 def _earlier_view(instrument: Instrument, earlier: Earlier) -> EarlierView:

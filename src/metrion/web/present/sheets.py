@@ -27,11 +27,12 @@ from metrion.web.schemas import (
     SheetHeadView,
     SheetSummaryView,
     SheetView,
+    SummaryDerivedView,
     SummaryResultView,
     ZeroCheckView,
     widened,
 )
-from metrion.web.speaking import speaker
+from metrion.web.speaking import shown, speaker
 
 _Value = TypeVar("_Value")
 
@@ -57,9 +58,9 @@ def sheet_view(worked: Worked) -> SheetView:
 @contained()
 def whole_quantity(worked: Worked, key: str) -> QuantityView:
     """One quantity of a sheet, whole. Raises `NotHere`."""
-    for shown in _shown(worked):
-        if shown.id == key:
-            return shown.view(worked)
+    for one in _shown(worked):
+        if one.id == key:
+            return one.view(worked)
     raise NotHere("quantity", key)
 
 
@@ -145,7 +146,7 @@ def _known(before: Worked, section: str, values: Sequence[_Value]) -> dict[str, 
 
 def _quantities(worked: Worked, before: Worked | None) -> Iterator[QuantityView]:
     """Those that are shown otherwise now: the first of them whole, the others in brief."""
-    earlier = {shown.id: shown for shown in _shown(before)} if before else {}
+    earlier = {one.id: one for one in _shown(before)} if before else {}
     whole = 0
     for now in _shown(worked):
         then = earlier.get(now.id)
@@ -230,7 +231,22 @@ def sheet_summary(worked: Worked) -> SheetSummaryView:
         for reviewed, entry in pairs
     ]
     tools = [one.name for one in worked.results.logbook.instruments]
-    return widened(SheetSummaryView, _head(worked), results=results, instruments=tools, damage=None)
+    derived = [
+        SummaryDerivedView(
+            id=one.derived.id,
+            name=one.derived.name or one.derived.id,
+            sentence=shown(one.rounded.printed) if one.rounded else None,
+        )
+        for one in worked.results.derived
+    ]
+    return widened(
+        SheetSummaryView,
+        _head(worked),
+        results=results,
+        derived=derived,
+        instruments=tools,
+        damage=None,
+    )
 
 
 def _head(worked: Worked) -> SheetHeadView:

@@ -25,11 +25,20 @@ class EarlierView:
 
 
 @view
+class LookView:
+    """What one look of a reading saw; its line is empty where there is no fine scale."""
+
+    main: str
+    line: str
+
+
+@view
 class FiguresView:
     """What readings of the same marks and lines have in common."""
 
     main: str
     line: str
+    looks: Annotated[list[LookView], "In the order a, b, a2, b2 where there are several."]
     position: float
     positions: list[float]
     read: str

@@ -80,10 +80,20 @@ class SummaryResultView(ResultView):
 
 
 @view
+class SummaryDerivedView:
+    """A derived quantity as the notebook lists it."""
+
+    id: str
+    name: str
+    sentence: str | None
+
+
+@view
 class SheetSummaryView(SheetHeadView):
     """A sheet as the notebook lists it."""
 
     results: list[SummaryResultView]
+    derived: list[SummaryDerivedView]
     instruments: list[str]
     damage: Annotated[str | None, "Why it cannot be worked out."]
 
