@@ -11,7 +11,7 @@ CHROME = $$(scripts/find_chromium.sh)
 
 TYPES := frontend/src/api/schema.d.ts
 API_SOURCES := $(shell find src/metrion/web -name '*.py') scripts/write_openapi.py
-FRONT_SOURCES := $(shell find frontend/src frontend/public frontend/index.html frontend/vite.config.ts frontend/tsconfig.json src/metrion/voice/en.ftl -type f 2>/dev/null)
+FRONT_SOURCES := $(shell find frontend/src frontend/public frontend/index.html frontend/vite.config.ts frontend/tsconfig.json src/metrion/voice/en.ftl docs/guide.md docs/screenshots -type f 2>/dev/null)
 
 .PHONY: setup demo test check format types wheel screenshots benchmarks mutants hold clean
 .PHONY: check-python check-front test-python test-front test-browser

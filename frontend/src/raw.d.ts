@@ -1,4 +1,1 @@
-declare module "*?raw" {
-  const text: string;
-  export default text;
-}
+/// <reference types="vite/client" />

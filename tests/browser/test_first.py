@@ -90,3 +90,15 @@ def test_a_circle_has_no_zero_and_a_finished_example_is_a_tap_away(
     expect(page.get_by_role("heading", name="First quantity")).to_be_visible()
     expect(page.get_by_label("main reading")).to_be_focused()
     page.close()
+
+
+def test_the_guide_is_at_hand_without_a_network(page: Page, empty: str) -> None:
+    page.goto(empty)
+    page.get_by_role("link", name="Help").click()
+    expect(page.get_by_role("heading", name="For the demonstrator")).to_be_visible()
+    expect(page.get_by_role("table")).to_contain_text("the next mark was read, not the last one")
+    pictures = page.locator("a[href$='.png']")
+    assert pictures.count() >= 9
+    for link in pictures.all():
+        answer = page.request.get(f"{empty}{link.get_attribute('href')}")
+        assert answer.headers["content-type"] == "image/png"

@@ -1,5 +1,5 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
-import { useEffect } from "react";
+import { lazy, Suspense, useEffect } from "react";
 import { BrowserRouter, Route, Routes } from "react-router";
 
 import { useSettingsQuery, useVoice } from "../api";
@@ -20,6 +20,9 @@ import { Header } from "./Header";
 import { KeysHelp } from "./KeysHelp";
 import { chosen, SettingsContext } from "./settings";
 import { rememberedTheme, Theme } from "./Theme";
+
+/** Read seldom, so it is fetched when it is. */
+const HelpPage = lazy(() => import("../help/HelpPage"));
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -65,6 +68,14 @@ function House() {
             <Route path="/instruments" element={<WorkshopPage />} />
             <Route path="/planner" element={<PlannerPage />} />
             <Route path="/words" element={<WordsPage />} />
+            <Route
+              path="/help"
+              element={
+                <Suspense fallback={null}>
+                  <HelpPage />
+                </Suspense>
+              }
+            />
             <Route path="/settings" element={<SettingsPage />} />
             <Route path="*" element={<NotebookPage />} />
           </Routes>

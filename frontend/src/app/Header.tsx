@@ -10,6 +10,7 @@ const PLACES = () =>
     ["/planner", say("planner-planner")],
     ["/words", say("app-words-care")],
     ["/settings", say("app-settings")],
+    ["/help", say("app-help")],
   ] as const;
 
 /** The place that an address belongs to: sheets lie in the notebook. */

@@ -1,6 +1,7 @@
 import { CloseCircleFilled } from "@ant-design/icons";
 import { App, Button, Input, Radio, Skeleton } from "antd";
 import { useState } from "react";
+import { Link } from "react-router";
 
 import { useChangeSettings, useSettingsQuery, useWords, type Concept } from "../api";
 import "./words.css";
@@ -20,6 +21,7 @@ export function WordsPage() {
       <div className="page-head">
         <h1>{say("words-words-and-care")}</h1>
         <div className="page-acts">
+          <Link to="/help">{say("words-the-guide")}</Link>
           <Input
             allowClear={{ clearIcon: <CloseCircleFilled {...DRAWN} /> }}
             placeholder={say("words-find-a-word")}

@@ -1022,6 +1022,7 @@ planner-convention = Convention
 app-notebook = Notebook
 app-instruments = Instruments
 app-settings = Settings
+app-help = Help
 zero-not-looked-at-2 = not looked at
 zero-this-could-not-be-saved = This could not be saved.
 derived-another-one = Another one
@@ -1482,6 +1483,7 @@ transfer-the-answer-broke-off-nothing-of = The answer broke off; nothing of the 
 
 ## On the page: words
 
+words-the-guide = The guide
 words-words-and-care = Words and care
 words-find-a-word = Find a word
 words-courses-name-the-same-thing-differently = Courses name the same thing differently. Pick your word, and Metrion uses it.
