@@ -85,3 +85,32 @@ def test_on_a_phone_it_is_asked_over_the_key_pad(browser: Browser, server: str) 
     pad.get_by_role("button", name="Record by thumb").tap()
     expect(page.locator("tr.reading s").first).to_have_text("7")
     page.close()
+
+
+def test_a_thumb_moves_by_one_line_and_in_the_fine_gear(browser: Browser, server: str) -> None:
+    page = browser.new_page(viewport={"width": 390, "height": 844}, has_touch=True)
+    page.goto(f"{server}/sheets/spare-parts/quantities/ferrule")
+    pad = page.get_by_role("group", name="key pad")
+    for key in ("8", "Next blank", "1", "1"):
+        pad.get_by_role("button", name=key, exact=True).tap()
+    read = page.locator(".part-read output")
+    expect(read).to_have_text("8.55")
+    page.get_by_role("button", name="one line on").tap()
+    expect(read).to_have_text("8.60")
+    page.get_by_role("button", name="one line back").tap()
+    expect(read).to_have_text("8.55")
+
+    def dragged(down: int) -> float:
+        """How far the scales went for 40 px, the hand so far below where it took hold."""
+        before = float(read.inner_text())
+        page.mouse.move(200, 150)
+        page.mouse.down()
+        page.mouse.move(200, 150 + down)
+        page.mouse.move(240, 150 + down, steps=8)
+        page.mouse.up()
+        expect(read).not_to_have_text(f"{before:.2f}")
+        return float(read.inner_text()) - before
+
+    coarse, fine = dragged(0), dragged(100)
+    assert 6 < coarse / fine < 11
+    page.close()

@@ -102,6 +102,7 @@ export function Stage(props: Props) {
         face={quantity.face || "outside"}
         position={entry.position ?? answer?.position ?? rest ?? 0}
         live={answer !== null || looked !== null}
+        steps={narrow && instrument.kind !== "plain"}
         answer={answer}
         zeroError={quantity.zero_error}
         swept={sweptFrom(positions.sweptFrom, looked, quantity)}

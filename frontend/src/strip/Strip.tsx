@@ -1,3 +1,4 @@
+import { Button } from "antd";
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { throttle } from "throttle-debounce";
 
@@ -18,6 +19,7 @@ import "./strip.css";
 import { Turns } from "./Turns";
 import { useWheel } from "./useWheel";
 import { useWidth } from "./useWidth";
+import { say } from "../voice";
 
 export interface StripProps {
   instrument: Instrument;
@@ -37,17 +39,26 @@ export interface StripProps {
   readOut: string;
   onMove: (position: number) => void;
   onRelease: () => void;
+  /** Whether there are buttons for one line, for a thumb. */
+  steps?: boolean;
   /** Takes the other turn of a screw; without it the two are not offered. */
   onTurn?: (turn: Answer["turns"][number]) => void;
 }
 
-/** The scales in the hand: where they were taken, where they are now, and the view meanwhile. */
+/** The scales in the hand: where they were taken, where they and the hand are now, and the view. */
 interface Held {
   from: number;
   at: number;
   x: number;
+  /** At what height they were taken. */
+  y: number;
   frame: Frame;
 }
+
+/** A hand that is moved away from where it took hold goes so many times slower: the fine gear. */
+const FINE_GEAR = 8;
+/** Pixels away from there, at which it begins. */
+const AWAY = 56;
 
 const HEIGHT = 226;
 const NARROW_HEIGHT = 164;
@@ -79,12 +90,13 @@ export function Strip(props: StripProps) {
   function grab(event: PointerEvent<SVGSVGElement>) {
     if (event.button !== 0) return;
     event.currentTarget.setPointerCapture(event.pointerId);
-    setHeld({ from: position, at: position, x: event.clientX, frame });
+    setHeld({ from: position, at: position, x: event.clientX, y: event.clientY, frame });
   }
   function drag(event: PointerEvent<SVGSVGElement>) {
     if (!held) return;
-    const at = clamped(instrument, held.from + (event.clientX - held.x) / perUnit);
-    setHeld({ ...held, at });
+    const gear = Math.abs(event.clientY - held.y) > AWAY ? FINE_GEAR : 1;
+    const at = clamped(instrument, held.at + (event.clientX - held.x) / perUnit / gear);
+    setHeld({ ...held, at, x: event.clientX });
     tellNow(at);
   }
   function release() {
@@ -140,6 +152,16 @@ export function Strip(props: StripProps) {
           <Sliding {...props} {...{ answer, frame, narrow, position }} />
         )}
       </svg>
+      {props.steps && (
+        <div className="strip-steps">
+          <Button aria-label={say("zero-one-line-back")} onClick={() => step(-1)}>
+            −
+          </Button>
+          <Button aria-label={say("zero-one-line-on")} onClick={() => step(1)}>
+            +
+          </Button>
+        </div>
+      )}
       {kind === "screw" ? (
         <ScrewLens {...{ instrument, position, answer }} above={turns.length > 0} />
       ) : (
