@@ -10,6 +10,8 @@ VIEWS = [
     "/sheets/spare-parts/quantities/spreader",
     "/sheets/bridle-line/quantities/standoff",
     "/instruments",
+    "/begin",
+    "/help",
     "/words",
     "/settings",
     "/planner",
