@@ -109,6 +109,8 @@ def test_a_thumb_moves_by_one_line_and_in_the_fine_gear(browser: Browser, server
         page.mouse.move(240, 150 + down, steps=8)
         page.mouse.up()
         expect(read).not_to_have_text(f"{before:.2f}")
+        # Answers come while the hand moves: the last one counts.
+        expect(page.locator(".equation")).to_have_attribute("data-settled", "true")
         return float(read.inner_text()) - before
 
     coarse, fine = dragged(0), dragged(100)
