@@ -150,6 +150,7 @@ def test_a_mark_beyond_the_beam_is_asked_about_in_the_unit_that_fits() -> None:
     answer = consider(short, "52", "3")
     assert (answer.main, [one.text for one in answer.main_offers]) == (520, ["52 mm"])
     assert consider(short, "52 mm", "3").main_offers == ()
+    assert consider(short, "99999999999", "3").main == 999999999990
     assert consider(short, "5.2", "3").main_offers == consider(short, "-0.1", "3").main_offers == ()
 
 

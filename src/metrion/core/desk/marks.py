@@ -4,12 +4,13 @@ from __future__ import annotations
 
 import re
 from collections.abc import Iterable, Iterator
+from contextlib import suppress
 from dataclasses import dataclass
 from fractions import Fraction
 from math import ceil, floor
 
 from metrion.core.desk.typed import Offer, Unclear, has_unit, plainly_typed, typed_length
-from metrion.core.errors import NotAMark
+from metrion.core.errors import NotAMark, OutOfBounds
 from metrion.core.exact.angles import parse_angle
 from metrion.core.exact.bounds import check_length, check_number
 from metrion.core.facts import Fact, Figure, fact
@@ -70,9 +71,11 @@ def in_another_unit(instrument: Instrument, text: str) -> Iterator[Offer]:
         return
     for unit in _LENGTHS:
         other = f"{plainly_typed(text)} {unit}"
-        value = typed_length(instrument, other, "").value
-        if instrument.can_reach(value) and is_multiple(value, instrument.scale.main_division):
-            yield Offer(other, fact("offer-mark", mark=Figure(other)))
+        # A unit in which it would be larger than any number may be is not what was meant.
+        with suppress(OutOfBounds):
+            value = typed_length(instrument, other, "").value
+            if instrument.can_reach(value) and is_multiple(value, instrument.scale.main_division):
+                yield Offer(other, fact("offer-mark", mark=Figure(other)))
 
 
 def main_typed(instrument: Instrument, main: Fraction) -> str:
