@@ -8,15 +8,9 @@ from fractions import Fraction
 
 from metrion.core.formula.values import Series
 from metrion.core.uncertainty.conventions import BUILT_IN, Spread
+from metrion.core.working.model import MEAN, READINGS, SPREAD, Model
 from metrion.core.working.steps import Working
-from metrion.core.working.uncertainty import (
-    MEAN,
-    MEAN_OF_READINGS,
-    READINGS,
-    SPREAD,
-    Model,
-    add_components,
-)
+from metrion.core.working.uncertainty import MEAN_OF_READINGS, add_components
 
 
 def worked(values: Sequence[Fraction], spread: Spread) -> tuple[Fraction, Fraction]:

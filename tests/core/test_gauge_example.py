@@ -4,8 +4,9 @@ from fractions import Fraction
 
 from metrion.core.formula.expression import number
 from metrion.core.uncertainty.conventions import Convention, Coverage, Family
+from metrion.core.working.model import Component, Source
 from metrion.core.working.steps import Working
-from metrion.core.working.uncertainty import Component, Source, add_combination, stated
+from metrion.core.working.uncertainty import add_combination, stated
 
 # Contributions of table H.1 in nanometres, with their degrees of freedom.
 CONTRIBUTIONS = [("25", 18), ("5.8", 24), ("3.9", 5), ("6.7", 8), ("2.9", 50), ("16.6", 2)]

@@ -15,7 +15,7 @@ from metrion.core.quantity.also import Also
 from metrion.core.quantity.derived import DerivedResult, reduce_derived
 from metrion.core.review import Flag
 from metrion.core.scales import VernierScale
-from metrion.core.working.uncertainty import Uncertainty
+from metrion.core.working.model import Uncertainty
 from metrion.formats.strict_json import json_parts
 from metrion.voice import plainly
 

@@ -25,9 +25,7 @@ from metrion.core.quantity.observations import INDICATIONS, Observation, Sort, o
 from metrion.core.quantity.zero import MEAN_OF_ERRORS, ZeroCheck
 from metrion.core.scales import Indication
 from metrion.core.scales.base import LEAST_COUNT
-from metrion.core.working.readings import mean_rule
-from metrion.core.working.steps import Rule, Step
-from metrion.core.working.uncertainty import (
+from metrion.core.working.model import (
     FREEDOM,
     LIMIT,
     MEAN,
@@ -35,8 +33,10 @@ from metrion.core.working.uncertainty import (
     UNCERTAINTY,
     ZERO_ERROR,
     ZERO_ERRORS,
-    every_rule,
 )
+from metrion.core.working.readings import mean_rule
+from metrion.core.working.steps import Rule, Step
+from metrion.core.working.uncertainty import every_rule
 from metrion.formats.cells import cell_formula
 from metrion.formats.table import harmless
 from metrion.voice import Speaker, plainly

@@ -35,13 +35,9 @@ from metrion.core.quantity.also import Also, also
 from metrion.core.quantity.beside import Beside
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.uncertainty.conventions import Convention
+from metrion.core.working.model import MEAN, UNCERTAINTY, Component, Source, Uncertainty
 from metrion.core.working.steps import Step, Working, definitions
 from metrion.core.working.uncertainty import (
-    MEAN,
-    UNCERTAINTY,
-    Component,
-    Source,
-    Uncertainty,
     add_combination,
     add_components,
     divided,

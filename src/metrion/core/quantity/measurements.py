@@ -35,9 +35,7 @@ from metrion.core.quantity.observations import INDICATIONS, Arc, Observation, So
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Indication
 from metrion.core.uncertainty.conventions import Convention
-from metrion.core.working.readings import base_working
-from metrion.core.working.steps import Working
-from metrion.core.working.uncertainty import (
+from metrion.core.working.model import (
     AVERAGE,
     MEAN,
     UNCERTAINTY,
@@ -45,10 +43,11 @@ from metrion.core.working.uncertainty import (
     Component,
     Model,
     Uncertainty,
-    add_uncertainty,
     looks_of,
-    stated,
 )
+from metrion.core.working.readings import base_working
+from metrion.core.working.steps import Working
+from metrion.core.working.uncertainty import add_uncertainty, stated
 
 
 @entry()

@@ -9,13 +9,9 @@ from metrion.core.facts import Amount, Fact, fact
 from metrion.core.formula.evaluate import one
 from metrion.core.quantity.measurements import MeasurementResult
 from metrion.core.uncertainty.conventions import Family
+from metrion.core.working.model import COUNT, UNCERTAINTY, Source
 from metrion.core.working.steps import Working
-from metrion.core.working.uncertainty import (
-    COUNT,
-    UNCERTAINTY,
-    Source,
-    add_uncertainty,
-)
+from metrion.core.working.uncertainty import add_uncertainty
 
 _WORTH_IT = Fraction(1, 20)
 

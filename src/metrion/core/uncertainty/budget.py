@@ -15,7 +15,8 @@ from metrion.core.instruments.instrument import Kind
 from metrion.core.quantity.derived import DerivedResult
 from metrion.core.quantity.measurements import MeasurementResult
 from metrion.core.uncertainty.conventions import Combine, Convention, Family
-from metrion.core.working.uncertainty import Source, Uncertainty, adds_squares
+from metrion.core.working.model import Source, Uncertainty
+from metrion.core.working.uncertainty import adds_squares
 
 _HALF_PERCENT, _NOTHING = Fraction(1, 2), Fraction(1, 10**6)
 _DOMINANT = 50

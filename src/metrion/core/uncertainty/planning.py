@@ -14,14 +14,9 @@ from metrion.core.facts import Amount, Fact, Figure, fact
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.scales.base import LEAST_COUNT
 from metrion.core.uncertainty.conventions import Convention
+from metrion.core.working.model import COUNT, SPREAD, UNCERTAINTY, Model
 from metrion.core.working.steps import Working
-from metrion.core.working.uncertainty import (
-    COUNT,
-    SPREAD,
-    UNCERTAINTY,
-    Model,
-    add_uncertainty,
-)
+from metrion.core.working.uncertainty import add_uncertainty
 
 USUAL_READINGS = 5
 """Readings that a plan begins with."""

@@ -19,14 +19,8 @@ from metrion.core.quantity.zero import zero_errors, zero_look
 from metrion.core.scales import Indication, VernierScale
 from metrion.core.scales.base import LEAST_COUNT
 from metrion.core.scales.vernier import FINE_DIVISION
+from metrion.core.working.model import MEAN, READINGS, ROUNDED, UNCERTAINTY, ZERO_ERRORS
 from metrion.core.working.steps import Step
-from metrion.core.working.uncertainty import (
-    MEAN,
-    READINGS,
-    ROUNDED,
-    UNCERTAINTY,
-    ZERO_ERRORS,
-)
 
 MOST_WRITTEN = 200
 """Readings that are written out one by one; more are lists of marks and lines."""

@@ -11,15 +11,9 @@ from metrion.core.formula.values import Series
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.zero import MEAN_OF_ERRORS, ZeroCheck, zero_errors, zero_look
 from metrion.core.scales.base import LEAST_COUNT
+from metrion.core.working.model import MEAN, READINGS, ZERO_ERROR, ZERO_ERRORS
 from metrion.core.working.steps import Working
-from metrion.core.working.uncertainty import (
-    MEAN,
-    MEAN_OF_READINGS,
-    READINGS,
-    ZERO_ERROR,
-    ZERO_ERRORS,
-    divided,
-)
+from metrion.core.working.uncertainty import MEAN_OF_READINGS, divided
 
 
 def base_working(

@@ -9,8 +9,8 @@ from metrion.core.formula.notation import unit_after
 from metrion.core.formula.values import Series, rational
 from metrion.core.quantity.derived import Derived, DerivedResult, TypedValue, input_key
 from metrion.core.quantity.measurements import Measurement, reduce_measurement
+from metrion.core.working.model import MEAN, ROUNDED, UNCERTAINTY
 from metrion.core.working.steps import Step
-from metrion.core.working.uncertainty import MEAN, ROUNDED, UNCERTAINTY
 from metrion.report.lines import Group, Line, Span, Tint, Written
 from metrion.report.working.measured import written_out
 from metrion.report.working.setting import Printed, symbolic

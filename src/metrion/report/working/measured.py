@@ -18,8 +18,7 @@ from metrion.core.working.listing import (
     observation_steps,
     zero_steps,
 )
-from metrion.core.working.steps import Step
-from metrion.core.working.uncertainty import (
+from metrion.core.working.model import (
     COUNT,
     MEAN,
     READINGS,
@@ -28,6 +27,7 @@ from metrion.core.working.uncertainty import (
     ZERO_ERROR,
     ZERO_ERRORS,
 )
+from metrion.core.working.steps import Step
 from metrion.report.lines import Group, Span, Tint, Written
 from metrion.report.working.writing import Writer
 from metrion.voice import Speaker

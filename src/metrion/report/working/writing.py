@@ -14,8 +14,8 @@ from metrion.core.formula.notation import unit_after
 from metrion.core.formula.values import Series, Value, rational
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.scales.base import LEAST_COUNT
+from metrion.core.working.model import READINGS, ZERO_ERROR, ZERO_ERRORS
 from metrion.core.working.steps import Step
-from metrion.core.working.uncertainty import READINGS, ZERO_ERROR, ZERO_ERRORS
 from metrion.report.lines import Group, Line, Span, Tint, Written, plain
 from metrion.report.working.setting import Page, Printed, as_taken, symbolic
 from metrion.voice import Speaker
