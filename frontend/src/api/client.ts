@@ -11,7 +11,10 @@ export type Lines = Schemas["Lines"];
 export type ZeroCheck = Schemas["ZeroCheck"];
 export type Quantity = Schemas["Quantity"];
 /** Where the zero of closed faces stands: on it, short of it, or past it. */
-export type ZeroStands = "on" | "short" | "past";
+export type ZeroStands = "on" | ZeroOff;
+export type ZeroOff = "short" | "past";
+/** The figures of a zero that stands exactly: they need not be typed. */
+export const STANDS_ON_ZERO = { main: "0", fine: 0, second_turn: null };
 export type Reading = Schemas["Reading"];
 export type Derived = Schemas["Derived"];
 export type Recipe = Schemas["Recipe"];

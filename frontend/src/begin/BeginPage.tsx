@@ -46,7 +46,7 @@ function Begin({ own, patterns }: { own: Choice[]; patterns: Choice[] }) {
       {
         onSuccess: ({ sheet, quantity }) => {
           // A zero that is off is looked at before anything else.
-          const look = stands === "short" || stands === "past" ? stands : null;
+          const look = stands === "on" ? null : stands;
           void navigate(`/sheets/${sheet}/quantities/${quantity}`, { state: { look } });
         },
         onError: (problem) => void message.error(problem.message),

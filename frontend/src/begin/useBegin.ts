@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 
-import { body, client, keepAnswer, newId, type ZeroStands } from "../api";
+import { body, client, keepAnswer, newId, STANDS_ON_ZERO, type ZeroStands } from "../api";
 import type { Draft } from "../instruments/draft";
 import { say } from "../voice";
 
@@ -15,26 +15,40 @@ interface Wanted {
 export function useBegin() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: async ({ name, tool, stands }: Wanted) => {
-      const [sheet, instrument, check, quantity] = [newId(), newId(), newId(), newId()];
-      const params = { path: { sheet } };
-      const title = say("begin-sheet-title", { tool: tool.name, date: today() });
+    mutationFn: async (wanted: Wanted) => {
+      const sheet = newId();
+      const title = say("begin-sheet-title", { tool: wanted.tool.name, date: today() });
       await body(client.POST("/api/sheets", { body: { id: sheet, title } }));
-      const described = { ...tool.record, id: instrument, name: tool.name };
-      await body(client.POST("/api/sheets/{sheet}/instruments", { params, body: described }));
-      const exactly = stands === "on";
-      if (exactly) {
-        const looked = { id: check, instrument, face: "outside", main: "0", fine: 0 };
-        await body(client.POST("/api/sheets/{sheet}/zero_checks", { params, body: looked }));
+      try {
+        const { quantity, change } = await filled(sheet, wanted);
+        await keepAnswer(queries, change);
+        return { sheet, quantity };
+      } catch (problem) {
+        // Who tries again begins a new one.
+        await client.DELETE("/api/sheets/{key}", { params: { path: { key: sheet } } });
+        throw problem;
       }
-      const measured = { id: quantity, name, instrument, zero: exactly ? [check] : [] };
-      await keepAnswer(
-        queries,
-        await body(client.POST("/api/sheets/{sheet}/quantities", { params, body: measured })),
-      );
-      return { sheet, quantity };
     },
   });
+}
+
+/** What is to be measured, with what, put into an empty sheet. */
+async function filled(sheet: string, { name, tool, stands }: Wanted) {
+  const [instrument, check, quantity] = [newId(), newId(), newId()];
+  const params = { path: { sheet } };
+  const face = "outside";
+  const described = { ...tool.record, id: instrument, name: tool.name };
+  await body(client.POST("/api/sheets/{sheet}/instruments", { params, body: described }));
+  const zero = stands === "on" ? [check] : [];
+  for (const id of zero) {
+    const looked = { id, instrument, face, ...STANDS_ON_ZERO };
+    await body(client.POST("/api/sheets/{sheet}/zero_checks", { params, body: looked }));
+  }
+  const measured = { id: quantity, name, instrument, face, zero };
+  const change = await body(
+    client.POST("/api/sheets/{sheet}/quantities", { params, body: measured }),
+  );
+  return { quantity, change };
 }
 
 /** The date as records have it, by the clock on the wall. */

@@ -92,6 +92,8 @@ export function Stage(props: Props) {
     ? pairEnding(positions, instrument, answer, recording.takeBack)
     : singleEnding(<ZeroTerm {...{ sheet, quantity, instrument }} />, answer);
   const { record } = recording;
+  const ready = recordable(desk, instrument);
+  const task = taskOf(reopened, quantity);
   const question = props.asked && !changing && isEmpty(entry) && (
     <AtTheEye question={props.asked} actions={props.actions} onDone={begin} />
   );
@@ -126,7 +128,7 @@ export function Stage(props: Props) {
         ending={ending}
         onEnter={record}
         of={positions.name}
-        task={taskOf(reopened, quantity)}
+        task={task}
         question={!narrow && question}
         onLeave={reopened ? props.onDone : undefined}
       >
@@ -139,25 +141,13 @@ export function Stage(props: Props) {
         <Button type="text" aria-expanded={more} onClick={() => setMore(!more)}>
           {more ? say("desk-less") : say("desk-more")}
         </Button>
-        <Button
-          type="primary"
-          size="large"
-          className="record"
-          disabled={!recordable(desk, instrument)}
-          onClick={record}
-        >
-          {others
-            ? say("desk-keep-it-next")
-            : changing
-              ? say("desk-change-reading", { at: numberOf(changing, quantity) })
-              : say("desk-record")}
-        </Button>
+        <RecordButton {...{ changing, quantity, others }} ready={ready} onRecord={record} />
       </Equation>
       {narrow && (
         <Keypad
           corrected={recording.outcome}
           kept={recording.confirmed}
-          recordable={recordable(desk, instrument)}
+          recordable={ready}
           angular={instrument.kind === "angular"}
           single={instrument.kind === "plain"}
           offers={
@@ -166,16 +156,7 @@ export function Stage(props: Props) {
               <Offers desk={desk} blank="fine" onFineAs={keepFineAs} />
             </>
           }
-          task={
-            changing && (
-              <>
-                {taskOf(reopened, quantity)}
-                <Button type="link" onClick={props.onDone}>
-                  {say("desk-leave-it")}
-                </Button>
-              </>
-            )
-          }
+          task={changing && <Task words={task} onLeave={props.onDone} />}
           question={question}
           onKey={(key) => equation.current?.press(key)}
           onRecord={record}
@@ -189,6 +170,38 @@ export function Stage(props: Props) {
         />
       )}
     </section>
+  );
+}
+
+interface RecordProps {
+  changing: Reading | null;
+  quantity: Quantity;
+  /** Whether other looks follow before the reading is whole. */
+  others: boolean;
+  ready: boolean;
+  onRecord: () => void;
+}
+
+/** Records what is entered, and says what that will do. */
+function RecordButton({ changing, quantity, others, ready, onRecord }: RecordProps) {
+  const act = others ? "desk-keep-it-next" : changing ? "desk-change-reading" : "desk-record";
+  const at = changing ? numberOf(changing, quantity) : 0;
+  return (
+    <Button type="primary" size="large" className="record" disabled={!ready} onClick={onRecord}>
+      {say(act, { at })}
+    </Button>
+  );
+}
+
+/** What a reading was taken up for, and the way out. */
+function Task({ words, onLeave }: { words: string; onLeave: () => void }) {
+  return (
+    <>
+      {words}
+      <Button type="link" onClick={onLeave}>
+        {say("desk-leave-it")}
+      </Button>
+    </>
   );
 }
 

@@ -2,7 +2,7 @@ import { InputNumber, Segmented, Switch } from "antd";
 import type { ReactNode } from "react";
 
 import type { Description, FineAs } from "../api";
-import type { Draft } from "./draft";
+import { isMetric, type Draft } from "./draft";
 import { ToolFacts } from "./ToolFacts";
 import { say } from "../voice";
 
@@ -16,7 +16,7 @@ interface Props {
 export function AppearanceChoices({ draft, description, onChange }: Props) {
   const set = (some: Draft) => onChange({ ...draft, ...some });
   const { appearance, kind } = description;
-  const metric = draft.unit === "mm" || draft.unit === "cm";
+  const metric = isMetric(draft);
   return (
     <section className="card appearance" aria-label={say("instruments-appearance")}>
       <h2>{say("instruments-as-yours-looks")}</h2>

@@ -10,6 +10,7 @@ import {
   useDescription,
   useShelf,
   useTools,
+  type Description,
   type FineAs,
   type Instrument,
   type Schemas,
@@ -19,7 +20,7 @@ import { Working } from "../results/Working";
 import { ToolFacts } from "./ToolFacts";
 import { ClosedScales } from "./ClosedScales";
 import { Counting } from "./Counting";
-import { asked, calledLike, type Draft } from "./draft";
+import { asked, calledLike, isMetric, type Draft } from "./draft";
 import "./instruments.css";
 import { say } from "../voice";
 
@@ -189,61 +190,21 @@ function Describe({ sheet, picked, changing, onAdded, onBack }: DescribeProps) {
     );
   }
   if (!description) return <Skeleton active />;
-  const metric = record.unit === "mm" || record.unit === "cm";
   return (
     <Form layout="vertical" onFinish={keep} className="describe">
       <Counting draft={record} problem={problem} onChange={setRecord} />
-      <div className="card describe-drawing">
-        <ClosedScales instrument={description} />
-        {picked.description && <p className="quiet">{picked.description}</p>}
-        <Working steps={description.derivation} />
-        {description.notes.map((note) => (
-          <p key={note.text} className={note.warning ? "note warning" : "note"}>
-            {note.text}
-          </p>
-        ))}
-        <p>
-          {say("instruments-one-fine-line-is-worth-readings", {
-            least_count_text: description.least_count_text,
-          })}
-        </p>
-      </div>
+      <Drawn description={description} words={picked.description} />
       <div>
         <ToolFacts draft={record} onChange={set} />
-        {metric && record.display !== true && (
-          <Form.Item label={say("instruments-the-numerals-of-the-main-scale")}>
-            <Segmented<"mm" | "cm">
-              aria-label={say("instruments-the-numerals-of-the-main-scale")}
-              value={description.appearance.numerals ?? (record.unit === "cm" ? "cm" : "mm")}
-              onChange={(numerals) => set({ numerals })}
-              options={[
-                { value: "mm", label: say("instruments-millimetres-10-20-30") },
-                { value: "cm", label: say("instruments-centimetres-1-2-3") },
-              ]}
-            />
-          </Form.Item>
-        )}
-        {metric && record.kind === "vernier" && !changing && (
+        <Numerals draft={record} description={description} onChange={set} />
+        {isMetric(record) && record.kind === "vernier" && !changing && (
           <Form.Item>
             <Checkbox checked={edges} onChange={(event) => setEdges(event.target.checked)}>
               {say("instruments-the-other-edge-as-a-tool")}
             </Checkbox>
           </Form.Item>
         )}
-        {record.kind !== "plain" && (
-          <Form.Item label={say("instruments-for-the-fine-reading-you-type")}>
-            <Segmented<FineAs>
-              aria-label={say("instruments-for-the-fine-reading-you-type")}
-              value={description.appearance.fine_as ?? "line"}
-              onChange={(fineAs) => set({ fine_as: fineAs })}
-              options={[
-                { value: "line", label: say("instruments-the-lines-number") },
-                { value: "numeral", label: say("instruments-the-numeral-at-it") },
-                { value: "worth", label: say("instruments-its-worth") },
-              ]}
-            />
-          </Form.Item>
-        )}
+        <FineRead draft={record} description={description} onChange={set} />
         {amend.error && (
           <div className="look" role="alert">
             <p>{say("instruments-what-was-read-does-not-fit")}</p>
@@ -272,6 +233,70 @@ function Describe({ sheet, picked, changing, onAdded, onBack }: DescribeProps) {
         </div>
       </div>
     </Form>
+  );
+}
+
+/** The tool as it is described so far, and how its least count comes about. */
+function Drawn({ description, words }: { description: Description; words: string }) {
+  return (
+    <div className="card describe-drawing">
+      <ClosedScales instrument={description} />
+      {words && <p className="quiet">{words}</p>}
+      <Working steps={description.derivation} />
+      {description.notes.map((note) => (
+        <p key={note.text} className={note.warning ? "note warning" : "note"}>
+          {note.text}
+        </p>
+      ))}
+      <p>
+        {say("instruments-one-fine-line-is-worth-readings", {
+          least_count_text: description.least_count_text,
+        })}
+      </p>
+    </div>
+  );
+}
+
+interface AskedProps {
+  draft: Draft;
+  description: Description;
+  onChange: (some: Draft) => void;
+}
+
+/** Whether the numerals of the main scale stand for millimetres or centimetres. */
+function Numerals({ draft, description, onChange }: AskedProps) {
+  if (!isMetric(draft) || draft.display === true) return null;
+  return (
+    <Form.Item label={say("instruments-the-numerals-of-the-main-scale")}>
+      <Segmented<"mm" | "cm">
+        aria-label={say("instruments-the-numerals-of-the-main-scale")}
+        value={description.appearance.numerals ?? (draft.unit === "cm" ? "cm" : "mm")}
+        onChange={(numerals) => onChange({ numerals })}
+        options={[
+          { value: "mm", label: say("instruments-millimetres-10-20-30") },
+          { value: "cm", label: say("instruments-centimetres-1-2-3") },
+        ]}
+      />
+    </Form.Item>
+  );
+}
+
+/** Whether a fine reading is typed as a line, a numeral or a worth. */
+function FineRead({ draft, description, onChange }: AskedProps) {
+  if (draft.kind === "plain") return null;
+  return (
+    <Form.Item label={say("instruments-for-the-fine-reading-you-type")}>
+      <Segmented<FineAs>
+        aria-label={say("instruments-for-the-fine-reading-you-type")}
+        value={description.appearance.fine_as ?? "line"}
+        onChange={(fineAs) => onChange({ fine_as: fineAs })}
+        options={[
+          { value: "line", label: say("instruments-the-lines-number") },
+          { value: "numeral", label: say("instruments-the-numeral-at-it") },
+          { value: "worth", label: say("instruments-its-worth") },
+        ]}
+      />
+    </Form.Item>
   );
 }
 

@@ -8,6 +8,9 @@ export type Kind = Instrument["kind"];
 export const isKind = (kind: string | undefined): kind is Kind =>
   kind !== undefined && kind in STARTS;
 
+/** Whether a beam can be numbered in millimetres or in centimetres. */
+export const isMetric = ({ unit }: Draft) => unit === "mm" || unit === "cm";
+
 /** What a description starts from when nothing is known but the kind. */
 export const STARTS: Record<Kind, Draft> = {
   vernier: {

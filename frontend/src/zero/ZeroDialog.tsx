@@ -1,26 +1,23 @@
-import { App, Button, Modal, Space } from "antd";
-import { useEffect, useRef, useState } from "react";
+import { Button, Modal, Space } from "antd";
 
 import {
-  newId,
-  useAddZeroCheck,
   useAmendInstrument,
-  useAmendQuantity,
   useWords,
   type Answer,
   type Instrument,
   type Quantity,
   type Sheet,
+  type ZeroOff,
   type ZeroStands,
 } from "../api";
-import { figuresOf, useSheetDesk } from "../desk/useDesk";
-import { Equation, type EquationHandle } from "../equation/Equation";
+import { Equation } from "../equation/Equation";
 import { Strip } from "../strip";
 import { EarlierLooks } from "./EarlierLooks";
 import { Facing, staysApart } from "./Facing";
 import { SideChoices } from "./SideChoices";
 import { WhichZero } from "./WhichZero";
 import { PhaseChoice } from "./PhaseChoice";
+import { useZeroLook } from "./useZeroLook";
 import "./zero.css";
 import { say } from "../voice";
 
@@ -30,7 +27,7 @@ interface Props {
   /** The quantity that is to use the check. */
   quantity: Quantity | null;
   /** Which way it was seen to be off already. */
-  off?: ZeroStands | null;
+  off?: ZeroOff | null;
   onClose: () => void;
 }
 
@@ -52,85 +49,35 @@ export function ZeroDialog(props: Props) {
 }
 
 /** Keeps what is typed itself: a dialog that is still opening shows its content as it was at first. */
-function ZeroLook({ sheet, instrument, quantity, off, onClose }: Props) {
-  const { message } = App.useApp();
+function ZeroLook(props: Props) {
+  const { sheet, instrument, quantity, onClose } = props;
   const { data: words } = useWords();
-  const [phase, setPhase] = useState<"before" | "after">("before");
-  const [face, setFace] = useState(quantity?.face || "outside");
-  const [reference, setReference] = useState("");
-  const desk = useSheetDesk(sheet.id, instrument.id, [], {
-    fineAs: instrument.fine_as,
-    estimates: true,
-    reference,
-  });
-  const [meant, setMeant] = useState("");
-  const equation = useRef<EquationHandle>(null);
-  const add = useAddZeroCheck(sheet.id);
-  const amend = useAmendQuantity(sheet.id);
   const tool = useAmendInstrument(sheet.id);
-  const { answer, entry } = desk;
+  const look = useZeroLook(props);
+  const { desk, equation, face, phase, reference, position } = look;
+  const { answer } = desk;
   const error = answer?.finding?.error ?? null;
   const faces = words?.kinds.find(({ kind }) => kind === instrument.kind)?.faces ?? [];
-  const position = entry.position ?? answer?.position ?? 0;
-
-  function choose(side: ZeroStands) {
-    if (side === "on") {
-      // A zero that stands exactly need not be typed.
-      void keep({ main: "0", fine: 0, second_turn: null });
-      return;
-    }
-    move(side === "past" ? -1 : 1, 0);
-    equation.current?.beginFine();
-  }
-  const choosing = useRef(choose);
-  useEffect(() => {
-    if (off) choosing.current(off);
-  }, [off]);
-  function move(lines: number, from = position) {
-    desk.move(from + lines * instrument.lines.least_count);
-    desk.release();
-  }
-  async function keep(figures = answer && desk.settled ? figuresOf(answer) : null) {
-    if (!figures || answer?.reference_fault) return;
-    const id = newId();
-    try {
-      const changed = await add.mutateAsync({
-        id,
-        instrument: instrument.id,
-        face,
-        ...figures,
-        reference: reference.trim() === "" ? null : reference.trim().replace(",", "."),
-        phase,
-      });
-      const now = changed.quantities.find((one) => one.id === quantity?.id);
-      if (now) await amend.mutateAsync({ seen: now, zero: [...now.zero, id], ...OWN });
-      onClose();
-    } catch (problem) {
-      void message.error(
-        problem instanceof Error ? problem.message : say("zero-this-could-not-be-saved"),
-      );
-    }
-  }
-
+  const { setFace, setReference } = look;
   return (
     <>
       <Facing
         {...{ sheet, instrument, quantity, face, faces, reference, setFace, setReference, onClose }}
         fault={answer?.reference_fault ?? ""}
       />
-      {answer?.finding?.wrapped && meant !== answer.finding.wrapped.kept ? (
+      {answer?.finding?.wrapped && look.meant !== answer.finding.wrapped.kept ? (
         <WhichZero
           instrument={instrument}
           fine={answer.fine.typed ?? ""}
           error={answer.finding.error}
           wrapped={answer.finding.wrapped}
           onLikely={desk.type}
-          onMeant={setMeant}
+          onMeant={look.setMeant}
         />
       ) : (
         reference.trim() === "" &&
         !staysApart(instrument, faces, face) && (
-          <SideChoices instrument={instrument} chosen={sideOf(error)} onChoose={choose} />
+          <SideChoices instrument={instrument} chosen={sideOf(error)} onChoose={look.choose} />
         )
       )}
       <Strip
@@ -153,24 +100,24 @@ function ZeroLook({ sheet, instrument, quantity, off, onClose }: Props) {
         onFineAs={(fineAs) => tool.mutate({ seen: instrument, fine_as: fineAs })}
         autoFocus
         ending={{ readAs: say("zero-read-now") }}
-        onEnter={() => void keep()}
+        onEnter={() => void look.keep()}
       >
         <Space.Compact>
-          <Button aria-label={say("zero-one-line-back")} onClick={() => move(-1)}>
+          <Button aria-label={say("zero-one-line-back")} onClick={() => look.move(-1)}>
             −
           </Button>
-          <Button aria-label={say("zero-one-line-on")} onClick={() => move(1)}>
+          <Button aria-label={say("zero-one-line-on")} onClick={() => look.move(1)}>
             +
           </Button>
         </Space.Compact>
-        <PhaseChoice phase={phase} onChange={setPhase} />
+        <PhaseChoice phase={phase} onChange={look.setPhase} />
         <Button
           type="primary"
           size="large"
           className="record"
-          loading={add.isPending}
+          loading={look.keeping}
           disabled={answer?.read == null}
-          onClick={() => void keep()}
+          onClick={() => void look.keep()}
         >
           {say("zero-keep-this-zero")}
         </Button>
@@ -185,9 +132,6 @@ function sideOf(error: number | null): ZeroStands | null {
   if (error === null) return null;
   return error === 0 ? "on" : error < 0 ? "past" : "short";
 }
-
-/** A look of one's own at these faces: nothing is taken as exact, or over from others. */
-const OWN = { zero_exact: null, zero_taken_over: null };
 
 /** The error in words, and the two ways of counting side by side. */
 function Finding({ answer }: { answer: Answer | null }) {

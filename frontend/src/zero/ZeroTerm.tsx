@@ -2,13 +2,7 @@ import { Button, Checkbox, Popover } from "antd";
 import { memo, useState } from "react";
 import { useLocation, useNavigate } from "react-router";
 
-import {
-  useAmendQuantity,
-  type Instrument,
-  type Quantity,
-  type Sheet,
-  type ZeroStands,
-} from "../api";
+import { useAmendQuantity, type Instrument, type Quantity, type Sheet, type ZeroOff } from "../api";
 import { ZeroDialog } from "./ZeroDialog";
 import { say } from "../voice";
 
@@ -23,7 +17,7 @@ export const ZeroTerm = memo(function ZeroTerm({ sheet, quantity, instrument }: 
   const [open, setOpen] = useState(false);
   const here = useLocation();
   const navigate = useNavigate();
-  const seen = (here.state as { look?: ZeroStands | null } | null)?.look ?? null;
+  const seen = (here.state as { look?: ZeroOff | null } | null)?.look ?? null;
   const [looking, setLooking] = useState(seen !== null);
   const amend = useAmendQuantity(sheet.id);
   const checks = sheet.zero_checks.filter((check) => check.instrument === instrument.id);
