@@ -27,11 +27,16 @@ def test_what_is_odd_about_a_reading_is_asked_under_the_equation(page: Page, ser
     assert "8.75" in row(page, 5)
 
 
+def look_again(page: Page, server: str) -> None:
+    """Open the odd reading of the spreader to be looked at again."""
+    open_quantity(page, server, SPREADER)
+    page.get_by_role("button", name="Look again").click()
+
+
 def test_look_again_opens_the_row_with_empty_blanks_and_enter_replaces_it(
     page: Page, server: str
 ) -> None:
-    open_quantity(page, server, SPREADER)
-    page.get_by_role("button", name="Look again").click()
+    look_again(page, server)
     expect(page.get_by_text("Reading 4 again: what do you see now?")).to_be_visible()
     expect(page.get_by_label("main reading")).to_be_focused()
     expect(page.get_by_label("main reading")).to_have_value("")
@@ -48,8 +53,7 @@ def test_look_again_opens_the_row_with_empty_blanks_and_enter_replaces_it(
 
 
 def test_a_look_is_left_as_it_was(page: Page, server: str) -> None:
-    open_quantity(page, server, SPREADER)
-    page.get_by_role("button", name="Look again").click()
+    look_again(page, server)
     page.keyboard.type("6")
     page.keyboard.press("Escape")
     expect(page.locator(".equation-words")).to_contain_text(ODD)
@@ -62,8 +66,7 @@ def test_a_look_is_left_as_it_was(page: Page, server: str) -> None:
 
 
 def test_who_looks_again_and_sees_the_same_lets_it_stand(page: Page, server: str) -> None:
-    open_quantity(page, server, SPREADER)
-    page.get_by_role("button", name="Look again").click()
+    look_again(page, server)
     page.keyboard.type("7 3")
     page.keyboard.press("Enter")
     expect(page.locator("tr.reading").nth(3)).to_contain_text("7.30")

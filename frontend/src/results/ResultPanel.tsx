@@ -24,7 +24,7 @@ interface Props {
   onLook?: (index: number) => void;
   /** A way to the next of several alike. */
   another?: ReactNode;
-  /** The convention, where it can be seen and changed; else its name. */
+  /** The convention, where it can be seen and changed and is not said above. */
   convention?: ReactNode;
 }
 

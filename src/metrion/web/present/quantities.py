@@ -241,15 +241,15 @@ def result_view(result: MeasurementResult) -> ResultView:
 
 
 def flags_view(reviewed: Reviewed, *, trying: int) -> list[FlagView]:
-    """Every flag; the first ``trying`` with what the result would be without their reading."""
+    """Every flag; those of the first ``trying`` readings with what the result would be without."""
     measurement = reviewed.result.measurement
-    tried = [
-        flag
+    in_question = dict.fromkeys(
+        flag.observation
         for flag in reviewed.second_looks
-        if flag.observation is not None
-        and flag.level is Level.WARNING
-        and settled(flag, measurement) is None
-    ][:trying]
+        if flag.level is Level.WARNING and settled(flag, measurement) is None
+    )
+    readings = [index for index in in_question if index is not None][:trying]
+    without = {index: _without(measurement, index) for index in readings}
     return [
         FlagView(
             code=flag.code,
@@ -260,7 +260,7 @@ def flags_view(reviewed: Reviewed, *, trying: int) -> list[FlagView]:
             suggested=_suggested(measurement, flag),
             zero_check=flag.zero_check or None,
             settled=settled(flag, measurement) is not None,
-            without=_without(measurement, flag) if flag in tried else None,
+            without=None if flag.observation is None else without.get(flag.observation),
         )
         for flag in reviewed.second_looks
     ]
@@ -283,8 +283,6 @@ def _suggested(measurement: Measurement, flag: Flag) -> str:
     return ""
 
 
-def _without(measurement: Measurement, flag: Flag) -> str | None:
-    if flag.observation is None:
-        return None
-    result = reduce_measurement(measurement.without(flag.observation))
+def _without(measurement: Measurement, index: int) -> str | None:
+    result = reduce_measurement(measurement.without(index))
     return shown(result.rounded.printed) if result.rounded else None
