@@ -13,6 +13,11 @@ sys.path.insert(0, str(Path(__file__).parents[1]))
 from tests.browser.conftest import demo_in_browser
 
 
+def _say_what(page: Page) -> None:
+    page.get_by_label("What do you measure?").fill("Upper spar")
+    page.get_by_role("radio", name="Fifty-line caliper").check()
+
+
 def _type_a_reading(page: Page) -> None:
     page.keyboard.type("6 3")
     page.locator(".part-result output", has_text="6.30").wait_for()
@@ -101,6 +106,7 @@ VIEWS: dict[str, tuple[str, str, Act | None]] = {
     "planner": ("light", "/planner", _plan),
     "report": ("light", "/sheets/spare-parts/report", _read_the_report),
     "phone": ("light", "/sheets/spare-parts/quantities/ferrule", _by_thumb),
+    "begin": ("light", "/begin", _say_what),
     "words": ("light", "/words", None),
     "settings": ("light", "/settings", None),
 }

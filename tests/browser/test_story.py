@@ -310,7 +310,7 @@ def test_figures_are_changed_in_the_equation_and_the_old_ones_stay(page: Page, s
     expect(page.get_by_label("line that meets")).to_have_value("12")
     page.get_by_label("line that meets").fill("13")
     expect(page.locator(".part-read output")).to_have_text("8.65")
-    page.get_by_role("button", name="Change reading 2").click()
+    page.get_by_role("button", name="Change it").click()
     expect(page.locator("tr.reading s")).to_have_text("12")
     assert "8.80" in row(page, 2)
     assert "mouth, 90°" in row(page, 2)

@@ -141,7 +141,9 @@ export function Stage(props: Props) {
         <Button type="text" aria-expanded={more} onClick={() => setMore(!more)}>
           {more ? say("desk-less") : say("desk-more")}
         </Button>
-        <RecordButton {...{ changing, quantity, others }} ready={ready} onRecord={record} />
+        <Button type="primary" size="large" className="record" disabled={!ready} onClick={record}>
+          {say(others ? "desk-keep-it-next" : changing ? "desk-change-it" : "desk-record")}
+        </Button>
       </Equation>
       {narrow && (
         <Keypad
@@ -170,26 +172,6 @@ export function Stage(props: Props) {
         />
       )}
     </section>
-  );
-}
-
-interface RecordProps {
-  changing: Reading | null;
-  quantity: Quantity;
-  /** Whether other looks follow before the reading is whole. */
-  others: boolean;
-  ready: boolean;
-  onRecord: () => void;
-}
-
-/** Records what is entered, and says what that will do. */
-function RecordButton({ changing, quantity, others, ready, onRecord }: RecordProps) {
-  const act = others ? "desk-keep-it-next" : changing ? "desk-change-reading" : "desk-record";
-  const at = changing ? numberOf(changing, quantity) : 0;
-  return (
-    <Button type="primary" size="large" className="record" disabled={!ready} onClick={onRecord}>
-      {say(act, { at })}
-    </Button>
   );
 }
 
