@@ -83,6 +83,12 @@ def test_the_planner_names_tool_and_stack(page: Page, unchanged: str) -> None:
     first = page.locator(".plan").first
     expect(first).to_contain_text("good enough")
     expect(page.locator(".plan", has_text="Fifty-line caliper")).to_contain_text("as a stack of 2")
+    # Each tool has a number in the list and on its line.
+    drawn = page.get_by_role("img", name="Per cent of the size")
+    expect(drawn.locator(".chart-badge")).to_have_text(
+        page.locator(".plan-number").all_inner_texts()
+    )
+    expect(drawn.locator(".chart-wanted")).to_be_visible()
     page.get_by_label("wanted per cent").fill("none")
     expect(page.get_by_role("alert")).to_contain_text("none")
     expect(page.get_by_label("about how large")).to_have_value("0,5")

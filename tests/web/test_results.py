@@ -177,9 +177,37 @@ def test_the_planner_says_what_each_tool_would_give(client: FlaskClient) -> None
 def test_a_wish_that_is_none_is_refused(
     client: FlaskClient, fields: dict[str, str], said: str
 ) -> None:
-    response = client.post("/api/planner", json=wish(**fields))
-    assert response.status_code == 422
-    assert said in str(response.json)
+    for address in ("/api/planner", "/api/planner/chart"):
+        response = client.post(address, json=wish(**fields))
+        assert response.status_code == 422
+        assert said in str(response.json)
+
+
+def test_the_chart_has_the_plans_in_their_order_and_figures_as_the_reader_writes_them(
+    client: FlaskClient,
+) -> None:
+    client.patch("/api/settings", json={"decimal_sign": "comma"})
+    plans = client.post("/api/planner", json=wish()).json
+    chart = client.post("/api/planner/chart", json=wish()).json
+    assert [course["tool"] for course in chart["courses"]] == [plan["tool"] for plan in plans]
+    assert chart["sizes"][0] == {"at": 0.1, "text": "0,1"}
+    best = chart["courses"][0]["path"][-1]
+    assert best["percent"] <= chart["percent"] == 1
+
+
+def test_a_difference_is_seen_as_two_bands_on_one_rule(client: FlaskClient) -> None:
+    body = {
+        "name": "gap",
+        "formula": "F - D",
+        "unit": "mm",
+        "inputs": {"F": "ferrule", "D": "spreader"},
+    }
+    sheet = client.post(f"{SHEET}/derived", json=body).json
+    (found,) = (one["subtracted"] for one in sheet["derived"] if one["name"] == "gap")
+    ferrule, spreader = found["bands"]
+    assert (ferrule["label"], ferrule["sentence"]) == ("Ferrule, outside", "(8.72 ± 0.03) mm")
+    assert found["low"] < spreader["low"] < spreader["at"] < ferrule["low"] < found["high"]
+    assert all(mark["text"].endswith(" mm") for mark in found["marks"])
 
 
 def test_without_tools_the_common_ones_are_planned_with(client: FlaskClient) -> None:

@@ -273,6 +273,17 @@ export function usePlans(wish: Schemas["Wish"], enabled: boolean) {
   });
 }
 
+/** The same to be seen. */
+export function usePlanChart(wish: Schemas["Wish"], enabled: boolean) {
+  return useQuery({
+    queryKey: ["plan-chart", wish],
+    queryFn: () => body(client.POST("/api/planner/chart", { body: wish })),
+    placeholderData: keepPreviousData,
+    retry: false,
+    enabled,
+  });
+}
+
 /** Usual derived quantities, ready to be filled in. */
 export function useBoard() {
   return useQuery({

@@ -9,20 +9,20 @@ import { WorkshopPage } from "../instruments/WorkshopPage";
 import { NotebookPage } from "../notebook/NotebookPage";
 import { useOutboxSender } from "../outbox/useOutbox";
 import { useFollow } from "./useFollow";
-import { PlannerPage } from "../planner/PlannerPage";
-import { ReportPage } from "../report/ReportPage";
 import { SettingsPage } from "../settings/SettingsPage";
 import { SheetPage } from "../sheet/SheetPage";
 import "./app.css";
 import { language, speakAs } from "../voice";
-import { WordsPage } from "../words/WordsPage";
 import { Header } from "./Header";
 import { KeysHelp } from "./KeysHelp";
 import { chosen, SettingsContext } from "./settings";
 import { rememberedTheme, Theme } from "./Theme";
 
-/** Read seldom, so it is fetched when it is. */
+/** Opened seldom, so they are fetched when they are. */
 const HelpPage = lazy(() => import("../help/HelpPage"));
+const PlannerPage = lazy(() => import("../planner/PlannerPage"));
+const WordsPage = lazy(() => import("../words/WordsPage"));
+const ReportPage = lazy(() => import("../report/ReportPage"));
 
 const queries = new QueryClient({
   defaultOptions: {
@@ -59,26 +59,21 @@ function House() {
       <Theme choice={data ? settings.theme : rememberedTheme()}>
         <Header />
         <main>
-          <Routes>
-            <Route path="/" element={<NotebookPage />} />
-            <Route path="/sheets/:sheetId" element={<SheetPage />} />
-            <Route path="/sheets/:sheetId/report" element={<ReportPage />} />
-            <Route path="/sheets/:sheetId/quantities/:quantityId" element={<QuantityPage />} />
-            <Route path="/begin" element={<BeginPage />} />
-            <Route path="/instruments" element={<WorkshopPage />} />
-            <Route path="/planner" element={<PlannerPage />} />
-            <Route path="/words" element={<WordsPage />} />
-            <Route
-              path="/help"
-              element={
-                <Suspense fallback={null}>
-                  <HelpPage />
-                </Suspense>
-              }
-            />
-            <Route path="/settings" element={<SettingsPage />} />
-            <Route path="*" element={<NotebookPage />} />
-          </Routes>
+          <Suspense fallback={null}>
+            <Routes>
+              <Route path="/" element={<NotebookPage />} />
+              <Route path="/sheets/:sheetId" element={<SheetPage />} />
+              <Route path="/sheets/:sheetId/report" element={<ReportPage />} />
+              <Route path="/sheets/:sheetId/quantities/:quantityId" element={<QuantityPage />} />
+              <Route path="/begin" element={<BeginPage />} />
+              <Route path="/instruments" element={<WorkshopPage />} />
+              <Route path="/planner" element={<PlannerPage />} />
+              <Route path="/words" element={<WordsPage />} />
+              <Route path="/help" element={<HelpPage />} />
+              <Route path="/settings" element={<SettingsPage />} />
+              <Route path="*" element={<NotebookPage />} />
+            </Routes>
+          </Suspense>
         </main>
         <KeysHelp />
       </Theme>

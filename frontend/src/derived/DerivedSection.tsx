@@ -11,6 +11,7 @@ import { WholeWorking } from "../results/WholeWorking";
 import { useRemoval } from "../sheet/useRemoval";
 import "./derived.css";
 import { DerivedDialog } from "./DerivedDialog";
+import { Bands } from "../charts";
 import { say } from "../voice";
 
 /** What is worked out from the quantities of a sheet. */
@@ -89,6 +90,7 @@ function DerivedRow({ derived, sheet, onChange, onRemove }: RowProps) {
         <Pieces line={derived.working[0]?.spans ?? []} /> {say("derived-with")}{" "}
         {derived.inputs.map(({ symbol, words }) => `${symbol} = ${words}`).join(", ")}
       </p>
+      <Bands of={derived.subtracted} />
       {derived.convention_note && <p className="derived-shared">{derived.convention_note}</p>}
       {derived.shared_zeros.map((words) => (
         <p key={words} className="derived-shared">

@@ -93,6 +93,7 @@ describe("what is sent", () => {
       working: [],
       budget: { shares: [], sentences: [] },
       compared: null,
+      subtracted: null,
       dimension: "1 0 0",
       inputs: [
         { symbol: "D", quantity: "outer", value: null, uncertainty: null, unit: null, words: "" },

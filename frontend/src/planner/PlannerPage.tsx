@@ -1,14 +1,22 @@
 import { Alert, Input, Segmented, Select } from "antd";
 import { useState } from "react";
 
-import { useConventions, usePlans, useSettingsQuery, type Plan, type Schemas } from "../api";
+import {
+  useConventions,
+  usePlanChart,
+  usePlans,
+  useSettingsQuery,
+  type Plan,
+  type Schemas,
+} from "../api";
 import "./planner.css";
+import { PlanChart } from "../charts";
 import { say } from "../voice";
 
 type Wish = Required<Schemas["Wish"]>;
 
 /** Which tool, how many readings, how large a stack for a wanted percentage. */
-export function PlannerPage() {
+export default function PlannerPage() {
   const { data: settings } = useSettingsQuery();
   const { data: conventions = [] } = useConventions();
   const [given, setGiven] = useState({ size: "", percent: "1", scatter: "", unit: "mm" as const });
@@ -17,6 +25,7 @@ export function PlannerPage() {
   const wish: Wish = { ...given, convention };
   const whole = given.size.trim() !== "" && given.percent.trim() !== "";
   const { data: plans, error } = usePlans(wish, whole);
+  const { data: chart } = usePlanChart(wish, whole);
   const set = (some: Partial<typeof given>) => setGiven({ ...given, ...some });
   return (
     <div className="page planner">
@@ -63,7 +72,10 @@ export function PlannerPage() {
         />
       </div>
       {whole && error && <Alert type="error" showIcon title={error.message} />}
-      {whole && !error && plans?.map((plan) => <PlanRow key={plan.tool} plan={plan} />)}
+      {whole && !error && chart && <PlanChart chart={chart} />}
+      {whole &&
+        !error &&
+        plans?.map((plan, place) => <PlanRow key={plan.tool} plan={plan} number={place + 1} />)}
       {!whole && <p className="quiet">{say("planner-say-how-large-the-thing-is")}</p>}
     </div>
   );
@@ -77,10 +89,12 @@ const WORDS: Record<Plan["verdict"], (plan: Plan) => string> = {
   "does not fit": () => say("planner-does-not-fit"),
 };
 
-function PlanRow({ plan }: { plan: Plan }) {
+function PlanRow({ plan, number }: { plan: Plan; number: number }) {
   return (
     <article className="card plan" data-verdict={plan.verdict}>
-      <h2>{plan.name}</h2>
+      <h2>
+        <span className="plan-number">{number}</span> {plan.name}
+      </h2>
       <span className="quiet">
         {say("sheet-least-count", { least_count_text: plan.least_count_text })}
       </span>

@@ -10,7 +10,7 @@ import { Download } from "../transfer/Download";
 import "./report.css";
 import { say } from "../voice";
 
-export function ReportPage() {
+export default function ReportPage() {
   return <WithSheet>{(sheet) => <ReportView sheet={sheet} />}</WithSheet>;
 }
 

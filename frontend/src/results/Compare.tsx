@@ -2,6 +2,7 @@ import { Button, Input, Modal, Select } from "antd";
 import { useState } from "react";
 
 import type { Compared, Schemas } from "../api";
+import { Bands } from "../charts";
 import { say } from "../voice";
 
 export type Comparand = Schemas["BesideFields"];
@@ -28,6 +29,7 @@ export function ComparedWords({ compared }: { compared: Compared | null }) {
   return (
     <section className="compared" aria-label={say("results-compared-with")}>
       {compared.with && <h3>{say("results-beside", { with: compared.with })}</h3>}
+      <Bands of={compared.bands} />
       {compared.sentences.map((sentence) => (
         <p key={sentence}>{sentence}</p>
       ))}

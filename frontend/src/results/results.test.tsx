@@ -153,6 +153,7 @@ describe("a comparison", () => {
     unit: "mm",
     with: "(6.3 ± 0.1) mm",
     sentences: ["It is exactly that."],
+    bands: null,
   };
 
   it("says how far the two are apart, and begins again from what was typed", () => {

@@ -9,7 +9,7 @@ import { say } from "../voice";
 import { DRAWN } from "../app/icons";
 
 /** Every course's words for the same things, and how not to hurt yourself or the tool. */
-export function WordsPage() {
+export default function WordsPage() {
   const { data: words } = useWords();
   const [wanted, setWanted] = useState("");
   const needle = wanted.trim().toLowerCase();

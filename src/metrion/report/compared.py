@@ -11,6 +11,7 @@ from metrion.core.exact.angles import parse_angle
 from metrion.core.exact.units import Unit, parse_unit
 from metrion.core.formula.notation import unit_after
 from metrion.core.logbook import Logbook
+from metrion.core.quantity.bands import Band
 from metrion.core.quantity.beside import Beside
 from metrion.core.quantity.comparison import Comparand, compare
 from metrion.core.quantity.derived import Derived, TypedValue
@@ -25,10 +26,12 @@ class Compared:
     Attributes:
         beside: what it stands beside; empty where that is gone.
         sentences: how far apart they are, or why that cannot be said.
+        bands: both by their names, in the unit of the first; empty where that cannot be said.
     """
 
     beside: str
     sentences: tuple[str, ...]
+    bands: tuple[tuple[str, Band], ...] = ()
 
 
 def compared(own: Measurement | Derived, logbook: Logbook, speaker: Speaker) -> Compared | None:
@@ -52,7 +55,9 @@ def compared(own: Measurement | Derived, logbook: Logbook, speaker: Speaker) -> 
         return Compared(words, (speaker.text("sentence", phrase=error.says),))
     if comparison is None:
         return Compared(words, (speaker.text("compared-without-value"),))
-    return Compared(words, tuple(map(speaker.say, comparison.sentences)))
+    names = _words(own, beside, speaker), words if found else speaker.text("results-expected-value")
+    bands = tuple(zip(names, comparison.bands, strict=True))
+    return Compared(words, tuple(map(speaker.say, comparison.sentences)), bands)
 
 
 def _key(one: Measurement | Derived, kind: str) -> tuple[str, str]:

@@ -9,13 +9,15 @@ from metrion.core.exact.rounding import two_figures
 from metrion.core.facts import Name
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.uncertainty.conventions import BUILT_IN, Convention
+from metrion.core.uncertainty.plan_chart import plan_chart
 from metrion.core.uncertainty.planning import Plan, Wish, plans
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_own_convention, read_drawn_instrument
 from metrion.store.tools import all_tools
 from metrion.web.bodies import Blueprint
 from metrion.web.notebook import notebook
-from metrion.web.schemas import PlanView, WishView, schema_of
+from metrion.web.present.charts import plan_chart_view
+from metrion.web.schemas import PlanChartView, PlanView, WishView, schema_of
 from metrion.web.shelf import SHELF
 from metrion.web.speaking import refuse, say, shown, speaker
 
@@ -30,13 +32,28 @@ def plan(body: WishView) -> list[PlanView]:
 
     422 for figures that are no numbers above 0, or an unknown convention.
     """
+    return [_view(found) for found in plans(_wish(body), _tools())]
+
+
+@blueprint.post("/chart")
+@blueprint.arguments(schema_of(WishView))
+@blueprint.response(200, schema_of(PlanChartView))
+def chart(body: WishView) -> PlanChartView:
+    """The same plans to be seen: for each tool, per cent against size.
+
+    422 as above.
+    """
+    wish = _wish(body)
+    return plan_chart_view(plan_chart(wish, plans(wish, _tools())), wish)
+
+
+def _wish(body: WishView) -> Wish:
     size, percent = (typed_number(text) for text in (body.size, body.percent))
     scatter = typed_number(body.scatter or "0")
     for name, value in (("size", size), ("percent", percent)):
         if value <= 0:
             refuse(422, "must-be-above-0", what=name)
-    wish = Wish(size, body.unit, percent, _convention(body.convention), abs(scatter))
-    return [_view(found) for found in plans(wish, _tools())]
+    return Wish(size, body.unit, percent, _convention(body.convention), abs(scatter))
 
 
 def _convention(key: str) -> Convention:

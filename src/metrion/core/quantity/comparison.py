@@ -9,11 +9,12 @@ from fractions import Fraction
 from metrion.core.errors import UnitError
 from metrion.core.exact.numbers import Number
 from metrion.core.exact.rounding import to_figures
-from metrion.core.exact.units import Unit, parse_unit
+from metrion.core.exact.units import Unit
 from metrion.core.facts import Amount, Argument, Fact, Figure, Name, fact
 from metrion.core.formula import PI, Formula
 from metrion.core.formula.expression import name, replaced
-from metrion.core.quantity.derived import Derived, DerivedResult, TypedValue, reduce_derived
+from metrion.core.quantity.bands import Band, band_of
+from metrion.core.quantity.derived import Derived, TypedValue, by_itself, reduce_derived
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.uncertainty.conventions import Convention, Family
 
@@ -33,6 +34,7 @@ class Comparison:
         uncertainty: of the difference, what both share counted once; 0 if both are exact.
         normalised_error: the deviation's size in such uncertainties; None without one.
         sentences: what that means.
+        bands: both values with their uncertainties, in the unit of the first.
     """
 
     deviation: Fraction
@@ -40,6 +42,7 @@ class Comparison:
     uncertainty: Fraction
     normalised_error: Fraction | None
     sentences: tuple[Fact, ...]
+    bands: tuple[Band, ...]
 
 
 Comparand = Measurement | Derived | TypedValue
@@ -56,8 +59,8 @@ def compare(own: Measurement | Derived, other: Comparand) -> Comparison | None:
     Raises:
         UnitError: if the two cannot be expressed in one unit.
     """
-    mine = _renamed(_derived(own, own.convention), "a")
-    theirs = _renamed(_derived(other, own.convention), "b")
+    mine = _renamed(by_itself(own, own.convention), "a")
+    theirs = _renamed(by_itself(other, own.convention), "b")
     if mine.unit.dimension != theirs.unit.dimension:
         raise UnitError(
             "units-not-comparable", theirs=Name(theirs.unit.text), own=Name(mine.unit.text)
@@ -65,41 +68,29 @@ def compare(own: Measurement | Derived, other: Comparand) -> Comparison | None:
     inputs = {**mine.inputs, **theirs.inputs}
     formula = Formula("", mine.formula.tree - theirs.formula.tree)
     difference = reduce_derived(replace(mine, formula=formula, inputs=inputs))
-    expected = reduce_derived(replace(theirs, unit=mine.unit))
-    if difference.value is None or difference.uncertainty is None or expected.value is None:
+    here, there = (
+        band_of(reduce_derived(mine)),
+        band_of(reduce_derived(replace(theirs, unit=mine.unit))),
+    )
+    if here is None or there is None or not (apart := band_of(difference)):
         return None
-    found = _compared(
-        Fraction(difference.value), Fraction(expected.value), difference.uncertainty.size,
-        mine.unit, own.convention,
-    )  # fmt: skip
+    found = _compared(apart, (here, there), mine.unit, own.convention)
     if isinstance(other, TypedValue):
         return found
-    finer = _finer(reduce_derived(mine), expected)
+    finer = _finer(here.uncertainty, there.uncertainty, mine.unit.text)
     return replace(found, sentences=(*found.sentences, *finer))
 
 
-def _finer(own: DerivedResult, other: DerivedResult) -> Iterator[Fact]:
+def _finer(mine: Fraction, theirs: Fraction, unit: str) -> Iterator[Fact]:
     """How much smaller one uncertainty is than the other, where it is so by much."""
-    if not own.uncertainty or not other.uncertainty:
-        return
-    mine, theirs = own.uncertainty.size, other.uncertainty.size
     small, large = sorted((mine, theirs))
     if small and large >= _FINER * small:
-        unit = own.derived.unit.text
         yield fact(
             f"uncertainty-{'smaller' if mine < theirs else 'larger'}",
             own=Amount(mine, unit),
             other=Amount(theirs, unit),
             times=Figure(to_figures(large / small, 2)),
         )
-
-
-def _derived(given: Comparand, convention: Convention) -> Derived:
-    """Anything as a derived quantity; a measurement or a typed-in value is made of itself."""
-    if isinstance(given, Derived):
-        return replace(given, convention=convention)
-    unit = given.unit if isinstance(given, TypedValue) else parse_unit(given.instrument.unit)
-    return Derived("", "", Formula("", name("x")), unit, convention, {"x": given})
 
 
 def _renamed(derived: Derived, side: str) -> Derived:
@@ -110,9 +101,8 @@ def _renamed(derived: Derived, side: str) -> Derived:
     return replace(derived, formula=Formula("", tree), inputs=inputs)
 
 
-def _compared(
-    deviation: Fraction, expected: Fraction, uncertainty: Fraction, unit: Unit, by: Convention
-) -> Comparison:
+def _compared(apart: Band, bands: tuple[Band, Band], unit: Unit, by: Convention) -> Comparison:
+    deviation, uncertainty, expected = apart.value, apart.uncertainty, bands[1].value
     percent = 100 * deviation / abs(expected) if expected else None
     normalised_error = abs(deviation) / uncertainty if uncertainty else None
     about: dict[str, Argument] = {"size": Amount(abs(deviation), unit.text)}
@@ -123,7 +113,7 @@ def _compared(
     sentences = [fact(code, **about)]
     if normalised_error is not None:
         sentences.append(_verdict(normalised_error, Amount(uncertainty, unit.text), by))
-    return Comparison(deviation, percent, uncertainty, normalised_error, tuple(sentences))
+    return Comparison(deviation, percent, uncertainty, normalised_error, tuple(sentences), bands)
 
 
 def _verdict(normalised_error: Fraction, uncertainty: Amount, convention: Convention) -> Fact:

@@ -105,6 +105,13 @@ def other_conventions(derived: Derived) -> Fact | None:
     return fact("other-conventions", of=names, how_many=len(names))
 
 
+def by_itself(given: Measurement | Derived | TypedValue, convention: Convention) -> Derived:
+    """Anything as a derived quantity; a measurement or a typed-in value is made of itself."""
+    if isinstance(given, Derived):
+        return replace(given, convention=convention)
+    return Derived("", "", Formula("", name("x")), unit_of(given), convention, {"x": given})
+
+
 @dataclass(frozen=True)
 class SharedZero:
     """A zero that several inputs have in common.

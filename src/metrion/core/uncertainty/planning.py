@@ -95,8 +95,13 @@ def _length(instrument: Instrument) -> Fraction:
     return instrument.least_count * Fraction(parse_unit(instrument.unit).factor)
 
 
+def in_its_unit(wish: Wish, instrument: Instrument) -> Fraction:
+    """What the unit of a wish is worth in the unit of a tool."""
+    return Fraction(parse_unit(wish.unit).factor) / Fraction(parse_unit(instrument.unit).factor)
+
+
 def _plan(wish: Wish, instrument: Instrument) -> Plan:
-    worth = Fraction(parse_unit(wish.unit).factor) / Fraction(parse_unit(instrument.unit).factor)
+    worth = in_its_unit(wish, instrument)
     size, scatter = wish.size * worth, wish.scatter * worth
     if misfit := _misfit(instrument, size):
         return Plan(instrument, Verdict.DOES_NOT_FIT, reasons=(misfit,))

@@ -9,6 +9,7 @@ from metrion.core.quantity.derived import Derived
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.uncertainty.budget import Budget
 from metrion.report import compared, unit_of
+from metrion.web.present.charts import bands_view
 from metrion.web.schemas import BudgetView, ComparedView, ShareView
 from metrion.web.speaking import say, shown, speaker
 
@@ -44,6 +45,7 @@ def comparison_view(own: Measurement | Derived, logbook: Logbook) -> ComparedVie
         unit=printed_unit(beside.unit),
         beside=found.beside,
         sentences=list(found.sentences),
+        bands=bands_view(found.bands, unit_of(own).text, own.convention),
     )
 
 

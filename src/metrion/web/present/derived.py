@@ -8,7 +8,8 @@ from metrion.core.exact.numbers import to_text
 from metrion.core.exact.rounding import to_figures
 from metrion.core.formula.notation import printed_formula, printed_unit, unit_after
 from metrion.core.logbook import Logbook
-from metrion.core.quantity.derived import DerivedResult, TypedValue, other_conventions
+from metrion.core.quantity.bands import subtracted
+from metrion.core.quantity.derived import Derived, DerivedResult, TypedValue, other_conventions
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.uncertainty.budget import derived_budget
 from metrion.report import derived_working
@@ -16,8 +17,9 @@ from metrion.store.records import Kept
 from metrion.voice.conventions import convention_name
 from metrion.web.present.also import also_views
 from metrion.web.present.budget import budget_view, comparison_view, dimension_of
+from metrion.web.present.charts import bands_view
 from metrion.web.present.instruments import steps_view
-from metrion.web.schemas import DerivedInputView, DerivedView
+from metrion.web.schemas import BandsView, DerivedInputView, DerivedView
 from metrion.web.speaking import say, shown, speaker
 
 
@@ -43,9 +45,19 @@ def derived_view(found: DerivedResult, entry: Kept, logbook: Logbook) -> Derived
         working=steps_view(derived_working(found, speaker())),
         budget=budget_view(derived_budget(found), derived.unit.text),
         compared=comparison_view(derived, logbook),
+        subtracted=_subtracted(derived),
         dimension=dimension_of(derived),
         shared_zeros=[say(shared.says) for shared in found.shared_zeros],
     )
+
+
+def _subtracted(derived: Derived) -> BandsView | None:
+    """The two inputs of a difference on one rule."""
+    named = [
+        (_input_view(symbol, derived.inputs[symbol]).words, band)
+        for symbol, band in subtracted(derived).items()
+    ]
+    return bands_view(named, derived.unit.text, derived.convention)
 
 
 def _input_view(symbol: str, given: Measurement | TypedValue) -> DerivedInputView:

@@ -6,6 +6,14 @@ from metrion.web.schemas.arrivals import (
     DecisionsView,
     TakenView,
 )
+from metrion.web.schemas.charts import (
+    BandsView,
+    BandView,
+    CourseView,
+    MarkView,
+    PlanChartView,
+    PointView,
+)
 from metrion.web.schemas.conventions import ConventionFields, ConventionView, NewConvention
 from metrion.web.schemas.derived import (
     BlankView,
@@ -107,6 +115,8 @@ __all__ = [
     "AppearanceView",
     "ArrivalNameView",
     "ArrivalView",
+    "BandView",
+    "BandsView",
     "BlankView",
     "BudgetView",
     "CareView",
@@ -115,6 +125,7 @@ __all__ = [
     "ConceptView",
     "ConventionFields",
     "ConventionView",
+    "CourseView",
     "DecisionsView",
     "DerivedFields",
     "DerivedInputView",
@@ -139,6 +150,7 @@ __all__ = [
     "KindView",
     "LinesView",
     "LookView",
+    "MarkView",
     "NeighbourView",
     "NewConvention",
     "NewDerived",
@@ -158,7 +170,9 @@ __all__ = [
     "PitchSheetView",
     "PitchView",
     "PlaceView",
+    "PlanChartView",
     "PlanView",
+    "PointView",
     "QuantityFields",
     "QuantityView",
     "ReadingPatch",
@@ -197,4 +211,4 @@ __all__ = [
     "ZeroFindingView",
     "schema_of",
     "widened",
-]  # fmt: skip
+]

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from metrion.core.quantity.derived import Derived
+from metrion.web.schemas.charts import BandsView
 from metrion.web.schemas.declared import NEW_ID, taken
 from metrion.web.schemas.results import AlsoView, BudgetView, ComparedView
 from metrion.web.schemas.view import view
@@ -36,6 +37,7 @@ class DerivedView:
     working: list[StepView]
     budget: BudgetView
     compared: ComparedView | None
+    subtracted: BandsView | None
     dimension: str
     convention_note: str
     sentence: str | None

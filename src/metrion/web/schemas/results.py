@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import Annotated
 
+from metrion.web.schemas.charts import BandsView
 from metrion.web.schemas.view import Key, view
 
 
@@ -69,7 +70,7 @@ class BudgetView:
 
 @view
 class ComparedView:
-    """A result beside what it was compared with, in words."""
+    """A result beside what it was compared with, in words, and as bands where both have values."""
 
     quantity: str | None
     derived: str | None
@@ -78,3 +79,4 @@ class ComparedView:
     unit: str
     beside: Annotated[str, Key("with")]
     sentences: list[str]
+    bands: BandsView | None
