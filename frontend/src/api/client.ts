@@ -53,15 +53,20 @@ export interface Fault {
   message: string;
 }
 
+export type Use = Schemas["Use"];
+
 /** The server refused, or could not be reached; `faults` says what is wrong and where. */
 export class ApiError extends Error {
   readonly faults: Fault[];
   readonly status: number;
+  /** What uses that which was to be removed. */
+  readonly uses: Use[];
 
-  constructor(message: string, faults: Fault[], status: number) {
+  constructor(message: string, faults: Fault[], status: number, uses: Use[] = []) {
     super(message);
     this.faults = faults;
     this.status = status;
+    this.uses = uses;
   }
 
   /** Whether nothing was heard of the server at all. */
@@ -110,6 +115,7 @@ export function asError(sent: unknown, status: number): ApiError {
     error.message ?? say("api-answered", { status: String(status) }),
     error.faults ?? [],
     status,
+    error.uses ?? [],
   );
 }
 

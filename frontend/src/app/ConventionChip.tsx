@@ -1,4 +1,4 @@
-import { App, Button, Popover, Select } from "antd";
+import { App, Button, Select } from "antd";
 import { useState } from "react";
 import { Link, useMatch } from "react-router";
 
@@ -12,6 +12,7 @@ import {
   type Quantity,
   type Sheet,
 } from "../api";
+import { Bubble } from "./overlays";
 import { say } from "../voice";
 
 /** The convention of what is on screen: a quantity, a sheet; elsewhere that of new sheets. */
@@ -114,10 +115,10 @@ interface ChipProps {
 
 function Chip({ label, name, content }: ChipProps) {
   return (
-    <Popover trigger="click" placement="bottomRight" content={content}>
+    <Bubble placement="bottomRight" content={content}>
       <button type="button" className="convention-chip">
         {label} <b>{name?.toLowerCase() ?? "…"}</b>
       </button>
-    </Popover>
+    </Bubble>
   );
 }

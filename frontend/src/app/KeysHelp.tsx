@@ -1,7 +1,7 @@
-import { Modal } from "antd";
 import { useEffect, useState } from "react";
 
 import { isTaken } from "../desk/useBenchKeys";
+import { Dialog } from "./overlays";
 import { say } from "../voice";
 
 const KEYS = () =>
@@ -30,8 +30,9 @@ export function KeysHelp() {
       window.removeEventListener("keydown", onKey);
     };
   }, []);
+  if (!open) return null;
   return (
-    <Modal title={say("app-keys")} open={open} onCancel={() => setOpen(false)} footer={null}>
+    <Dialog title={say("app-keys")} onCancel={() => setOpen(false)}>
       <dl className="keys">
         {KEYS().map(([key, meaning]) => (
           <div key={key}>
@@ -42,6 +43,6 @@ export function KeysHelp() {
           </div>
         ))}
       </dl>
-    </Modal>
+    </Dialog>
   );
 }

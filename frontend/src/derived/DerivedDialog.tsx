@@ -1,4 +1,4 @@
-import { Alert, Button, Input as Field, Modal } from "antd";
+import { Alert, Button, Input as Field } from "antd";
 import { useState } from "react";
 
 import {
@@ -12,6 +12,7 @@ import {
 } from "../api";
 import { InputBlank } from "./InputBlank";
 import { asRecord, begun, draftOf, fitting, inputsFor, type Draft, type Input } from "./recipe";
+import { Dialog } from "../app/overlays";
 import { say } from "../voice";
 
 interface Props {
@@ -27,9 +28,9 @@ export function DerivedDialog(props: Props) {
     ? say("derived-change-the-derived-quantity")
     : say("derived-new-derived-quantity");
   return (
-    <Modal open title={title} width={720} footer={null} onCancel={props.onClose}>
+    <Dialog title={title} width={720} onCancel={props.onClose}>
       <DerivedForm {...props} />
-    </Modal>
+    </Dialog>
   );
 }
 

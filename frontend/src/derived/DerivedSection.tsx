@@ -8,6 +8,7 @@ import { Compare, ComparedWords } from "../results/Compare";
 import { Pieces } from "../results/Pieces";
 import { useComparable } from "../results/useComparable";
 import { WholeWorking } from "../results/WholeWorking";
+import { RemoveMenu } from "../sheet/RemoveMenu";
 import { useRemoval } from "../sheet/useRemoval";
 import "./derived.css";
 import { DerivedDialog } from "./DerivedDialog";
@@ -63,7 +64,7 @@ function DerivedRow({ derived, sheet, onChange, onRemove }: RowProps) {
   const [whole, setWhole] = useState(false);
   const others = useComparable(sheet, derived);
   return (
-    <article className="derived-row">
+    <article id={derived.id} className="derived-row">
       <h3>{derived.name}</h3>
       <span className="sheet-sentence">
         {derived.sentence ? derived.sentence : say("derived-no-value-yet")}
@@ -76,9 +77,7 @@ function DerivedRow({ derived, sheet, onChange, onRemove }: RowProps) {
         <Button type="text" className="quiet" onClick={onChange}>
           {say("derived-change")}
         </Button>
-        <Button type="text" className="quiet" onClick={onRemove}>
-          {say("sheet-remove")}
-        </Button>
+        <RemoveMenu of={[{ key: derived.id, name: derived.name, onRemove }]} />
       </span>
       {derived.sentence && (
         <AlsoIn

@@ -1,8 +1,9 @@
-import { Alert, Button, Input, Modal } from "antd";
+import { Alert, Button, Input } from "antd";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 
 import { newId, useAddQuantity, type Quantity, type Sheet } from "../api";
+import { Dialog } from "../app/overlays";
 import { say } from "../voice";
 
 interface Props {
@@ -19,14 +20,14 @@ export function AnotherLikeIt({ sheet, quantity }: Props) {
         {say("desk-another-like-it")}
       </Button>
       {open && (
-        <Modal
+        <Dialog
           open
           title={say("desk-another-like", { name: quantity.name })}
           footer={null}
           onCancel={() => setOpen(false)}
         >
           <NameForm {...{ sheet, quantity }} />
-        </Modal>
+        </Dialog>
       )}
     </>
   );

@@ -12,6 +12,8 @@ interface Props {
   blind: boolean;
   onGiven: (some: Partial<Circumstances>) => void;
   onBlind: (blind: boolean) => void;
+  /** The tool is to be shown in slow motion. */
+  onPlay: () => void;
   /** Readings are to come from a table. */
   onTable: () => void;
   /** The sweeps of this quantity are to go the other way round. */
@@ -26,7 +28,7 @@ const APPROACHES = () => [
 
 /** What else can be noted of a reading: none of it is needed to record one. */
 export const MoreBlanks = memo(function MoreBlanks(props: Props) {
-  const { given, instrument, blind, quantity, onGiven, onBlind, onTable, onArc } = props;
+  const { given, instrument, blind, quantity, onGiven, onBlind, onTable, onArc, onPlay } = props;
   return (
     <div className="more-blanks">
       <label>
@@ -83,6 +85,11 @@ export const MoreBlanks = memo(function MoreBlanks(props: Props) {
       <Checkbox checked={blind} onChange={(event) => onBlind(event.target.checked)}>
         {say("desk-hide-earlier-figures")}
       </Checkbox>
+      {instrument.kind !== "plain" && (
+        <Button type="text" onClick={onPlay}>
+          {say("instruments-line-after-line")}
+        </Button>
+      )}
       <Button type="text" onClick={onTable}>
         {say("desk-readings-from-a-table")}
       </Button>

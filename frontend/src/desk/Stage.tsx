@@ -21,6 +21,7 @@ import { ZeroTerm } from "../zero/ZeroTerm";
 import { AtTheEye } from "./AtTheEye";
 import { MoreBlanks } from "./MoreBlanks";
 import { pairEnding } from "./pairEnding";
+import { Played } from "./Played";
 import { PlaceBlank } from "./PlaceBlank";
 import type { Question, Reopened } from "./reopened";
 import { isEmpty } from "./useDesk";
@@ -77,6 +78,11 @@ export function Stage(props: Props) {
   const { before, more: others } = positions;
   const setPlace = useCallback((place: string) => give({ place }), [give]);
   const [more, setMore] = useState(false);
+  const [playing, setPlaying] = useState(false);
+  const rested = useCallback(() => {
+    setPlaying(false);
+    begin();
+  }, [begin]);
   useBenchKeys({
     sheet,
     enabled: singleKeys,
@@ -99,24 +105,28 @@ export function Stage(props: Props) {
   );
   return (
     <section ref={whole} className="stage" aria-label={say("desk-scales")}>
-      <Strip
-        instrument={instrument}
-        face={quantity.face || "outside"}
-        position={entry.position ?? answer?.position ?? rest ?? 0}
-        live={answer !== null || looked !== null}
-        steps={narrow && instrument.kind !== "plain"}
-        answer={answer}
-        zeroError={quantity.zero_error}
-        swept={sweptFrom(positions.sweptFrom, looked, quantity)}
-        label={say("desk-scales-of", { name: instrument.name })}
-        readOut={answer?.read ?? say("desk-nothing-entered")}
-        onMove={desk.move}
-        onRelease={desk.release}
-        onTurn={({ main, second_turn: secondTurn }) => {
-          desk.type({ main, secondTurn });
-          begin();
-        }}
-      />
+      {playing ? (
+        <Played instrument={instrument} onDone={rested} />
+      ) : (
+        <Strip
+          instrument={instrument}
+          face={quantity.face || "outside"}
+          position={entry.position ?? answer?.position ?? rest ?? 0}
+          live={answer !== null || looked !== null}
+          steps={narrow && instrument.kind !== "plain"}
+          answer={answer}
+          zeroError={quantity.zero_error}
+          swept={sweptFrom(positions.sweptFrom, looked, quantity)}
+          label={say("desk-scales-of", { name: instrument.name })}
+          readOut={answer?.read ?? say("desk-nothing-entered")}
+          onMove={desk.move}
+          onRelease={desk.release}
+          onTurn={({ main, second_turn: secondTurn }) => {
+            desk.type({ main, secondTurn });
+            begin();
+          }}
+        />
+      )}
       <Equation
         ref={equation}
         desk={desk}
@@ -169,6 +179,7 @@ export function Stage(props: Props) {
         <MoreBlanks
           {...{ given, quantity, instrument, blind, onBlind, onTable, onArc }}
           onGiven={give}
+          onPlay={() => setPlaying(true)}
         />
       )}
     </section>

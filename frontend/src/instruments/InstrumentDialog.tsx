@@ -1,4 +1,4 @@
-import { App, Button, Checkbox, Form, Modal, Segmented, Skeleton } from "antd";
+import { App, Button, Checkbox, Form, Segmented, Skeleton } from "antd";
 import { useState } from "react";
 import { Link } from "react-router";
 
@@ -22,6 +22,7 @@ import { ClosedScales } from "./ClosedScales";
 import { Counting } from "./Counting";
 import { asked, calledLike, isMetric, type Draft } from "./draft";
 import "./instruments.css";
+import { Dialog } from "../app/overlays";
 import { say } from "../voice";
 
 interface Props {
@@ -48,29 +49,20 @@ export function InstrumentDialog({ sheet, changing, onAdded, onClose }: Props) {
   );
   if (picked)
     return (
-      <Modal
-        open
+      <Dialog
         title={changing ? changing.name : say("instruments-your-tool")}
         width={1080}
         style={{ top: 24 }}
-        footer={null}
         onCancel={onClose}
       >
         <Describe
           {...{ sheet, picked, changing, onAdded }}
           onBack={changing ? onClose : () => setPicked(null)}
         />
-      </Modal>
+      </Dialog>
     );
   return (
-    <Modal
-      open
-      title={say("instruments-your-tool")}
-      width={900}
-      style={{ top: 40 }}
-      footer={null}
-      onCancel={onClose}
-    >
+    <Dialog title={say("instruments-your-tool")} width={900} style={{ top: 40 }} onCancel={onClose}>
       {!shelf && <Skeleton active />}
       {tools && tools.length > 0 && (
         <>
@@ -104,7 +96,7 @@ export function InstrumentDialog({ sheet, changing, onAdded, onClose }: Props) {
           />
         ))}
       </div>
-    </Modal>
+    </Dialog>
   );
 }
 

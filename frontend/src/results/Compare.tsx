@@ -1,8 +1,9 @@
-import { Button, Input, Modal, Select } from "antd";
+import { Button, Input, Select } from "antd";
 import { useState } from "react";
 
 import type { Compared, Schemas } from "../api";
 import { Bands } from "../charts";
+import { Dialog } from "../app/overlays";
 import { say } from "../voice";
 
 export type Comparand = Schemas["BesideFields"];
@@ -46,7 +47,7 @@ export function Compare({ others, compared, unit, onCompare }: Props) {
         {compared ? say("results-compare-with-something-else") : say("results-compare-with")}
       </Button>
       {open && (
-        <Modal
+        <Dialog
           open
           title={say("results-compare-with-2")}
           footer={null}
@@ -60,7 +61,7 @@ export function Compare({ others, compared, unit, onCompare }: Props) {
               setOpen(false);
             }}
           />
-        </Modal>
+        </Dialog>
       )}
     </>
   );

@@ -1,7 +1,8 @@
-import { App, Button, Drawer, Skeleton } from "antd";
+import { App, Button, Skeleton } from "antd";
 import { useState } from "react";
 
 import { useAmendQuantity, useOthers, type Quantity } from "../api";
+import { SidePanel } from "../app/overlays";
 import { say } from "../voice";
 
 interface Props {
@@ -18,14 +19,12 @@ export function Others({ sheet, quantity }: Props) {
         {say("results-what-others-would-say")}
       </Button>
       {open && (
-        <Drawer
-          open
+        <SidePanel
           title={say("results-the-same-readings-other-conventions", { name: quantity.name })}
           onClose={() => setOpen(false)}
-          size="large"
         >
           <Conventions sheet={sheet} quantity={quantity} />
-        </Drawer>
+        </SidePanel>
       )}
     </>
   );

@@ -1,9 +1,10 @@
-import { Drawer, Skeleton } from "antd";
+import { Skeleton } from "antd";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 
 import { useWholeWorking, type Step } from "../api";
 import { Working } from "./Working";
+import { SidePanel } from "../app/overlays";
 import { say } from "../voice";
 
 interface Props {
@@ -30,10 +31,10 @@ export function WholeWorking({ title, steps, at: begun, onLook, sheet, onClose }
     else setAt(source);
   }
   return (
-    <Drawer open title={say("results-working", { title })} size="large" onClose={onClose}>
+    <SidePanel title={say("results-working", { title })} onClose={onClose}>
       <p className="quiet">{say("results-click-a-number-to-see-where")}</p>
       {steps ? <Working {...{ steps, at, onLook }} onFollow={follow} /> : <Skeleton active />}
-    </Drawer>
+    </SidePanel>
   );
 }
 

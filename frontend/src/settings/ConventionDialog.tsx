@@ -1,4 +1,4 @@
-import { Alert, Button, Input, Modal, Segmented, Switch } from "antd";
+import { Alert, Button, Input, Segmented, Switch } from "antd";
 import { useState, type ReactNode } from "react";
 
 import {
@@ -8,6 +8,7 @@ import {
   type Convention,
   type Schemas,
 } from "../api";
+import { Dialog } from "../app/overlays";
 import { say } from "../voice";
 
 type Fields = Schemas["ConventionFields"];
@@ -33,19 +34,17 @@ const BEGUN: Fields = {
 /** How a course turns limits and scatter into one uncertainty, sentence by sentence. */
 export function ConventionDialog({ convention, onClose }: Props) {
   return (
-    <Modal
-      open
+    <Dialog
       title={
         convention
           ? say("settings-change-the-convention")
           : say("settings-a-convention-of-your-own")
       }
       width={760}
-      footer={null}
       onCancel={onClose}
     >
       <ConventionForm {...{ convention, onClose }} />
-    </Modal>
+    </Dialog>
   );
 }
 

@@ -1,4 +1,4 @@
-import { App, Form, Input, InputNumber, Modal, Segmented, Select, type FormInstance } from "antd";
+import { App, Form, Input, InputNumber, Segmented, Select, type FormInstance } from "antd";
 import { useState } from "react";
 
 import {
@@ -10,6 +10,7 @@ import {
   type Sheet,
 } from "../api";
 import { InstrumentDialog } from "../instruments/InstrumentDialog";
+import { Dialog } from "../app/overlays";
 import { say } from "../voice";
 
 interface Props {
@@ -64,8 +65,7 @@ export function QuantityDialog({ sheet, changing, onKept, onClose }: Props) {
       />
     );
   return (
-    <Modal
-      open
+    <Dialog
       title={changing ? changing.name : say("sheet-new-quantity")}
       width={600}
       okText={say(changing ? "instruments-change-it" : "sheet-measure-it")}
@@ -88,7 +88,7 @@ export function QuantityDialog({ sheet, changing, onKept, onClose }: Props) {
           onDescribe={() => setDescribing(true)}
         />
       </Form>
-    </Modal>
+    </Dialog>
   );
 }
 

@@ -3,7 +3,7 @@ import { Button, Typography } from "antd";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 
-import { useAmendSheet, type Instrument, type Quantity, type Sheet } from "../api";
+import { useAmendSheet, type Instrument, type Quantity, type Sheet, type ZeroCheck } from "../api";
 import { thatCount } from "../results/thatCount";
 import { ConventionChip } from "../app/ConventionChip";
 import { ClosedScales } from "../instruments/ClosedScales";
@@ -15,7 +15,9 @@ import { ZeroDialog } from "../zero/ZeroDialog";
 import { DerivedSection } from "../derived/DerivedSection";
 import { QuantityDialog } from "./QuantityDialog";
 import "./sheet.css";
+import { RemoveMenu } from "./RemoveMenu";
 import { UndoButtons } from "./UndoButtons";
+import { usePlace } from "./usePlace";
 import { useRemoval } from "./useRemoval";
 import { WithSheet } from "./WithSheet";
 import { say } from "../voice";
@@ -31,6 +33,7 @@ function SheetView({ sheet }: { sheet: Sheet }) {
   const amend = useAmendSheet(sheet.id);
   const [adding, setAdding] = useState(false);
   const [changing, setChanging] = useState<Quantity | null>(null);
+  usePlace();
   const quantity = (id: string) => `/sheets/${sheet.id}/quantities/${encodeURIComponent(id)}`;
   return (
     <div className="page sheet">
@@ -132,9 +135,18 @@ function Quantities({ sheet, path, onNew, onChange }: QuantitiesProps) {
               <Button type="text" className="quiet" onClick={() => onChange(quantity)}>
                 {say("derived-change")}
               </Button>
-              <Button type="text" className="quiet" onClick={() => remove("quantities", quantity)}>
-                {say("sheet-remove")}
-              </Button>
+              <RemoveMenu
+                of={[
+                  {
+                    key: quantity.id,
+                    name: say("sheet-with-its-readings", {
+                      name: quantity.name,
+                      count: quantity.reading_count,
+                    }),
+                    onRemove: () => remove("quantities", quantity),
+                  },
+                ]}
+              />
             </span>
             {open.map((flag) => (
               <p key={`${flag.code} ${flag.observation}`} className="sheet-flag">
@@ -148,11 +160,16 @@ function Quantities({ sheet, path, onNew, onChange }: QuantitiesProps) {
   );
 }
 
+const zeroError = ({ error_text }: ZeroCheck, { unit }: Instrument) =>
+  say("sheet-zero-error", { error_text, unit });
+
 function Instruments({ sheet }: { sheet: Sheet }) {
   const remove = useRemoval(sheet);
   const [adding, setAdding] = useState(false);
   const [zeroOf, setZeroOf] = useState<string | null>(null);
   const [changing, setChanging] = useState<Instrument | null>(null);
+  const zerosOf = ({ id }: Instrument) =>
+    sheet.zero_checks.filter((check) => check.instrument === id);
   const looked = sheet.instruments.find(({ id }) => id === zeroOf);
   return (
     <section aria-label={say("sheet-tools")} className="sheet-tools">
@@ -162,7 +179,7 @@ function Instruments({ sheet }: { sheet: Sheet }) {
       </div>
       <div className="tool-cards">
         {sheet.instruments.map((instrument) => (
-          <article key={instrument.id} className="card tool-card">
+          <article key={instrument.id} id={instrument.id} className="card tool-card">
             <div className="tool-head">
               <h3>{instrument.name}</h3>
               <span className="part-fine">
@@ -172,25 +189,15 @@ function Instruments({ sheet }: { sheet: Sheet }) {
             <ClosedScales instrument={instrument} />
             <Working steps={instrument.derivation} />
             <ul className="tool-zeros">
-              {sheet.zero_checks
-                .filter((check) => check.instrument === instrument.id)
-                .map((check) => (
-                  <li key={check.id}>
-                    <span className="part-zero mark-zero">
-                      {say("sheet-zero-error", {
-                        error_text: check.error_text,
-                        unit: instrument.unit,
-                      })}
-                    </span>{" "}
-                    <span className="quiet">
-                      {[check.face, check.phase].filter(Boolean).join(", ")}
-                    </span>
-                    <ChangeZero sheet={sheet} instrument={instrument} check={check} />
-                    <Button type="text" onClick={() => remove("zero_checks", check)}>
-                      {say("sheet-remove")}
-                    </Button>
-                  </li>
-                ))}
+              {zerosOf(instrument).map((check) => (
+                <li key={check.id} id={check.id}>
+                  <span className="part-zero mark-zero">{zeroError(check, instrument)}</span>{" "}
+                  <span className="quiet">
+                    {[check.face, check.phase].filter(Boolean).join(", ")}
+                  </span>
+                  <ChangeZero sheet={sheet} instrument={instrument} check={check} />
+                </li>
+              ))}
             </ul>
             <div className="tool-acts">
               {instrument.kind !== "angular" && (
@@ -201,9 +208,22 @@ function Instruments({ sheet }: { sheet: Sheet }) {
               <Button type="text" onClick={() => setChanging(instrument)}>
                 {say("derived-change")}
               </Button>
-              <Button type="text" onClick={() => remove("instruments", instrument)}>
-                {say("sheet-remove")}
-              </Button>
+              <RemoveMenu
+                of={[
+                  {
+                    key: instrument.id,
+                    name: instrument.name,
+                    onRemove: () => remove("instruments", instrument),
+                  },
+                  ...zerosOf(instrument).map((check) => ({
+                    key: check.id,
+                    name: [zeroError(check, instrument), check.face, check.phase]
+                      .filter(Boolean)
+                      .join(", "),
+                    onRemove: () => remove("zero_checks", check),
+                  })),
+                ]}
+              />
             </div>
           </article>
         ))}

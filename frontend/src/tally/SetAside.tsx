@@ -1,5 +1,6 @@
-import { Button, Input, Popover } from "antd";
+import { Button, Input } from "antd";
 import { useState, type ReactNode } from "react";
+import { Bubble } from "../app/overlays";
 import { say } from "../voice";
 
 interface Props {
@@ -19,14 +20,14 @@ export function SetAside({ onReason, children }: Props) {
     />
   );
   return (
-    <Popover content={form} trigger="click" open={open} onOpenChange={setOpen} destroyOnHidden>
+    <Bubble content={form} open={open} onOpenChange={setOpen} destroyOnHidden>
       {children}
-    </Popover>
+    </Bubble>
   );
 }
 
 /** Keeps its text itself: a popover that is still opening shows its content as it was at first. */
-function ReasonForm({ onReason }: { onReason: (reason: string) => void }) {
+export function ReasonForm({ onReason }: { onReason: (reason: string) => void }) {
   const [reason, setReason] = useState("");
   const given = reason.trim();
   return (

@@ -1,4 +1,4 @@
-import { Alert, App, Modal, Progress, Select } from "antd";
+import { Alert, App, Progress, Select } from "antd";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 
@@ -6,6 +6,7 @@ import type { Arrival, Decision } from "../api";
 import { Faults } from "./Faults";
 import { percentOf } from "./send";
 import { useTakeIn } from "./useArrivals";
+import { Dialog } from "../app/overlays";
 import { say } from "../voice";
 
 interface Props {
@@ -57,9 +58,8 @@ export function ArrivalsDialog({ file, arrivals, onClose }: Props) {
     );
   }
   return (
-    <Modal
-      open
-      title={`In “${file.name}”`}
+    <Dialog
+      title={say("transfer-in-the-file", { name: file.name })}
       width={760}
       okText={count === 1 ? say("transfer-take-it-in") : say("transfer-take-in", { count })}
       okButtonProps={{ disabled: count === 0 }}
@@ -102,6 +102,6 @@ export function ArrivalsDialog({ file, arrivals, onClose }: Props) {
         ))}
       </div>
       {take.error && <Alert type="error" showIcon title={take.error.message} />}
-    </Modal>
+    </Dialog>
   );
 }

@@ -1,8 +1,9 @@
-import { Alert, Button, Modal, Select } from "antd";
+import { Alert, Button, Select } from "antd";
 import { useRef, useState } from "react";
 
 import { ApiError, type FineAs, type TableFound } from "../api";
 import { useTable } from "./useTable";
+import { Dialog } from "../app/overlays";
 import { say } from "../voice";
 
 interface Props {
@@ -37,8 +38,7 @@ export function TableDialog({ sheet, quantity, fineAs, onClose }: Props) {
   const ready =
     found !== null && found.faults.length === 0 && found.count > 0 && !preview.isPending;
   return (
-    <Modal
-      open
+    <Dialog
       title={say("transfer-readings-from-a-table")}
       width={860}
       okText={
@@ -80,7 +80,7 @@ export function TableDialog({ sheet, quantity, fineAs, onClose }: Props) {
           onColumns={(chosen) => look(file, chosen)}
         />
       )}
-    </Modal>
+    </Dialog>
   );
 }
 

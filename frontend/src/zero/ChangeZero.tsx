@@ -1,8 +1,9 @@
-import { App, Button, Input, Popover } from "antd";
+import { App, Button, Input } from "antd";
 import { useState } from "react";
 
 import { useAmendZeroCheck, type Instrument, type Sheet } from "../api";
 import { PhaseChoice } from "./PhaseChoice";
+import { Bubble } from "../app/overlays";
 import { say } from "../voice";
 
 interface Props {
@@ -44,8 +45,8 @@ export function ChangeZero({ sheet, instrument, check }: Props) {
     </div>
   );
   return (
-    <Popover content={content} trigger="click" open={open} onOpenChange={setOpen}>
+    <Bubble content={content} open={open} onOpenChange={setOpen}>
       <Button type="text">{say("derived-change")}</Button>
-    </Popover>
+    </Bubble>
   );
 }

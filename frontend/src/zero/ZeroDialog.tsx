@@ -1,4 +1,4 @@
-import { Button, Modal, Space } from "antd";
+import { Button, Space } from "antd";
 
 import {
   useAmendInstrument,
@@ -19,6 +19,7 @@ import { WhichZero } from "./WhichZero";
 import { PhaseChoice } from "./PhaseChoice";
 import { useZeroLook } from "./useZeroLook";
 import "./zero.css";
+import { Dialog } from "../app/overlays";
 import { say } from "../voice";
 
 interface Props {
@@ -34,17 +35,15 @@ interface Props {
 /** Faces closed, or on a setting piece: which way and how far does the reading miss? */
 export function ZeroDialog(props: Props) {
   return (
-    <Modal
-      open
+    <Dialog
       title={say("zero-zero-of", { name: props.instrument.name })}
       width={1080}
       style={{ top: 24 }}
       onCancel={props.onClose}
-      footer={null}
       className="zero-dialog"
     >
       <ZeroLook {...props} />
-    </Modal>
+    </Dialog>
   );
 }
 

@@ -1,9 +1,10 @@
-import { Button, Checkbox, Popover } from "antd";
+import { Button, Checkbox } from "antd";
 import { memo, useState } from "react";
 import { useLocation, useNavigate } from "react-router";
 
 import { useAmendQuantity, type Instrument, type Quantity, type Sheet, type ZeroOff } from "../api";
 import { ZeroDialog } from "./ZeroDialog";
+import { Bubble } from "../app/overlays";
 import { say } from "../voice";
 
 interface Props {
@@ -66,7 +67,7 @@ export const ZeroTerm = memo(function ZeroTerm({ sheet, quantity, instrument }: 
   const state = quantity.zero_exact ? say("desk-exact") : say("zero-not-looked-at-2");
   return (
     <>
-      <Popover content={menu} trigger="click" open={open} onOpenChange={setOpen}>
+      <Bubble content={menu} open={open} onOpenChange={setOpen}>
         <button
           type="button"
           className="term-tap"
@@ -74,7 +75,7 @@ export const ZeroTerm = memo(function ZeroTerm({ sheet, quantity, instrument }: 
         >
           {quantity.zero.length > 0 ? `(${quantity.zero_text})` : <small>{state}</small>}
         </button>
-      </Popover>
+      </Bubble>
       {looking && (
         <ZeroDialog
           sheet={sheet}

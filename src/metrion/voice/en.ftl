@@ -1012,6 +1012,12 @@ sheet-untitled-sheet = Untitled sheet
 sheet-report = Report
 sheet-no-reading-yet = no reading yet
 sheet-remove = Remove
+sheet-remove-what = Remove…
+sheet-with-its-readings = { $count ->
+    [0] { $name }
+    [one] { $name }, with its reading
+   *[other] { $name }, with its { $count } readings
+}
 sheet-least-count = { $least_count } { $least_count_text }
 sheet-look-at-the-zero = Look at the zero
 sheet-measure-it = Measure it
@@ -1029,6 +1035,7 @@ derived-another-one = Another one
 derived-work-it-out = Work it out
 derived-change = Change
 derived-whole-working = Working
+desk-back-to-the-reading = Back to the reading
 desk-read-by = read by
 desk-result = result
 desk-place = place
@@ -1476,6 +1483,7 @@ transfer-cannot-be-taken-in = cannot be taken in
 transfer-take-it-in-as-a-new = take it in as a new sheet
 transfer-replace-the-one-here-as-a = replace the one here, as a new version
 transfer-take-it-in = Take it in
+transfer-in-the-file = In “{ $name }”
 transfer-nothing-is-stored-yet = Nothing is stored yet.
 transfer-what-to-do-with = What to do with { $title }
 transfer-metrion-does-not-answer-nothing-of = Metrion does not answer; nothing of the file was stored.
@@ -1720,3 +1728,16 @@ app-cancel = Cancel
 app-close = Close
 app-edit = Change
 app-nothing-here = Nothing here
+
+## What keeps an entry from being removed
+
+in-use = { $count ->
+    [one] This is still used. Change or remove what uses it first:
+   *[other] This is still used in { $count } places. Change or remove those first:
+}
+use-by-name = { $name }
+use-zero-look = its zero, looked at { $phase ->
+    [before] before
+   *[after] after
+} the readings
+use-zero-look-on-faces = { use-zero-look } ({ $face })

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from dataclasses import asdict
 
 from flask import Flask, Response, jsonify
@@ -25,8 +25,8 @@ from metrion.store import (
 )
 from metrion.web.bodies import Unreadable
 from metrion.web.present.faults import faults_view
-from metrion.web.schemas import ErrorView, FaultView, schema_of
-from metrion.web.speaking import Problem, say
+from metrion.web.schemas import ErrorView, FaultView, UseView, schema_of
+from metrion.web.speaking import InUse, Problem, say
 
 _STATUS: dict[type[MetrionError], int] = {
     Unreadable: 400,
@@ -44,7 +44,7 @@ _AGAIN_SECONDS = "1"
 
 
 class MetrionApi(Api):
-    """Registers the handlers: ``{"message": …, "faults": [{"pointer": …, "message": …}]}``."""
+    """Registers the handlers: ``{"message": …, "faults": […], "uses": […]}``, see `ErrorView`."""
 
     ERROR_SCHEMA = schema_of(ErrorView)
 
@@ -54,8 +54,10 @@ class MetrionApi(Api):
         app.register_error_handler(MetrionError, metrion_error)
 
 
-def _shape(message: str, faults: list[FaultView], status: int) -> Response:
-    response = jsonify({"message": message, "faults": [asdict(fault) for fault in faults]})
+def _shape(
+    message: str, faults: list[FaultView], status: int, uses: Sequence[UseView] = ()
+) -> Response:
+    response = jsonify(asdict(ErrorView(message, faults, list(uses))))
     response.status_code = status
     return response
 
@@ -64,7 +66,9 @@ def metrion_error(error: MetrionError) -> Response:
     """A rule that was broken, in the one shape of errors."""
     faults = faults_view(error.faults) if isinstance(error, Refused) else []
     status = error.status if isinstance(error, Problem) else _STATUS.get(type(error), 422)
-    response = _shape(say(error.says), faults, status)
+    used = error.uses if isinstance(error, InUse) else ()
+    uses = [UseView(use.section, use.id, say(use.says)) for use in used]
+    response = _shape(say(error.says), faults, status, uses)
     if isinstance(error, Busy):
         response.headers["Retry-After"] = _AGAIN_SECONDS
     return response

@@ -18,6 +18,8 @@ from sqlalchemy.orm import Session
 
 from metrion.core.json import Json, Record
 from metrion.core.quantity.observations import PAIR_INDICATIONS
+from metrion.core.uses import uses
+from metrion.formats.faults import Refused
 from metrion.store.commands import Change
 from metrion.store.documents import entries
 from metrion.store.models import Sheet
@@ -42,7 +44,7 @@ from metrion.web.schemas import (
 )
 from metrion.web.schemas.declared import Told
 from metrion.web.settings import settings
-from metrion.web.speaking import refuse
+from metrion.web.speaking import InUse, refuse
 from metrion.web.typed import understood
 
 blueprint = Blueprint("entries", __name__, url_prefix="/api/sheets/<sheet>")
@@ -133,7 +135,12 @@ def _remove(sheet: str, section: str, key: str) -> SheetChangeView:
         gone = [Change(OBSERVATIONS, r, None) for r in readings if r.measurement == key]
         return [*gone, Change(section, entry, None)]
 
-    return change_view(notebook().change(sheet, f"remove-{section}", build))
+    try:
+        return change_view(notebook().change(sheet, f"remove-{section}", build))
+    except Refused:
+        if used := uses(notebook().sheet(sheet).results.logbook, section, key):
+            raise InUse(used) from None
+        raise
 
 
 def _usual(sheet: str, told: Told) -> Record:

@@ -2,12 +2,14 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from typing import NoReturn, cast
 
 from flask import current_app, g, has_app_context
 
 from metrion.core.errors import MetrionError
 from metrion.core.facts import Argument, Fact
+from metrion.core.uses import Use
 from metrion.voice import Speaker, plainly
 
 
@@ -21,6 +23,18 @@ class Problem(MetrionError):
     def __init__(self, status: int, code: str, **about: Argument) -> None:
         self.status = status
         super().__init__(code, **about)
+
+
+class InUse(Problem):
+    """An entry that cannot go while others use it.
+
+    Attributes:
+        uses: those.
+    """
+
+    def __init__(self, uses: Sequence[Use]) -> None:
+        self.uses = uses
+        super().__init__(422, "in-use", count=len(uses))
 
 
 def refuse(status: int, code: str, **about: Argument) -> NoReturn:

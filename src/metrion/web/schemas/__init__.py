@@ -55,7 +55,14 @@ from metrion.web.schemas.instruments import (
     ToolView,
     TrialView,
 )
-from metrion.web.schemas.notebook import ErrorView, FaultView, NowView, SettingsSchema, WindowView
+from metrion.web.schemas.notebook import (
+    ErrorView,
+    FaultView,
+    NowView,
+    SettingsSchema,
+    UseView,
+    WindowView,
+)
 from metrion.web.schemas.planner import PlanView, WishView
 from metrion.web.schemas.quantities import NewQuantity, QuantityFields, QuantityView
 from metrion.web.schemas.readings import (
@@ -200,6 +207,7 @@ __all__ = [
     "TurnView",
     "TypedReadingView",
     "TypedView",
+    "UseView",
     "VoiceView",
     "WantedView",
     "WindowView",

@@ -45,8 +45,18 @@ class FaultView:
 
 
 @view
+class UseView:
+    """An entry that uses what was to be removed, and what it is called."""
+
+    section: str
+    id: str
+    name: str
+
+
+@view
 class ErrorView:
     """The shape of every error."""
 
     message: str
     faults: list[FaultView]
+    uses: list[UseView]

@@ -1,0 +1,93 @@
+import { Drawer, Dropdown, Modal, Popover } from "antd";
+import type { DrawerProps, MenuProps, ModalProps, PopoverProps } from "antd";
+import { useEffect, useRef, useState, type ReactElement, type ReactNode } from "react";
+
+/** What opens over the page for a moment: whatever opens from it belongs to what opened it. */
+const PASSING = ".ant-popover, .ant-dropdown";
+const REACHED = "button, input, select, textarea, a[href], [tabindex='0']";
+
+let lastOnPage: Element | null = null;
+document.addEventListener("focusin", ({ target }) => {
+  if (target instanceof Element && !target.closest(PASSING)) lastOnPage = target;
+});
+
+const focused = () =>
+  document.activeElement?.closest(PASSING) ? lastOnPage : document.activeElement;
+
+/** Gives the focus back, unless the hand has gone on to something else. */
+function giveBack(home: Element | null) {
+  requestAnimationFrame(() => {
+    const now = document.activeElement;
+    const left = !now || now === document.body || now.closest(PASSING);
+    if (left && home instanceof HTMLElement && home.isConnected) home.focus();
+  });
+}
+
+/** Gives the focus back to where it was when this first came, once it is gone. */
+function useFocusHome() {
+  const [home] = useState(focused);
+  useEffect(() => () => giveBack(home), [home]);
+}
+
+/** A dialog, there while it is shown; with buttons of its own where it has something to do. */
+export function Dialog(props: ModalProps) {
+  useFocusHome();
+  return <Modal open {...(props.onOk ? {} : { footer: null })} {...props} />;
+}
+
+/** A panel at the side, there while it is shown. */
+export function SidePanel(props: DrawerProps) {
+  useFocusHome();
+  return <Drawer open size="large" {...props} />;
+}
+
+interface BubbleProps extends Omit<PopoverProps, "content"> {
+  content: ReactNode;
+}
+
+/** A small form or choice beside what it belongs to; the focus goes into it, and back. */
+export function Bubble({ content, open, onOpenChange, ...props }: BubbleProps) {
+  const [own, setOwn] = useState(false);
+  const inside = useRef<HTMLDivElement>(null);
+  const home = useRef<Element | null>(null);
+  return (
+    <Popover
+      trigger="click"
+      {...props}
+      content={<div ref={inside}>{content}</div>}
+      open={open ?? own}
+      onOpenChange={(shown) => {
+        setOwn(shown);
+        onOpenChange?.(shown);
+      }}
+      afterOpenChange={(shown) => {
+        if (!shown) return giveBack(home.current);
+        home.current = lastOnPage;
+        const held = inside.current;
+        if (!held?.contains(document.activeElement))
+          held?.querySelector<HTMLElement>(REACHED)?.focus();
+      }}
+    />
+  );
+}
+
+interface MenuOfActsProps {
+  acts: NonNullable<MenuProps["items"]>;
+  /** The button that opens it. */
+  children: ReactElement;
+}
+
+/** What can be done with a thing: by the arrow keys, and the focus goes back. */
+export function MenuOfActs({ acts, children }: MenuOfActsProps) {
+  return (
+    <Dropdown
+      autoFocus
+      trigger={["click"]}
+      menu={{ items: acts }}
+      placement="bottomRight"
+      onOpenChange={(shown) => !shown && giveBack(lastOnPage)}
+    >
+      {children}
+    </Dropdown>
+  );
+}

@@ -1,0 +1,112 @@
+"""Every dialog and menu: no barrier, nothing off the screen, and the focus where the hand goes."""
+
+import json
+from collections.abc import Callable
+from pathlib import Path
+
+import pytest
+from axe_playwright_python.sync_playwright import Axe
+from playwright.sync_api import Browser, Locator, Page, expect
+
+SHEET = "/sheets/spare-parts"
+SPREADER = f"{SHEET}/quantities/spreader"
+Opener = Callable[[Page], Locator]
+"""What opens a dialog, found on its page."""
+
+
+def button(name: str, *, exact: bool = False) -> Opener:
+    return lambda page: page.get_by_role("button", name=name, exact=exact).first
+
+
+def in_more(name: str) -> Opener:
+    def found(page: Page) -> Locator:
+        page.get_by_role("button", name="More", exact=True).click()
+        return page.get_by_role("button", name=name)
+
+    return found
+
+
+def of_the_tool(page: Page) -> Locator:
+    return page.locator(".tool-acts").get_by_role("button", name="Change")
+
+
+DIALOGS: dict[str, tuple[str, Opener]] = {
+    "new quantity": (SHEET, button("New quantity")),
+    "quantity": (SHEET, button("Change", exact=True)),
+    "new derived quantity": (SHEET, button("New derived quantity")),
+    "new tool": (SHEET, button("Add a tool")),
+    "tool": (SHEET, of_the_tool),
+    "zero": (SHEET, button("Look at the zero")),
+    "remove": (SHEET, button("Remove…")),
+    "zero of the equation": (SPREADER, button("tap to change")),
+    "row": (SPREADER, button("actions for reading 2")),
+    "set aside": (SPREADER, button("Set aside…")),
+    "working": (SPREADER, button("Working", exact=True)),
+    "other conventions": (SPREADER, button("Other conventions")),
+    "compare": (SPREADER, button("Compare…")),
+    "another like it": (SPREADER, button("Another like it")),
+    "table": (SPREADER, in_more("Readings from a table")),
+    "convention": (SPREADER, lambda page: page.locator(".convention-chip:visible")),
+    "own convention": ("/settings", button("Describe one")),
+}
+OVERLAY = ".ant-modal:visible, .ant-drawer:visible, .ant-popover:visible, .ant-dropdown:visible"
+SIZES = [(390, 844), (844, 390), (640, 400)]
+"""A phone, the same on its side, and the reference size with everything twice as large."""
+
+
+def opened(page: Page, address: str, name: str) -> tuple[Locator, Locator]:
+    """A dialog by its name, and what opened it."""
+    path, opener = DIALOGS[name]
+    page.goto(address + path)
+    act = opener(page)
+    act.click()
+    overlay = page.locator(OVERLAY).last
+    expect(overlay).to_be_visible()
+    page.wait_for_timeout(350)
+    return overlay, act
+
+
+@pytest.mark.parametrize("name", DIALOGS)
+def test_no_barrier_is_found_in_a_dialog(page: Page, unchanged: str, name: str) -> None:
+    opened(page, unchanged, name)
+    for scheme in ("light", "dark"):
+        page.emulate_media(color_scheme=scheme)
+        page.wait_for_timeout(100)
+        found = Axe().run(page)
+        serious = [
+            (violation["id"], [node["html"][:160] for node in violation["nodes"]])
+            for violation in found.response["violations"]
+            if violation["impact"] in ("serious", "critical")
+        ]
+        assert serious == [], scheme
+
+
+@pytest.mark.parametrize("name", DIALOGS)
+def test_the_focus_goes_into_a_dialog_and_back(page: Page, unchanged: str, name: str) -> None:
+    overlay, act = opened(page, unchanged, name)
+    assert overlay.evaluate("one => one.contains(document.activeElement)"), "not in it"
+    page.keyboard.press("Escape")
+    expect(overlay).to_be_hidden()
+    expect(act).to_be_focused()
+
+
+@pytest.mark.parametrize("name", DIALOGS)
+def test_no_dialog_is_swept_sideways(browser: Browser, unchanged: str, name: str) -> None:
+    for width, height in SIZES:
+        context = browser.new_context(
+            viewport={"width": width, "height": height}, reduced_motion="reduce", has_touch=True
+        )
+        page = context.new_page()
+        overlay, _ = opened(page, unchanged, name)
+        beyond = overlay.evaluate(
+            """(one, width) => [one, ...one.querySelectorAll("*")]
+                .filter((part) => !part.closest("svg") && part.offsetParent)
+                .filter((part) => {
+                    const box = part.getBoundingClientRect();
+                    return box.width > 1 && (box.left < -1 || box.right > width + 1);
+                }).map((part) => part.outerHTML.slice(0, 120))""",
+            width,
+        )
+        assert beyond == [], (width, height)
+        assert page.evaluate("document.documentElement.scrollWidth") <= width
+        context.close()
