@@ -1,8 +1,6 @@
 """Every dialog and menu: no barrier, nothing off the screen, and the focus where the hand goes."""
 
-import json
 from collections.abc import Callable
-from pathlib import Path
 
 import pytest
 from axe_playwright_python.sync_playwright import Axe
@@ -110,3 +108,60 @@ def test_no_dialog_is_swept_sideways(browser: Browser, unchanged: str, name: str
         assert beyond == [], (width, height)
         assert page.evaluate("document.documentElement.scrollWidth") <= width
         context.close()
+
+
+def test_a_failed_form_puts_the_cursor_on_its_fault(page: Page, unchanged: str) -> None:
+    page.goto(unchanged + SHEET)
+    page.get_by_role("button", name="New quantity").click()
+    page.get_by_label("How many alike").fill("1")
+    page.get_by_role("button", name="Measure it").click()
+    expect(page.get_by_label("What is measured")).to_be_focused()
+    page.keyboard.press("Escape")
+    page.get_by_role("button", name="New derived quantity").click()
+    page.get_by_role("button", name="Difference of two lengths").click()
+    page.get_by_label("Given in").fill("qq")
+    page.get_by_role("button", name="Work it out").click()
+    expect(page.get_by_label("Given in")).to_be_focused()
+    expect(page.get_by_role("alert")).to_contain_text("qq is no unit known here")
+    page.goto(f"{unchanged}/settings")
+    page.get_by_role("button", name="Describe one").click()
+    page.get_by_label("Its name").fill("Ours")
+    page.get_by_label("One look may be off by").fill("half")
+    page.get_by_role("button", name="Keep it").click()
+    expect(page.get_by_label("One look may be off by")).to_be_focused()
+
+
+def test_what_still_uses_a_thing_is_named_and_leads_there(page: Page, unchanged: str) -> None:
+    page.goto(unchanged + SHEET)
+    page.get_by_role("region", name="tools").get_by_role("button", name="Remove…").click()
+    # By the arrow keys: the tool, then its zeros.
+    page.keyboard.press("ArrowDown")
+    expect(page.get_by_role("menuitem", name="zero error −0.15 mm")).to_be_focused()
+    page.keyboard.press("Enter")
+    uses = page.get_by_role("dialog")
+    expect(uses).to_contain_text("This is still used in 2 places.")
+    uses.get_by_role("link", name="Ferrule, outside").click()
+    expect(page.locator("h1")).to_have_text("Ferrule, outside")
+    expect(uses).to_be_hidden()
+    page.go_back()
+    page.get_by_role("region", name="tools").get_by_role("button", name="Remove…").click()
+    page.get_by_role("menuitem", name="Caliper A").click()
+    expect(uses).to_contain_text("This is still used in 3 places.")
+    uses.get_by_role("link", name="its zero, looked at before the readings (outside)").click()
+    expect(page.locator(".tool-zeros li")).to_be_focused()
+
+
+def test_the_tool_in_the_hand_is_played_line_after_line(page: Page, unchanged: str) -> None:
+    page.goto(unchanged + SPREADER)
+    page.keyboard.type("6")
+    page.get_by_role("button", name="More", exact=True).click()
+    page.get_by_role("button", name="Line after line").click()
+    expect(page.get_by_role("button", name="Hold")).to_be_focused()
+    page.get_by_role("slider", name="step of the slide").focus()
+    page.keyboard.press("Home")
+    page.keyboard.press("ArrowRight")
+    expect(page.get_by_test_id("slide")).to_have_text("line 1 meets: the gap is 1 × 0.05 = 0.05 mm")
+    page.get_by_role("button", name="Back to the reading").click()
+    expect(page.get_by_test_id("slide")).to_be_hidden()
+    expect(page.get_by_label("main reading")).to_be_focused()
+    expect(page.get_by_label("main reading")).to_have_value("6")

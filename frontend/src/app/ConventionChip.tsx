@@ -115,7 +115,7 @@ interface ChipProps {
 
 function Chip({ label, name, content }: ChipProps) {
   return (
-    <Bubble placement="bottomRight" content={content}>
+    <Bubble placement="bottom" content={content}>
       <button type="button" className="convention-chip">
         {label} <b>{name?.toLowerCase() ?? "…"}</b>
       </button>

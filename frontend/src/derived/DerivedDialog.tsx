@@ -13,6 +13,7 @@ import {
 import { InputBlank } from "./InputBlank";
 import { asRecord, begun, draftOf, fitting, inputsFor, type Draft, type Input } from "./recipe";
 import { Dialog } from "../app/overlays";
+import { useFaultFocus } from "../app/useFaultFocus";
 import { say } from "../voice";
 
 interface Props {
@@ -40,6 +41,7 @@ const OWN_DRAFT: Draft = { name: "", formula: "", unit: "mm", inputs: {} };
 function DerivedForm({ sheet, derived, onClose }: Props) {
   const { data: board = [] } = useBoard();
   const keep = useKeepDerived(sheet.id);
+  const form = useFaultFocus(keep.error);
   const [picked, setPicked] = useState<string | null>(derived ? OWN : null);
   const [draft, setDraft] = useState<Draft>(derived ? draftOf(derived) : OWN_DRAFT);
   const set = (some: Partial<Draft>) => setDraft({ ...draft, ...some });
@@ -61,6 +63,7 @@ function DerivedForm({ sheet, derived, onClose }: Props) {
   const inputs = inputsFor(draft);
   return (
     <form
+      ref={form}
       className="derived-form"
       onSubmit={(event) => {
         event.preventDefault();
@@ -70,6 +73,7 @@ function DerivedForm({ sheet, derived, onClose }: Props) {
       <label>
         {say("derived-name")}
         <Field
+          name="name"
           value={draft.name}
           maxLength={200}
           onChange={(event) => set({ name: event.target.value })}
@@ -78,9 +82,10 @@ function DerivedForm({ sheet, derived, onClose }: Props) {
       <label>
         {say("derived-formula")}
         <Field
+          name="formula"
           className="derived-formula"
           value={draft.formula}
-          placeholder="(D - d)/2"
+          placeholder={say("app-for-example", { what: "(D - d)/2" })}
           spellCheck={false}
           onChange={(event) => set({ formula: event.target.value })}
         />
@@ -98,6 +103,7 @@ function DerivedForm({ sheet, derived, onClose }: Props) {
       <label>
         {say("derived-given-in")}
         <Field
+          name="unit"
           className="derived-unit"
           value={draft.unit}
           spellCheck={false}

@@ -39,6 +39,7 @@ export function InputBlank({ symbol, label, given, quantities, onGiven }: Props)
       {typed && (
         <span className="derived-typed">
           <Field
+            name={`inputs/${symbol}/value`}
             aria-label={say("derived-value-of", { symbol })}
             inputMode="decimal"
             value={typed.value}
@@ -46,12 +47,14 @@ export function InputBlank({ symbol, label, given, quantities, onGiven }: Props)
           />
           ±
           <Field
+            name={`inputs/${symbol}/uncertainty`}
             aria-label={say("derived-uncertainty-of", { symbol })}
             inputMode="decimal"
             value={typed.uncertainty}
             onChange={(event) => onGiven({ ...typed, uncertainty: event.target.value })}
           />
           <Field
+            name={`inputs/${symbol}/unit`}
             aria-label={say("derived-unit-of", { symbol })}
             value={typed.unit}
             onChange={(event) => onGiven({ ...typed, unit: event.target.value })}

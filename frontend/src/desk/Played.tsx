@@ -28,9 +28,11 @@ export function Played({ instrument, onDone }: Props) {
         onMove={onDone}
         onRelease={onDone}
       />
-      <SlowMotion motion={motion} taken>
-        <Button onClick={onDone}>{say("desk-back-to-the-reading")}</Button>
-      </SlowMotion>
+      {data && (
+        <SlowMotion motion={motion} taken>
+          <Button onClick={onDone}>{say("desk-back-to-the-reading")}</Button>
+        </SlowMotion>
+      )}
     </div>
   );
 }

@@ -58,7 +58,7 @@ export default function PlannerPage() {
           <Input
             aria-label={say("planner-expected-scatter")}
             inputMode="decimal"
-            placeholder="0"
+            placeholder={say("planner-nothing")}
             value={given.scatter}
             onChange={(event) => set({ scatter: event.target.value })}
           />{" "}

@@ -9,6 +9,7 @@ import {
   type Schemas,
 } from "../api";
 import { Dialog } from "../app/overlays";
+import { useFaultFocus } from "../app/useFaultFocus";
 import { say } from "../voice";
 
 type Fields = Schemas["ConventionFields"];
@@ -58,6 +59,7 @@ function fieldsOf(draft: Fields): Fields {
 
 function ConventionForm({ convention, onClose }: Props) {
   const keep = useKeepConvention();
+  const form = useFaultFocus(keep.error);
   const [draft, setDraft] = useState<Fields>({ ...BEGUN, ...convention?.record });
   const set = (some: Partial<Fields>) => setDraft({ ...draft, ...some });
   const record = fieldsOf({ ...draft, reading_limit: draft.reading_limit.replace(",", ".") });
@@ -68,6 +70,7 @@ function ConventionForm({ convention, onClose }: Props) {
   const limits = draft.family === "limit";
   return (
     <form
+      ref={form}
       className="convention-form"
       onSubmit={(event) => {
         event.preventDefault();
@@ -76,6 +79,7 @@ function ConventionForm({ convention, onClose }: Props) {
     >
       <Row label={say("settings-its-name")}>
         <Input
+          name="name"
           aria-label={say("settings-its-name")}
           autoFocus
           maxLength={200}
@@ -97,6 +101,7 @@ function ConventionForm({ convention, onClose }: Props) {
       </Row>
       <Row label={say("settings-one-look-may-be-off-by")}>
         <Input
+          name="reading_limit"
           aria-label={say("settings-one-look-may-be-off-by")}
           className="convention-short"
           value={draft.reading_limit}
@@ -116,6 +121,7 @@ function ConventionForm({ convention, onClose }: Props) {
       ) : (
         <Row label={say("settings-multiplied-by-or-widened-to-cover")}>
           <Input
+            name="coverage"
             aria-label={say("settings-multiplied-by-or-widened-to-cover")}
             className="convention-short"
             value={draft.coverage ?? ""}
@@ -151,7 +157,7 @@ function ConventionForm({ convention, onClose }: Props) {
           type="primary"
           htmlType="submit"
           loading={keep.isPending}
-          disabled={draft.name.trim() === "" || error !== null}
+          disabled={draft.name.trim() === ""}
         >
           {say("settings-keep-it")}
         </Button>

@@ -77,6 +77,7 @@ export function QuantityDialog({ sheet, changing, onKept, onClose }: Props) {
         form={form}
         layout="vertical"
         requiredMark={false}
+        scrollToFirstError={{ focus: true }}
         onFinish={keep}
         initialValues={
           changing ? answersOf(changing) : { ...USUAL, instrument: sheet.instruments.at(-1)?.id }
@@ -176,7 +177,10 @@ function Questions({ sheet, form, started, onDescribe }: QuestionsProps) {
           <Input autoFocus maxLength={200} placeholder={say("sheet-lower-spreader-outside")} />
         </Form.Item>
         <Form.Item name="symbol" label={say("sheet-its-letter-if-any")}>
-          <Input maxLength={20} placeholder={kind === "angular" ? "θ" : "D"} />
+          <Input
+            maxLength={20}
+            placeholder={say("app-for-example", { what: kind === "angular" ? "θ" : "D" })}
+          />
         </Form.Item>
       </div>
       <Form.Item name="instrument" label={say("sheet-measured-with")}>
