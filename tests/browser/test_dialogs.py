@@ -153,6 +153,7 @@ def test_what_still_uses_a_thing_is_named_and_leads_there(page: Page, unchanged:
 
 def test_the_tool_in_the_hand_is_played_line_after_line(page: Page, unchanged: str) -> None:
     page.goto(unchanged + SPREADER)
+    expect(page.get_by_label("main reading")).to_be_focused()
     page.keyboard.type("6")
     page.get_by_role("button", name="More", exact=True).click()
     page.get_by_role("button", name="Line after line").click()

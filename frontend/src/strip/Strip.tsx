@@ -95,7 +95,8 @@ export function Strip(props: StripProps) {
   function drag(event: PointerEvent<SVGSVGElement>) {
     if (!held) return;
     const gear = Math.abs(event.clientY - held.y) > AWAY ? FINE_GEAR : 1;
-    const at = clamped(instrument, held.at + (event.clientX - held.x) / perUnit / gear);
+    const moved = (event.clientX - held.x) / (event.currentTarget.currentCSSZoom || 1);
+    const at = clamped(instrument, held.at + moved / perUnit / gear);
     setHeld({ ...held, at, x: event.clientX });
     tellNow(at);
   }
