@@ -100,3 +100,91 @@ def test_a_wrong_key_is_erased(browser: Browser, server: str) -> None:
         page.get_by_role("button", name=key, exact=True).tap()
     expect(page.get_by_label("main reading")).to_have_value("-1")
     context.close()
+
+
+def test_a_large_screen_is_used_and_the_hand_stays_on_what_it_drags(
+    browser: Browser, unchanged: str
+) -> None:
+    context = browser.new_context(viewport={"width": 1920, "height": 1080})
+    page = context.new_page()
+    page.goto(f"{unchanged}/sheets/spare-parts/quantities/spreader")
+    drawing = page.locator(".strip-drawing")
+    ten, twenty = (
+        drawing.locator(".beam text", has_text=text).first.bounding_box() for text in ("10", "20")
+    )
+    strip = drawing.bounding_box()
+    assert strip is not None
+    assert strip["height"] > 300
+    assert ten is not None
+    assert twenty is not None
+    before = float(drawing.get_attribute("aria-valuenow") or "")
+    y = strip["y"] + 40
+    page.mouse.move(ten["x"], y)
+    page.mouse.down()
+    page.mouse.move(twenty["x"], y, steps=5)
+    page.mouse.up()
+    after = float(drawing.get_attribute("aria-valuenow") or "")
+    assert after - before == pytest.approx(10, abs=0.1)
+    context.close()
+
+
+@pytest.mark.parametrize(
+    "view", ["spare-parts/quantities/spreader", "bridle-line/quantities/standoff"]
+)
+def test_on_its_side_a_phone_shows_the_whole_equation_and_begins_the_sentence(
+    browser: Browser, unchanged: str, view: str
+) -> None:
+    context = browser.new_context(viewport={"width": 844, "height": 390}, has_touch=True)
+    page = context.new_page()
+    page.goto(f"{unchanged}/sheets/{view}")
+    expect(page.get_by_label("main reading")).to_be_focused()
+    page.keyboard.type("6 3")
+    words = page.locator(".equation-words")
+    expect(words).to_contain_text("is worth" if "standoff" in view else "is printed")
+    tops = [
+        box["y"]
+        for output in page.locator(".equation output").all()
+        if (box := output.bounding_box())
+    ]
+    assert max(tops) - min(tops) < 4
+    box = words.bounding_box()
+    assert box is not None
+    assert tops[0] < box["y"] < 390 - 20
+    context.close()
+
+
+FAULTS = [
+    "6 99",
+    "6 3x",
+    "six",
+    "-3 2",
+    "900 2",
+    "6.5 3",
+    "1 2/3",
+    "6 3-9",
+    "6in 3",
+    "6 0.4mm",
+    "99999999",
+]
+
+
+@pytest.mark.parametrize(
+    "view", ["spare-parts/quantities/spreader", "bridle-line/quantities/standoff"]
+)
+def test_nothing_moves_when_an_error_appears(page: Page, unchanged: str, view: str) -> None:
+    page.goto(f"{unchanged}/sheets/{view}")
+    main = page.get_by_label("main reading")
+    expect(main).to_be_focused()
+    tally = page.locator(".tally-panel")
+    before = tally.bounding_box()
+    moved = {}
+    for typed in FAULTS:
+        page.keyboard.type(typed)
+        page.wait_for_timeout(400)
+        if tally.bounding_box() != before:
+            moved[typed] = page.locator(".stage").inner_text()
+        page.keyboard.press("Escape")
+        main.fill("")
+        page.locator(".equation .part-fine .blank").fill("")
+        main.focus()
+    assert moved == {}

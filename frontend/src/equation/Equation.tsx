@@ -1,6 +1,7 @@
 import { Button } from "antd";
 import {
   useEffect,
+  useId,
   useImperativeHandle,
   useRef,
   type ChangeEvent,
@@ -122,20 +123,24 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
   const screw = instrument.kind === "screw";
   const keys = useBlankKeys({ desk, instrument, fineAs, onEnter, onLeave, main, fine });
   const waiting = desk.away && !settled;
+  const said = useId();
+  const faults = [answer?.main.fault, answer?.fine.fault].filter((one) => one);
+  const isFaulty = (blank: "main" | "fine") => Boolean(answer?.[blank].fault);
   return (
-    <div className="equation" data-settled={settled}>
+    <div className="equation" data-settled={settled} data-long={isLong(desk, ending)}>
       <div className="equation-line">
         <Term
           label={props.of || say(screw ? "equation-sleeve" : "equation-main-reading")}
           part="main"
-          fault={answer?.main.fault ?? ""}
-          offers={!docked && <Offers desk={desk} blank="main" />}
+          faulty={isFaulty("main")}
         >
           <input
             ref={main}
             autoFocus={props.autoFocus}
             className="blank"
             aria-label={say("equation-main-reading")}
+            aria-invalid={isFaulty("main")}
+            aria-describedby={props.question ? undefined : said}
             inputMode={keyboard}
             autoComplete="off"
             value={typed(entry.main)}
@@ -152,10 +157,11 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
           <>
             <Sign>+</Sign>
             <FineBlank
-              {...{ desk, instrument, fineAs, keyboard, docked, fine }}
+              {...{ desk, instrument, fineAs, keyboard, fine }}
+              said={props.question ? undefined : said}
+              faulty={isFaulty("fine")}
               onChange={typeInto("fine")}
               onKeyDown={keys("fine")}
-              onFineAs={props.onFineAs}
             />
           </>
         )}
@@ -171,15 +177,29 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
       </div>
       <div className="equation-words">
         {props.question || (
-          <p>
-            {props.task && <b>{props.task} </b>}
-            {words(desk, instrument, props.task)}{" "}
-            {onLeave && (
-              <Button type="link" onClick={onLeave}>
-                {say("desk-leave-it")}
-              </Button>
+          <div className="equation-said">
+            <p id={said}>
+              {props.task && <b>{props.task} </b>}
+              {faults.length > 0 ? (
+                <span className="equation-fault" role="alert">
+                  {faults.join(" ")}
+                </span>
+              ) : (
+                words(desk, instrument, props.task)
+              )}{" "}
+              {onLeave && (
+                <Button type="link" onClick={onLeave}>
+                  {say("desk-leave-it")}
+                </Button>
+              )}
+            </p>
+            {!docked && (
+              <span className="equation-offers">
+                <Offers desk={desk} blank="main" />
+                <Offers desk={desk} blank="fine" onFineAs={props.onFineAs} />
+              </span>
             )}
-          </p>
+          </div>
         )}
       </div>
     </div>
@@ -191,32 +211,29 @@ interface FineProps {
   instrument: Instrument;
   fineAs: FineAs;
   keyboard: "none" | "decimal";
-  /** Whether the key pad of the page is there, and asks what is in question. */
-  docked: boolean;
+  faulty: boolean;
+  /** Where what is wrong with it is said. */
+  said: string | undefined;
   fine: RefObject<HTMLInputElement | null>;
   onChange: ChangeEventHandler<HTMLInputElement>;
   onKeyDown: KeyboardEventHandler<HTMLInputElement>;
-  onFineAs: ((fineAs: FineAs) => void) | undefined;
 }
 
 /** The blank for the fine line, and what it is worth. */
-function FineBlank({ desk, instrument, fineAs, keyboard, docked, fine, ...props }: FineProps) {
-  const { onChange, onKeyDown, onFineAs } = props;
+function FineBlank({ desk, instrument, fineAs, keyboard, fine, ...props }: FineProps) {
+  const { faulty, said, onChange, onKeyDown } = props;
   const { entry, answer } = desk;
   const screw = instrument.kind === "screw";
   const label = screw && fineAs === "line" ? say("equation-thimble-line") : FINE_LABEL()[fineAs];
   const worth = answer?.fine.worth;
   return (
-    <Term
-      label={label}
-      part="fine"
-      fault={answer?.fine.fault ?? ""}
-      offers={!docked && <Offers desk={desk} blank="fine" onFineAs={onFineAs} />}
-    >
+    <Term label={label} part="fine" faulty={faulty}>
       <input
         ref={fine}
         className="blank"
         aria-label={label}
+        aria-invalid={faulty}
+        aria-describedby={said}
         inputMode={keyboard}
         autoComplete="off"
         value={typed(entry.fine)}
@@ -271,6 +288,13 @@ function EndingTerms({ ending, unit, waiting }: EndingProps) {
       )}
     </>
   );
+}
+
+const LONG = 15;
+/** Figures of so many characters leave no room beside them unless they are set smaller. */
+function isLong({ entry, answer }: Desk, { outcome }: Ending) {
+  const figures = [entry.main, entry.fine, answer?.read, outcome?.text];
+  return figures.join("").length > LONG;
 }
 
 const CHARACTERS = 3;

@@ -23,25 +23,18 @@ export function SecondTurn({ desk, pitch }: { desk: Desk; pitch: string }) {
 interface TermProps {
   label: string;
   part: "main" | "fine" | "read" | "zero" | "result";
-  fault?: string;
-  /** What could be meant instead. */
-  offers?: ReactNode;
+  /** Whether something is wrong with it: what, is said under the line. */
+  faulty?: boolean;
   aside?: boolean | undefined;
   children: ReactNode;
 }
 
-/** One figure of the line with its label, and what is wrong with it below. */
-export function Term({ label, part, fault, offers, aside, children }: TermProps) {
+/** One figure of the line with its label. */
+export function Term({ label, part, faulty = false, aside, children }: TermProps) {
   return (
-    <div className={`term part-${part}`} data-faulty={Boolean(fault)} data-aside={aside}>
+    <div className={`term part-${part}`} data-faulty={faulty} data-aside={aside}>
       <span className="term-label">{label}</span>
       <span className="term-body">{children}</span>
-      {fault && (
-        <span className="term-fault" role="alert">
-          {fault}
-        </span>
-      )}
-      {offers}
     </div>
   );
 }

@@ -48,12 +48,16 @@ describe("a convention of one's own", () => {
     expect(last()).not.toHaveProperty("spread");
   });
 
-  it("says what is wrong and cannot be kept so", async () => {
-    show(<ConventionDialog convention={null} onClose={vi.fn()} />);
+  it("says what is wrong, and puts the cursor there where it was to be kept so", async () => {
+    const onClose = vi.fn();
+    show(<ConventionDialog convention={null} onClose={onClose} />);
     fireEvent.change(screen.getByLabelText("Its name"), { target: { value: "Ours" } });
     fireEvent.change(screen.getByLabelText("One look may be off by"), { target: { value: "0" } });
     await waitFor(() => expect(screen.getByText("must be above 0")).toBeTruthy());
-    expect(screen.getByRole("button", { name: "Keep it" }).hasAttribute("disabled")).toBe(true);
+    fireEvent.click(screen.getByRole("button", { name: "Keep it" }));
+    const faulty = screen.getByLabelText("One look may be off by");
+    await waitFor(() => expect(document.activeElement).toBe(faulty));
+    expect(onClose).not.toHaveBeenCalled();
   });
 
   it("is kept, and its dialog closes", async () => {
