@@ -157,7 +157,7 @@ def test_the_tool_in_the_hand_is_played_line_after_line(page: Page, unchanged: s
     page.keyboard.type("6")
     page.get_by_role("button", name="More", exact=True).click()
     page.get_by_role("button", name="Line after line").click()
-    expect(page.get_by_role("button", name="Hold")).to_be_focused()
+    expect(page.get_by_role("button", name="Pause")).to_be_focused()
     page.get_by_role("slider", name="step of the slide").focus()
     page.keyboard.press("Home")
     page.keyboard.press("ArrowRight")

@@ -73,7 +73,7 @@ def test_with_the_keyboard_alone(page: Page, server: str, tmp_path: Path) -> Non
     expect(page.get_by_role("dialog").get_by_label("main reading")).to_be_focused()
     page.keyboard.type("-1 17")
     expect(page.get_by_test_id("zero-outcome")).to_have_text(
-        "Zero error −0.15 mm: it reads too little. Correction +0.15 mm, minus the error."
+        "Zero error −0.15 mm: it reads too little. The correction is +0.15 mm, the error with its sign turned round."
     )
     press(page, "Enter")
     expect(page.get_by_label("zero error, tap to change")).to_have_text("(−0.15)")
@@ -203,7 +203,7 @@ def test_a_reading_that_stands_is_counted_and_no_longer_asked_about(
     page: Page, server: str
 ) -> None:
     page.goto(f"{server}/sheets/spare-parts/quantities/spreader")
-    page.get_by_role("button", name="It stands").click()
+    page.get_by_role("button", name="It is right").click()
     expect(page.locator(".second-look")).to_have_count(0)
     expect(page.get_by_test_id("sentence")).to_have_text("D = (6.6 ± 0.5) mm")
     expect(page.get_by_text("second look open")).to_have_count(0)

@@ -145,7 +145,7 @@ def test_the_window_that_was_misread_is_named_with_its_position() -> None:
         f for f in review(deflection(Observation(indications))) if f.code == "windows-disagree"
     ]
     assert "differ by 30′" in plainly().say(flag.says)
-    assert "At the second position they are 30′ off from standing opposite" in plainly().say(
+    assert "At the second position the two windows are 30′ away from 180°" in plainly().say(
         flag.says
     )
 
@@ -171,7 +171,7 @@ def test_among_three_readings_the_misread_window_is_named_with_what_it_was() -> 
     assert (flag.observation, flag.suggestion) == (1, {"b2": {"main": "213:00", "fine": 20}})
     unsure = review(deflection(reading(0), reading(-30)))
     (flag,) = [one for one in unsure if one.code == "windows-disagree"]
-    assert (flag.suggestion, "one of the two was misread" in plainly().say(flag.says)) == ({}, True)
+    assert (flag.suggestion, "one of them was misread" in plainly().say(flag.says)) == ({}, True)
 
 
 @pytest.mark.parametrize(("apart", "told"), [(14, False), (15, True), (16, True), (-15, True)])

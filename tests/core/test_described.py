@@ -40,7 +40,7 @@ OURS = Convention(
 def test_a_convention_is_described_in_sentences() -> None:
     assert tuple(map(plainly().sentence, described(HALF))) == (
         "Takes half a least count as the limit of one look.",
-        "Keeps limits as limits.",
+        "Keeps limits as they are.",
         "Takes the zero as exact.",
         "Takes half the range of the readings as their scatter.",
         "Lets the larger of limit and scatter count.",
@@ -53,12 +53,12 @@ def test_a_convention_is_described_in_sentences() -> None:
 def test_a_difference_names_just_what_is_not_the_same() -> None:
     assert differs(HALF, WHOLE) == (
         "It takes a whole least count as the limit of one look "
-        "and counts the look at the zero as a look of its own."
+        "and counts what the look at the zero may be off by, too."
     )
     assert differs(HALF, replace(HALF, digits=2)) == ("It gives the uncertainty with two figures.")
     assert difference(HALF, replace(HALF, id="same", name="Same")) is None
     exact = replace(HALF, zero_look=True)
-    assert differs(HALF, exact) == "It counts the look at the zero as a look of its own."
+    assert differs(HALF, exact) == "It counts what the look at the zero may be off by, too."
     # Of a pair, or before the zero was looked at, that is no reason.
     assert difference(HALF, exact, zero_looked_at=False) is None
 

@@ -29,14 +29,14 @@ OWN = Convention(
     Spread.MEAN_DEVIATION, Combine.QUADRATURE, estimate=True,
 )  # fmt: skip
 DOUBLED = Convention("d", "D", Family.STANDARD, ONE, False, 1, coverage=Coverage(Fraction(2)))
-LIMIT = ["keeps limits as limits.", "takes half the range of the readings as their scatter.",
+LIMIT = ["keeps limits as they are.", "takes half the range of the readings as their scatter.",
          "lets the larger of limit and scatter count.",
          "gives limits that the value should lie within.",
          "gives the uncertainty with one figure.", "takes whole lines."]  # fmt: skip
-STANDARD = ["counts every limit as equally likely throughout, divided by √3.",
+STANDARD = ["takes every value within a limit as equally likely: limits are divided by √3.",
             "takes the standard error of the mean as scatter.", "adds the parts as squares.",
             "takes whole lines."]  # fmt: skip
-LOOKED, EXACT = "counts the look at the zero as a look of its own.", "takes the zero as exact."
+LOOKED, EXACT = "counts what the look at the zero may be off by, too.", "takes the zero as exact."
 
 
 @pytest.mark.parametrize(
@@ -84,8 +84,8 @@ def test_why_two_conventions_may_differ() -> None:
     found = difference(half, whole)
     assert found is not None
     assert say(found) == (
-        "It takes a whole least count as the limit of one look and counts the look at the zero as "
-        "a look of its own."
+        "It takes a whole least count as the limit of one look and counts what the look at "
+        "the zero may be off by, too."
     )
     without = difference(half, whole, zero_looked_at=False)
     assert without is not None
@@ -112,7 +112,7 @@ DO_NOT_COUNT = "Read what each line is worth, do not count."
         (on(10, 10), ["10 fine divisions over 10 marks: every line meets a mark at once, wherever the slide stands. It tells nothing. Count again; one mark fewer is usual."]),
         (on(20, 39), ["An extended scale: its lines lie nearly two main divisions apart, which is easier to read. The lines are in order all the same."]),
         (on(10, 11), ["The lines run backwards: line 1 adds 9/10 of a main division, line 2 8/10. Numbered the other way they would be in order."]),
-        (on(10, 11, Numbering.AGAINST), ["Numbered against the main scale, its lines are read in order."]),
+        (on(10, 11, Numbering.AGAINST), ["Numbered against the main scale: its lines are read in order."]),
         (on(10, 8), ["2 lines meet at once, lines 1 and 6 for instance. Only 5 positions can be told apart, so the least count is 0.2 mm and not 0.1 mm.", ROUTES.format("0.2", "0.2")]),
         (on(10, 7), [f"The lines are not in order: line 1 adds 3/10 of a main division, line 2 6/10. {DO_NOT_COUNT}", ROUTES.format("0.3", "0.1")]),
         (on(10, 13), [f"The lines are not in order: line 1 adds 7/10 of a main division, line 2 4/10. {DO_NOT_COUNT}", ROUTES.format("0.3", "0.1")]),

@@ -141,7 +141,7 @@ def test_the_error_in_words() -> None:
     gauge = screw()
     negative = zero_finding(gauge, Indication(-HALF, 43), Fraction(0))
     assert plainly().say(negative.says) == (
-        "Zero error −0.07 mm: it reads too little. Correction +0.07 mm, minus the error."
+        "Zero error −0.07 mm: it reads too little. The correction is +0.07 mm, the error with its sign turned round."
     )
     assert negative.advice is not None
     assert "competent" in plainly().say(negative.advice)

@@ -124,7 +124,7 @@ def test_old_figures_reasons_and_notes_stand_in_the_table() -> None:
     ("reading", "said"),
     [
         ({"excluded": "slipped"}, "set aside: slipped"),
-        ({"looked_again": ["main-mark-slip"]}, "looked at again: it stands"),
+        ({"looked_again": ["main-mark-slip"]}, "looked again: it is right"),
         ({}, "still open"),
     ],
 )

@@ -118,7 +118,7 @@ export function Stage(props: Props) {
           zeroError={quantity.zero_error}
           swept={sweptFrom(positions.sweptFrom, looked, quantity)}
           label={say("desk-scales-of", { name: instrument.name })}
-          readOut={answer?.read ?? say("desk-nothing-entered")}
+          readOut={seen(answer)}
           onMove={desk.move}
           onRelease={desk.release}
           onTurn={({ main, second_turn: secondTurn }) => {
@@ -185,6 +185,10 @@ export function Stage(props: Props) {
     </section>
   );
 }
+
+/** What a look at the scales shows, in words. */
+const seen = (answer: Answer | null) =>
+  answer?.read ? [`${answer.read}.`, ...answer.sentences].join(" ") : say("desk-nothing-entered");
 
 /** What a reading was taken up for, and the way out. */
 function Task({ words, onLeave }: { words: string; onLeave: () => void }) {

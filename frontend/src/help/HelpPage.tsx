@@ -3,6 +3,7 @@ import gfm from "remark-gfm";
 
 import guide from "../../../docs/guide.md?raw";
 import "./help.css";
+import { KiteParts } from "./KiteParts";
 
 /** The pictures that the guide points to, by where they lie beside it. */
 const PICTURES = Object.fromEntries(
@@ -27,6 +28,7 @@ const PIECES: Components = {
 export default function HelpPage() {
   return (
     <article className="page help card">
+      <KiteParts />
       <Markdown remarkPlugins={[gfm]} components={PIECES}>
         {guide}
       </Markdown>

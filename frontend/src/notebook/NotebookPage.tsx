@@ -11,6 +11,7 @@ import {
   useSheets,
   type SheetSummary,
 } from "../api";
+import { KiteParts } from "../help/KiteParts";
 import { TrashButton } from "../sheet/TrashButton";
 import { Download } from "../transfer/Download";
 import { LoadFile } from "../transfer/LoadFile";
@@ -102,6 +103,7 @@ function FirstVisit() {
       >
         {say("notebook-look-at-a-finished-example")}
       </Button>
+      <KiteParts />
     </div>
   );
 }

@@ -189,7 +189,7 @@ describe("a comparison", () => {
     const onCompare = vi.fn();
     show(<Compare compared={compared} unit="mm" others={[]} onCompare={onCompare} />);
     fireEvent.click(screen.getByText("Compare with something else"));
-    fireEvent.click(screen.getByText("Compare no more"));
+    fireEvent.click(screen.getByText("Stop comparing"));
     expect(onCompare).toHaveBeenCalledWith(null);
   });
 });

@@ -86,10 +86,10 @@ describe("the tally", () => {
     const names = within(look)
       .getAllByRole("button")
       .map((button) => button.textContent);
-    expect(names).toEqual(["Look again", "I misread, it was 6", "Set aside…", "It stands"]);
+    expect(names).toEqual(["Look again", "I misread, it was 6", "Set aside…", "It is right"]);
     fireEvent.click(screen.getByText("I misread, it was 6"));
     expect(acts.misread).toHaveBeenCalledWith(readings[1], { main: "6" });
-    fireEvent.click(screen.getByText("It stands"));
+    fireEvent.click(screen.getByText("It is right"));
     expect(acts.stands).toHaveBeenCalledWith(readings[1], "main-mark-slip");
   });
 
@@ -136,6 +136,6 @@ describe("a row", () => {
   it("is marked with a question that is asked elsewhere", () => {
     shown({ asked: SLIP });
     expect(screen.getByText(SLIP.message)).toBeTruthy();
-    expect(screen.queryByText("It stands")).toBeNull();
+    expect(screen.queryByText("It is right")).toBeNull();
   });
 });

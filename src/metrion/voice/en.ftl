@@ -72,7 +72,7 @@ few-readings = { $count ->
     [one] { $count } reading counts so far.
    *[other] { $count } readings count so far.
 } Three or more show whether they scatter.
-identical-readings = All readings are equal. Open the tool and set it afresh for each; if they stay equal, the scale decides the uncertainty.
+identical-readings = All readings are equal. Open the tool and set it afresh for each; if they stay equal, the reading limit alone makes the uncertainty.
 place-effect = { $high } and { $low } differ by { $apart }, more than the readings at one place. Is the thing oval or tapered? Report the places apart.
 windows-disagree = Reading { $at }: the sweeps through the two windows differ by { $apart }. { $wrong }
 sweep-slip = Reading { $at } is one main mark ({ $mark }) { $side ->
@@ -93,7 +93,7 @@ wrong-somewhere = at one of its positions a mark was missed, or taken that was n
 wrong-position = At the { $position ->
     [first] first
    *[second] second
-} position they are { $off } off from standing opposite: one of the two was misread there, by a mark most often (a half degree missed).
+} position the two windows are { $off } away from 180°: one of them was misread there, most often by one mark (a half degree missed).
 half-over-90 = Reading { $at }: { $half }
 half-is = Half of it is { $half }.
 half-would-be = Half of it would be { $half }, and a deflection is never over 90°: the wrong arc was taken. The other one gives { $other }.
@@ -210,10 +210,10 @@ more-than-that = It is { $size } more than that.
 less-than-that = It is { $size } less than that.
 more-than-that-percent = It is { $size } more than that, { $percent }.
 less-than-that-percent = It is { $size } less than that, { $percent }.
-uncertainty-smaller = Its uncertainty of { $own } is { $times } times smaller than the { $other } of that.
-uncertainty-larger = Its uncertainty of { $own } is { $times } times larger than the { $other } of that.
-limits-agree = The limits of both together allow { $uncertainty }: the two agree.
-limits-disagree = The limits of both together allow { $uncertainty }, and this is { $times } times as much: the two do not agree. Something else is at work, or a limit is too narrow.
+uncertainty-smaller = Its uncertainty, { $own }, is { $times } times smaller than that of the other, { $other }.
+uncertainty-larger = Its uncertainty, { $own }, is { $times } times larger than that of the other, { $other }.
+limits-agree = Added up, the limits of both allow a difference of { $uncertainty }: the two agree.
+limits-disagree = Added up, the limits of both allow a difference of { $uncertainty }, and this is { $times } times as much: the two do not agree. Something else is at work, or a limit is too narrow.
 difference-covered = The difference is uncertain by { $uncertainty }, and this is { $times } times as much: the two { $verdict ->
     [agree] agree
    *[disagree] do not agree at this coverage
@@ -234,11 +234,11 @@ convention-look = takes { $size ->
    *[other] { $limit } { $least_counts }
 } as the limit of one look
 convention-limits = { $family ->
-    [standard] counts every limit as equally likely throughout, divided by √3
-   *[limit] keeps limits as limits
+    [standard] takes every value within a limit as equally likely: limits are divided by √3
+   *[limit] keeps limits as they are
 }
 convention-zero = { $counts ->
-    [yes] counts the look at the zero as a look of its own
+    [yes] counts what the look at the zero may be off by, too
    *[no] takes the zero as exact
 }
 convention-scatter-none = leaves the scatter of the readings out
@@ -269,7 +269,7 @@ zero-cancels = cancels in the difference of two positions
 zero-taken-as-exact = not looked at, taken as exact
 with-correction = correction { $correction }
 set-aside = set aside: { $why }
-windows-apart = { $first } and { $second }; the mean of both windows is free of what is not 180°
+windows-apart = { $first } and { $second }; the mean of both windows is free of the off-centre error
 no-reading-yet = no reading yet
 whole-part-of = whole part of
 
@@ -279,7 +279,7 @@ look-open = still open
 look-zero-exact = the zero was taken as exact
 look-zero-taken-over = the zero of the other faces was taken over: both ride on one slide
 look-places-apart = the places are reported apart
-look-stands = looked at again: it stands
+look-stands = looked again: it is right
 
 ## The report
 
@@ -351,15 +351,15 @@ report-column-between = between
 ## What else an experienced eye would remark
 
 hint-play = Readings taken { $first } and { $second } differ by { $apart }: the tool has play. Approach from one side only, and take the zero from that side too.
-hint-readers = { $first } and { $second } differ by { $apart }, more than the readings of either. Read one position together, and see who stands aslant.
+hint-readers = { $first } and { $second } differ by { $apart }, more than the readings of either. Read one position together, and see who looks at the scale aslant.
 hint-trend = From reading to reading the length { $way ->
     [grew] grew
    *[shrank] shrank
 }, by { $change } in all. Does it warm in the hand, or does a grip slip? Put it down for a while and read again.
 hint-numbered-lines = All { $count } readings fall on numbered lines. Look at the lines between them too.
-advice-scale = The scale decides now: more readings will not help, a finer tool would.
-advice-scatter = The scatter decides: it is larger than what one look may be off. More readings show it better, they do not make it smaller; look for its cause.
-advice-many-more = One more reading would hardly tell. Many more could bring ±{ $now } down to ±{ $best } at the best.
+advice-scale = The tool’s scale limits the result now: more readings will not help, a finer tool would.
+advice-scatter = The scatter makes the uncertainty: it is larger than what one look may be off by. More readings show it more surely, but do not make it smaller; look for its cause.
+advice-many-more = One more reading would change little. Very many could at best bring ±{ $now } down to ±{ $best }.
 advice-one-more = One more reading like these would bring ±{ $now } to about ±{ $again }.
 
 ## Which tool, how many readings, how large a stack
@@ -370,7 +370,7 @@ plan-misfit = { $size } is { $side ->
     [larger] larger
    *[smaller] smaller
 } than what it takes: { $low } to { $high }.
-plan-tool-decides = More readings would not make it smaller: the tool itself decides.
+plan-tool-decides = More readings would not make it smaller: the tool itself sets the limit.
 plan-even-so-many = Even { $count } readings leave ±{ $size }.
 plan-averages-out = { $count } readings bring it down to what you want: the scatter averages out.
 plan-stack-too-large = It would take { $count } alike in one stack, about { $about }: more than the { $most } it takes.
@@ -383,7 +383,7 @@ note-tenfold = A least count of { $least } is ten times what such tools usually 
 note-tenth = A least count of { $least } is a tenth of what such tools usually have, { $usual }. Are the marks as far apart as you say, and in this unit?
 note-useless = { $lines } fine divisions over { $marks } marks: every line meets a mark at once, wherever the slide stands. It tells nothing. Count again; one mark fewer is usual.
 note-extended = An extended scale: its lines lie nearly two main divisions apart, which is easier to read. The lines are in order all the same.
-note-against = Numbered against the { $main_scale }, its lines are read in order.
+note-against = Numbered against the { $main_scale }: its lines are read in order.
 note-backwards = The lines run backwards: line 1 adds { $first } of a main division, line 2 { $second }. Numbered the other way they would be in order.
 note-repeating = { $many } lines meet at once, lines { $first } and { $second } for instance. Only { $positions } positions can be told apart, so the { $least_count } is { $truly } and not { $by_division }.
 note-scrambled = The lines are not in order: line 1 adds { $first } of a main division, line 2 { $second }. Read what each line is worth, do not count.
@@ -446,7 +446,7 @@ zero-error-none = The { $zero_error } is 0: nothing to correct.
 zero-error-is = { $Zero_error } { $error }: it reads { $side ->
     [much] too much
    *[little] too little
-}. Correction { $correction }, minus the error.
+}. The correction is { $correction }, the error with its sign turned round.
 zero-by-mark-and-line = { $where ->
     [below] mark below zero
    *[passed] mark passed
@@ -1039,7 +1039,7 @@ desk-back-to-the-reading = Back to the reading
 desk-read-by = read by
 desk-result = result
 desk-place = place
-results-it-stands = It stands
+results-it-stands = It is right
 
 ## On the page: derived
 
@@ -1073,14 +1073,14 @@ desk-not-noted = not noted
 desk-approached = approached
 desk-the-arc-that-counts = the arc that counts
 desk-the-shorter-one = the shorter one
-desk-onward-as-the-figures-grow = onward, as the figures grow
+desk-onward-as-the-figures-grow = forward, as the figures grow
 desk-the-line-meets-the-mark = the line meets the mark
 desk-note = note
 desk-hide-earlier-figures = hide earlier figures
 desk-readings-from-a-table = Readings from a table…
 desk-there-is-no-such-quantity-here = There is no such quantity here.
 desk-readings = readings
-desk-hidden-while-you-read-blind = hidden while you read blind
+desk-hidden-while-you-read-blind = hidden as long as earlier figures are
 desk-first-position = first position
 desk-second-position = second position
 desk-first-position-window-1 = first position, window 1
@@ -1232,7 +1232,7 @@ instruments-the-drawing-shows-what-it-was = { $text }. The drawing shows what it
 instruments-reads = reads { $read }
 instruments-drawing = drawing
 instruments-scales-of-the-described-tool = scales of the described tool
-instruments-hold = Hold
+instruments-hold = Pause
 instruments-line-after-line = Line after line
 instruments-drag-the-scales-open = drag the scales open
 
@@ -1242,7 +1242,7 @@ notebook-new-sheet = New sheet
 notebook-find-a-sheet-a-quantity-a = Find a sheet, a quantity, a tool
 notebook-save-all = Save all
 notebook-all-as-pdf = All as PDF
-notebook-no-sheet-speaks-of = No sheet speaks of “{ $wanted }”.
+notebook-no-sheet-speaks-of = No sheet mentions “{ $wanted }”.
 notebook-no-sheet-yet-a-new-one = Say what it is and with which tool; then you look at its zero, and read.
 notebook-derived = worked out
 notebook-look-at-a-finished-example = Look at a finished example
@@ -1277,7 +1277,7 @@ outbox-readings-are-still-on-their-way = Readings are still on their way to Metr
 
 ## On the page: planner
 
-planner-what-the-uncertainty-will-be-in = What the uncertainty will be in per cent decides which tool to take. It is reckoned by the same rules as your results.
+planner-what-the-uncertainty-will-be-in = How small the uncertainty must be, in per cent, decides which tool to take. It is worked out by the same rules as your results.
 planner-something-of-about = Something of about
 planner-about-how-large = about how large
 planner-is-wanted-to = is wanted to
@@ -1285,7 +1285,7 @@ planner-wanted-per-cent = wanted per cent
 planner-readings-of-it-differ-by-about = %. Readings of it differ by about
 planner-expected-scatter = expected scatter
 planner-from-their-mean = from their mean.
-planner-say-how-large-the-thing-is = Say how large the thing is, and the tools answer.
+planner-say-how-large-the-thing-is = Say how large the thing is, and see what each tool would give.
 planner-good-enough = good enough
 planner-not-good-enough = not good enough
 planner-does-not-fit = does not fit
@@ -1300,7 +1300,7 @@ report-pdf = PDF
 report-paper = paper
 report-letter = Letter
 report-for-other-programs = For other programs
-report-spreadsheet-formulas-alive = Spreadsheet, formulas alive
+report-spreadsheet-formulas-alive = Spreadsheet with its formulas
 report-table-as-csv = Table as CSV
 report-markdown = Markdown
 report-tables-for-latex = Tables for LaTeX
@@ -1332,7 +1332,7 @@ results-an-expected-value = an expected value
 results-expected-value = expected value
 results-its-uncertainty = its uncertainty
 results-its-unit = its unit
-results-compare-no-more = Compare no more
+results-compare-no-more = Stop comparing
 results-compare = Compare
 results-no-reading-yet-so-no-result = no reading yet, so no result
 results-all-together = all together:
@@ -1423,7 +1423,7 @@ sheet-removed-undo-brings-it-back = Removed; undo brings it back.
 ## On the page: strip
 
 strip-which-sleeve-looks-like-yours = Which { $sleeve } looks like yours?
-strip-the-lens-shows-the-line-that = The lens shows the { $coinciding_line }, once it is told.
+strip-the-lens-shows-the-line-that = The lens shows the { $coinciding_line } as soon as you type it.
 strip-line = line { $line }{ $label }
 strip-line-2 = line { $line }: { $words }
 strip-line-meets-a-mark = line { $line } meets a mark
@@ -1568,7 +1568,7 @@ desk-looked-again = looked again
 desk-swept = swept
 desk-cancels = cancels
 desk-exact = exact
-desk-stands = stands
+desk-stands = nothing open
 desk-stage-instrument = instrument
 desk-stage-zero = zero
 desk-stage-readings = readings
@@ -1743,3 +1743,19 @@ use-zero-look = its zero, looked at { $phase ->
    *[after] after
 } the readings
 use-zero-look-on-faces = { use-zero-look } ({ $face })
+
+## The kite of the examples
+
+help-kite = The examples are parts of two-line kites, which a club builds and measures.
+help-kite-nock = wing-tip nock
+help-kite-nock-measured = how wide it is inside
+help-kite-spreader = spreader
+help-kite-spreader-measured = how thick the rod is
+help-kite-film = sail film
+help-kite-film-measured = its thickness, in layers
+help-kite-ferrule = ferrule
+help-kite-ferrule-measured = the tube that joins two rods
+help-kite-standoff = standoff
+help-kite-standoff-measured = how thick and how long
+help-kite-bridle = bridle line
+help-kite-bridle-measured = how thick the line is
