@@ -102,3 +102,41 @@ def test_the_guide_is_at_hand_without_a_network(page: Page, empty: str) -> None:
     for link in pictures.all():
         answer = page.request.get(f"{empty}{link.get_attribute('href')}")
         assert answer.headers["content-type"] == "image/png"
+
+
+def test_by_touch_alone_from_an_empty_notebook_to_a_result(browser: Browser, empty: str) -> None:
+    size = {"width": 390, "height": 844}
+    context = browser.new_context(viewport=size, has_touch=True, reduced_motion="reduce")
+    page = context.new_page()
+    page.goto(empty)
+    page.get_by_role("button", name="Measure something").tap()
+    page.get_by_label("What do you measure?").fill("Spreader")
+    page.get_by_role("radio", name="Caliper, twenty wide divisions").tap()
+    page.get_by_role("button", name="Run past it").tap()
+    dialog = page.get_by_role("dialog")
+    # It begins one line back, and goes two more.
+    dialog.get_by_role("button", name="one line back").first.tap()
+    dialog.get_by_role("button", name="one line back").first.tap()
+    expect(page.get_by_test_id("zero-outcome")).to_contain_text("Zero error −0.15 mm")
+    dialog.get_by_role("button", name="Keep this zero").tap()
+    expect(dialog).to_be_hidden()
+    pad = page.get_by_role("group", name="key pad")
+    for mark, line in ("63", "64", "63", "73"):
+        for key in (mark, "Next blank", line):
+            pad.get_by_role("button", name=key, exact=True).tap()
+        pad.get_by_role("button", name="Record by thumb").tap()
+        expect(page.get_by_label("main reading")).to_have_value("")
+    expect(pad).to_contain_text("Reading 4 stands one mark above the others.")
+    pad.get_by_role("button", name="Look again").tap()
+    for key in ("6", "Next blank", "3"):
+        pad.get_by_role("button", name=key, exact=True).tap()
+    pad.get_by_role("button", name="Record by thumb").tap()
+    expect(page.get_by_test_id("sentence")).to_have_text("(6.31 ± 0.03) mm")
+    page.get_by_role("button", name="Actions for reading 2").tap()
+    page.get_by_role("menuitem", name="Set aside…").tap()
+    page.get_by_label("Why does it not count?").fill("a burr")
+    page.get_by_role("button", name="Set aside", exact=True).tap()
+    expect(page.get_by_text("set aside: a burr")).to_be_visible()
+    page.get_by_role("button", name="Working", exact=True).tap()
+    expect(page.get_by_role("dialog", name="Working: Spreader")).to_be_visible()
+    context.close()

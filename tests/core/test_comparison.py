@@ -108,7 +108,7 @@ def test_how_much_finer_one_tool_is_than_another_is_said() -> None:
     for (own, other), way in ways.items():
         found = compare(own, other)
         assert found is not None
-        assert f"is 20 times {way} than the" in say(found.sentences[-1])
+        assert f"is 20 times {way} than that of" in say(found.sentences[-1])
     for other in (measured("n", 6), typed("6.1", "0.5")):
         alike = compare(fine, other)
         assert alike is not None

@@ -78,9 +78,9 @@ def test_a_steady_trend(lines: tuple[int, ...], found: list[str]) -> None:
 @pytest.mark.parametrize(
     ("lines", "convention", "says"),
     [
-        ((3, 4, 3), "half-division", "The scale decides now"),
-        ((3, 9, 5), "half-division", "they do not make it smaller"),
-        ((3, 3, 3), "standard", "The scale decides now"),
+        ((3, 4, 3), "half-division", "The tool’s scale limits the result now"),
+        ((3, 9, 5), "half-division", "do not make it smaller"),
+        ((3, 3, 3), "standard", "The tool’s scale limits the result now"),
         ((3, 9, 5), "standard", "One more reading like these would bring ±0.089 mm to about"),
         ((3, 4), "standard", ""),
     ],
@@ -94,7 +94,7 @@ def test_what_more_readings_would_buy(lines: tuple[int, ...], convention: str, s
 def test_many_readings_end_at_what_the_scale_allows() -> None:
     lines = [3, 5, 4, 6, 2, 4] * 5
     sentence = said(reduce_measurement(series(*lines, convention="standard")))
-    assert sentence.startswith("One more reading would hardly tell.")
+    assert sentence.startswith("One more reading would change little.")
 
 
 def told(lines: tuple[int, ...], noted: list[Noted] | None = None) -> list[str]:
@@ -113,7 +113,7 @@ def test_what_is_remarked_in_full() -> None:
     ]
     assert told((9, 8, 3, 4), [ANE, ANE, BO, BO]) == [
         "Bo and Ane differ by 0.25 mm, more than the readings of either. Read one position "
-        "together, and see who stands aslant."
+        "together, and see who looks at the scale aslant."
     ]
 
 

@@ -183,7 +183,10 @@ def test_an_instrument_in_use_stays(client: FlaskClient) -> None:
     (instrument,) = sheet_of(client)["instruments"]
     answer = client.delete(f"{SHEET}/instruments/cal-a", headers=if_match(instrument))
     assert answer.status_code == 422
-    assert any("no instrument" in fault["message"] for fault in answer.json["faults"])
+    assert [use["name"] for use in answer.json["uses"]][1:] == [
+        "Lower spreader, outside",
+        "Ferrule, outside",
+    ]
 
 
 def test_a_zero_check_on_a_setting_piece_is_kept(client: FlaskClient) -> None:

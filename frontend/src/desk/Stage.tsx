@@ -96,7 +96,7 @@ export function Stage(props: Props) {
   const rest = paired ? (before?.position.position ?? last?.positions[1]) : last?.position;
   const ending = paired
     ? pairEnding(positions, instrument, answer, recording.takeBack)
-    : singleEnding(<ZeroTerm {...{ sheet, quantity, instrument }} />, answer);
+    : singleEnding(<ZeroTerm {...{ sheet, quantity, instrument }} onLooked={begin} />, answer);
   const { record } = recording;
   const ready = recordable(desk, instrument);
   const task = taskOf(reopened, quantity);

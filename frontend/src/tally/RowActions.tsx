@@ -51,17 +51,19 @@ export function RowActions({ reading, index, actions }: Props) {
       content={reason}
       trigger={[]}
       open={asking}
-      placement="left"
+      placement="bottomRight"
       destroyOnHidden
       onOpenChange={setAsking}
     >
-      <MenuOfActs acts={items}>
-        <Button
-          type="text"
-          icon={<MoreOutlined {...DRAWN} />}
-          aria-label={say("tally-actions-for-reading", { at: index + 1 })}
-        />
-      </MenuOfActs>
+      <span>
+        <MenuOfActs acts={items}>
+          <Button
+            type="text"
+            icon={<MoreOutlined {...DRAWN} />}
+            aria-label={say("tally-actions-for-reading", { at: index + 1 })}
+          />
+        </MenuOfActs>
+      </span>
     </Bubble>
   );
 }

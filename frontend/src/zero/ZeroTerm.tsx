@@ -1,5 +1,5 @@
 import { Button, Checkbox } from "antd";
-import { memo, useState } from "react";
+import { memo, useEffect, useRef, useState } from "react";
 import { useLocation, useNavigate } from "react-router";
 
 import { useAmendQuantity, type Instrument, type Quantity, type Sheet, type ZeroOff } from "../api";
@@ -11,15 +11,22 @@ interface Props {
   sheet: Sheet;
   quantity: Quantity;
   instrument: Instrument;
+  /** The zero was looked at: the hand goes back to the readings. */
+  onLooked: () => void;
 }
 
 /** The zero of the equation: what it is, and a tap away from being looked at. */
-export const ZeroTerm = memo(function ZeroTerm({ sheet, quantity, instrument }: Props) {
+export const ZeroTerm = memo(function ZeroTerm({ sheet, quantity, instrument, onLooked }: Props) {
   const [open, setOpen] = useState(false);
   const here = useLocation();
   const navigate = useNavigate();
   const seen = (here.state as { look?: ZeroOff | null } | null)?.look ?? null;
   const [looking, setLooking] = useState(seen !== null);
+  const looked = useRef(false);
+  useEffect(() => {
+    if (looked.current && !looking) onLooked();
+    looked.current = looking;
+  }, [looking, onLooked]);
   const amend = useAmendQuantity(sheet.id);
   const checks = sheet.zero_checks.filter((check) => check.instrument === instrument.id);
 

@@ -57,7 +57,8 @@ class MetrionApi(Api):
 def _shape(
     message: str, faults: list[FaultView], status: int, uses: Sequence[UseView] = ()
 ) -> Response:
-    response = jsonify(asdict(ErrorView(message, faults, list(uses))))
+    shown = asdict(ErrorView(message, faults, list(uses)))
+    response = jsonify({name: each for name, each in shown.items() if name != "uses" or each})
     response.status_code = status
     return response
 

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from dataclasses import field
 from typing import Annotated
 
 from marshmallow import Schema, fields, validate
@@ -55,8 +56,8 @@ class UseView:
 
 @view
 class ErrorView:
-    """The shape of every error."""
+    """The shape of every error; only what is refused because it is used says by what."""
 
     message: str
     faults: list[FaultView]
-    uses: list[UseView]
+    uses: list[UseView] = field(default_factory=list)
