@@ -52,10 +52,11 @@ def test_strip_equation_and_tally_are_in_sight_without_scrolling(
 
 
 @pytest.mark.parametrize("view", VIEWS)
-@pytest.mark.parametrize(("width", "height"), [(390, 844), (1920, 1080)])
+@pytest.mark.parametrize(("width", "height"), [(390, 844), (640, 400), (1920, 1080)])
 def test_nothing_scrolls_sideways(
     browser: Browser, unchanged: str, view: str, width: int, height: int
 ) -> None:
+    """On a phone, at the reference size with everything twice as large, on a large screen."""
     context = browser.new_context(viewport={"width": width, "height": height})
     page = context.new_page()
     page.goto(unchanged + view)

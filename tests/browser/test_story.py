@@ -110,7 +110,7 @@ def test_with_the_keyboard_alone(page: Page, server: str, tmp_path: Path) -> Non
     expect(page.locator("tr.reading")).to_have_count(4)
 
     # Saved as a file, worked out on the command line, loaded on another machine.
-    page.get_by_role("link", name="New sheet").focus()
+    page.get_by_role("link", name="Sheet of").focus()
     press(page, "Enter")
     expect(page.get_by_role("button", name="Save as a file")).to_be_visible()
     tab_to(page, "Save as a file")

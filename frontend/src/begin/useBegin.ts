@@ -2,6 +2,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 
 import { body, client, keepAnswer, newId, STANDS_ON_ZERO, type ZeroStands } from "../api";
 import type { Draft } from "../instruments/draft";
+import { today } from "../app/today";
 import { say } from "../voice";
 
 interface Wanted {
@@ -52,4 +53,3 @@ async function filled(sheet: string, { name, tool, stands }: Wanted) {
 }
 
 /** The date as records have it, by the clock on the wall. */
-const today = () => new Date().toLocaleDateString("sv");

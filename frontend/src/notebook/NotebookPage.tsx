@@ -16,6 +16,7 @@ import { TrashButton } from "../sheet/TrashButton";
 import { Download } from "../transfer/Download";
 import { LoadFile } from "../transfer/LoadFile";
 import "./notebook.css";
+import { today } from "../app/today";
 import { say } from "../voice";
 import { DRAWN } from "../app/icons";
 
@@ -26,7 +27,7 @@ export function NotebookPage() {
   const navigate = useNavigate();
   const create = useNewSheet();
   const begin = () =>
-    create.mutate(say("notebook-new-sheet"), {
+    create.mutate(say("notebook-sheet-of", { date: today() }), {
       onSuccess: ({ id }) => void navigate(`/sheets/${id}`),
     });
   const sheets = (data?.sheets ?? []).filter((sheet) => speaksOf(sheet, wanted));

@@ -41,36 +41,38 @@ function Text({ span, onFollow }: PieceProps) {
   const text = span.text;
   if (!span.source || !onFollow) return <span className={classOf(span)}>{text}</span>;
   return (
-    <button
-      type="button"
+    // Not a button element: a line would break around it, and leave a bracket alone.
+    <span
       className={["follow", classOf(span)].join(" ")}
       title={say("results-where-this-comes-from")}
-      onClick={() => onFollow(span.source)}
+      {...leading(() => onFollow(span.source))}
     >
       {text}
-    </button>
+    </span>
   );
 }
+
+/** What makes a piece lead somewhere, by hand and by key. */
+const leading = (follow: () => void) => ({
+  role: "button",
+  tabIndex: 0,
+  onClick: follow,
+  onKeyDown: (event: KeyboardEvent) => {
+    if (event.key !== "Enter" && event.key !== " ") return;
+    event.preventDefault();
+    follow();
+  },
+});
 
 /** A piece inside mathematics. */
 function Set({ span, onFollow }: PieceProps): ReactNode {
   if (span.form === "text") {
     const follows = span.source !== "" && onFollow !== undefined;
-    const follow = () => onFollow?.(span.source);
     return createElement(
       "mtext",
       {
         className: [follows ? "follow" : "", classOf(span) ?? ""].join(" ").trim(),
-        ...(follows
-          ? {
-              role: "button",
-              tabIndex: 0,
-              onClick: follow,
-              onKeyDown: (event: KeyboardEvent) => {
-                if (event.key === "Enter" || event.key === " ") follow();
-              },
-            }
-          : {}),
+        ...(follows ? leading(() => onFollow(span.source)) : {}),
       },
       // Blanks at the ends of a text would be dropped.
       span.text.replaceAll(" ", "\u00a0"),

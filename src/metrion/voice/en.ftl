@@ -1239,6 +1239,7 @@ instruments-drag-the-scales-open = drag the scales open
 ## On the page: notebook
 
 notebook-new-sheet = New sheet
+notebook-sheet-of = Sheet of { $date }
 notebook-find-a-sheet-a-quantity-a = Find a sheet, a quantity, a tool
 notebook-save-all = Save all
 notebook-all-as-pdf = All as PDF
