@@ -100,6 +100,57 @@ def _reduce_line(name: str) -> bool:
     return whole
 
 
+_KINDS = ("vernier", "screw", "angular")
+_QUESTIONS = ("least-count", "zero-error", "reading", "corrected", "sweep", "mean")
+
+
+@main.command()
+@click.option("--seed", type=click.IntRange(0), required=True, help="What they are made from.")
+@click.option("--count", type=click.IntRange(1), required=True, help="How many.")
+@click.option("--kind", type=click.Choice(_KINDS), help="Of this kind of tool only.")
+@click.option("--question", type=click.Choice(_QUESTIONS), help="With this question only.")
+def exercises(seed: int, count: int, kind: str | None, question: str | None) -> None:
+    """Print exercises in reading scales, a line of JSON each; the same for the same arguments."""
+    from metrion.formats.exercise import exercise_record, exercises_of
+
+    found = exercises_of(seed, kind, question)
+    for _ in range(count):
+        if (one := next(found, None)) is None:
+            raise click.UsageError(f"{question} is not asked of {kind}.")
+        click.echo(write_json(exercise_record(one), indent=None))
+
+
+@main.command()
+@click.argument("file", default="-")
+def diagnose(file: str) -> None:
+    """Judge answers: lines of JSON {"exercise": …, "given": "7.30"} ("-", or none: standard input).
+
+    A line that has faults gives a line with them, and the exit status is 2.
+    """
+    from metrion.core.practice.diagnosis import diagnose as judged
+    from metrion.formats.exercise import diagnosis_record, parse_answer
+    from metrion.formats.strict_json import read_json
+    from metrion.voice import plainly
+
+    speaker, whole = plainly(), True
+    try:
+        lines = content_of(file).splitlines()
+    except Refused as refused:
+        refuse_file(refused)
+    for line in filter(bytes.strip, lines):
+        try:
+            exercise, given = parse_answer(read_json(line))
+            found = judged(exercise, given)
+            words = " ".join(map(speaker.say, found.says))
+            document: Document = dict(diagnosis_record(exercise, found, words))
+        except Refused as refused:
+            faults = [{"pointer": f.pointer, "message": said(f)} for f in refused.faults]
+            document, whole = {"faults": faults}, False
+        click.echo(write_json(document, indent=None))
+    if not whole:
+        sys.exit(FAULTY)
+
+
 _own_data = click.option(
     "--data", envvar="METRION_DATA", type=click.Path(path_type=Path),
     help="Data folder (METRION_DATA); by default one below your home folder.",

@@ -180,7 +180,7 @@ def test_a_pair_is_changed_position_by_position(page: Page, server: str) -> None
     assert page.request.post(f"{sheet}/readings", data={"quantity": "eyelets", **pair}).ok
     open_quantity(page, server, "spare-parts/quantities/eyelets")
     page.get_by_label("Actions for reading 1").click()
-    page.get_by_role("button", name="Change its figures").click()
+    page.get_by_role("menuitem", name="Change its figures").click()
     for figures in ("12 5", "47 2"):
         page.keyboard.type(figures)
         expect(page.locator(".part-read output")).to_contain_text(

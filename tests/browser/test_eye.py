@@ -59,7 +59,7 @@ def test_a_look_is_left_as_it_was(page: Page, server: str) -> None:
     expect(page.locator(".equation-words")).to_contain_text(ODD)
     expect(page.locator("tr.reading").nth(3)).to_contain_text("7.30")
     page.get_by_label("Actions for reading 2").click()
-    page.get_by_role("button", name="Change its figures").click()
+    page.get_by_role("menuitem", name="Change its figures").click()
     expect(page.get_by_text("Reading 2: put right what is wrong.")).to_be_visible()
     page.get_by_role("button", name="Leave it").click()
     expect(page.get_by_text("Reading 2: put right")).to_have_count(0)

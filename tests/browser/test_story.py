@@ -182,12 +182,12 @@ def test_with_the_mouse_alone(page: Page, server: str) -> None:
 
     # Set one aside by the menu of its row, and count it again.
     page.get_by_label("Actions for reading 3").click()
-    page.locator(".row-menu").get_by_role("button", name="Set aside…").click()
+    page.get_by_role("menuitem", name="Set aside…").click()
     page.get_by_label("Why does it not count?").fill("the fold had opened")
     page.get_by_role("button", name="Set aside", exact=True).click()
     expect(page.get_by_text("set aside: the fold had opened")).to_be_visible()
     page.get_by_label("Actions for reading 3").click()
-    page.get_by_role("button", name="Count it again").click()
+    page.get_by_role("menuitem", name="Count it again").click()
     expect(page.get_by_text("set aside: the fold had opened")).to_have_count(0)
 
 
@@ -306,7 +306,7 @@ def test_a_machine_without_a_network_works_on(page: Page, server: str) -> None:
 def test_figures_are_changed_in_the_equation_and_the_old_ones_stay(page: Page, server: str) -> None:
     open_quantity(page, server)
     page.get_by_label("Actions for reading 2").click()
-    page.get_by_role("button", name="Change its figures").click()
+    page.get_by_role("menuitem", name="Change its figures").click()
     expect(page.get_by_label("main reading")).to_have_value("8")
     expect(page.get_by_label("line that meets")).to_have_value("12")
     page.get_by_label("line that meets").fill("13")

@@ -104,7 +104,7 @@ def test_the_next_colour_is_begun_and_decimals_are_had_on_request(page: Page, se
 def test_a_pair_looked_at_again_shows_its_sweep(page: Page, unchanged: str) -> None:
     page.goto(f"{unchanged}/sheets/foil-colours/quantities/green")
     page.get_by_label("Actions for reading 2").click()
-    page.get_by_role("button", name="Show it on the scales").click()
+    page.get_by_role("menuitem", name="Show it on the scales").click()
     expect(page.locator(".ring-swept")).to_have_count(1)
     expect(page.locator("tr.reading[aria-current='true']")).to_contain_text("37°29.25′")
 

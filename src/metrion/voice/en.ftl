@@ -1760,3 +1760,45 @@ help-kite-standoff = standoff
 help-kite-standoff-measured = how thick and how long
 help-kite-bridle = bridle line
 help-kite-bridle-measured = how thick the line is
+
+## Practice: what is said of an answer
+
+practice-right = Right.
+practice-rounded = Right, but an answer here is expected with the decimals of the least count, no more and no fewer.
+practice-unreadable = This cannot be read as a number with its unit, or as an angle.
+practice-no-slip = Not right, and no usual slip gives this answer. Look again at the main mark, the line that meets, and the zero.
+practice-no-exercise = an exercise is a JSON object, and this is none
+practice-not-asked = { $question } is not asked of this kind of tool
+practice-other-looks = { $count ->
+    [one] { $count } look does
+   *[other] { $count } looks do
+} not go with the question { $question }
+slip-next-mark = The main reading is one mark too high: take the last mark that has been passed.
+slip-mark-before = The main reading is one mark too low: one more mark has been passed.
+slip-half-division-missed = At one of the two positions a main division was missed: look whether the half degree has been passed.
+slip-mark-at-the-line = The mark that the line meets was taken as main reading; that is the last mark the zero line has passed.
+slip-line-above = The fine line after the right one was taken: look which line misses least.
+slip-line-below = The fine line before the right one was taken: look which line misses least.
+slip-numeral-as-line = The numeral at the line was taken as its number: count the lines themselves.
+slip-line-as-decimals = The line’s number was written behind the point; it has to be multiplied by the { $least_count } first.
+slip-fine-left-out = The fine reading is missing.
+slip-main-left-out = The main reading is missing.
+slip-division-as-least-count = A tenth of the main division was taken as { $least_count }: divide by the number of fine divisions.
+slip-least-count-tenfold = The { $least_count } was taken ten times too large.
+slip-least-count-tenth = The { $least_count } was taken ten times too small.
+slip-turn-missed = The { $thimble } is in its second turn past the mark: that adds one { $pitch }.
+slip-turn-added = The { $thimble } is in its first turn past the mark: no { $pitch } is added.
+slip-counted-backwards = The fine lines were counted from the wrong end.
+slip-zero-left-out = The { $zero_error } was not taken off.
+slip-zero-added = The { $zero_error } was added: it is taken off, whatever its sign.
+slip-zero-wrapped = The { $zero_error } is negative here: the fine zero had run past the main zero.
+slip-zero-counted-from-end = A negative { $zero_error } is counted back from the last line.
+slip-unit-tenfold = Ten times too large: the numerals stand for another unit.
+slip-unit-tenth = Ten times too small: the numerals stand for another unit.
+slip-minutes-as-decimals = Minutes are not decimals of a degree: 57°12′ is 57.2°.
+slip-other-arc = This is the other way round the circle.
+slip-not-halved = Half of the angle between the two positions was asked for.
+slip-one-left-out = One of the readings is missing from the mean.
+slip-sum-for-mean = This is the sum; divide it by the number of readings.
+slip-divided-by-one-less = The sum was divided by one less than the number of readings.
+slip-sign = The size is right, the sign is not.

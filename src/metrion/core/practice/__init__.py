@@ -1,0 +1,1 @@
+"""Practice: exercises made by chance, and which slip gives which wrong answer."""
