@@ -7,6 +7,8 @@ import {
   type ChangeEvent,
   type ChangeEventHandler,
   type CSSProperties,
+  type FocusEvent,
+  type FocusEventHandler,
   type KeyboardEventHandler,
   type ReactNode,
   type Ref,
@@ -93,6 +95,10 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
     // What was put there for the student is typed over until they type.
     if (over.current && last.current === document.activeElement) last.current?.select();
   }, [entry.fine, entry.main, last]);
+  // The cursor may come back to it only after a dialog has opened.
+  const onFocus = ({ target }: FocusEvent<HTMLInputElement>) => {
+    if (over.current && target === last.current) target.select();
+  };
   const typeInto = (blank: "main" | "fine") => (event: ChangeEvent<HTMLInputElement>) => {
     over.current = false;
     desk.type({ [blank]: event.target.value });
@@ -145,6 +151,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
             autoComplete="off"
             value={typed(entry.main)}
             style={widthOf(entry.main)}
+            onFocus={onFocus}
             onChange={typeInto("main")}
             onKeyDown={keys("main")}
           />
@@ -160,6 +167,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
               {...{ desk, instrument, fineAs, keyboard, fine }}
               said={props.question ? undefined : said}
               faulty={isFaulty("fine")}
+              onFocus={onFocus}
               onChange={typeInto("fine")}
               onKeyDown={keys("fine")}
             />
@@ -215,13 +223,14 @@ interface FineProps {
   /** Where what is wrong with it is said. */
   said: string | undefined;
   fine: RefObject<HTMLInputElement | null>;
+  onFocus: FocusEventHandler<HTMLInputElement>;
   onChange: ChangeEventHandler<HTMLInputElement>;
   onKeyDown: KeyboardEventHandler<HTMLInputElement>;
 }
 
 /** The blank for the fine line, and what it is worth. */
 function FineBlank({ desk, instrument, fineAs, keyboard, fine, ...props }: FineProps) {
-  const { faulty, said, onChange, onKeyDown } = props;
+  const { faulty, said, onFocus, onChange, onKeyDown } = props;
   const { entry, answer } = desk;
   const screw = instrument.kind === "screw";
   const label = screw && fineAs === "line" ? say("equation-thimble-line") : FINE_LABEL()[fineAs];
@@ -238,6 +247,7 @@ function FineBlank({ desk, instrument, fineAs, keyboard, fine, ...props }: FineP
         autoComplete="off"
         value={typed(entry.fine)}
         style={widthOf(entry.fine)}
+        onFocus={onFocus}
         onChange={onChange}
         onKeyDown={onKeyDown}
       />
