@@ -15,6 +15,7 @@ VIEWS = [
     "/words",
     "/settings",
     "/planner",
+    "/practice?seed=1&at=3&kind=vernier&question=corrected",
     "/sheets/spare-parts/report",
     "/sheets/foil-colours",
     "/sheets/foil-colours/quantities/green",

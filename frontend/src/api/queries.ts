@@ -284,6 +284,34 @@ export function usePlanChart(wish: Schemas["Wish"], enabled: boolean) {
   });
 }
 
+/** An exercise to be read; it stays what it is. */
+export function useExercise(which: Schemas["Which"]) {
+  return useQuery({
+    queryKey: ["exercise", which],
+    queryFn: () => body(client.POST("/api/practice/exercise", { body: which })),
+    staleTime: Infinity,
+    retry: false,
+  });
+}
+
+/** Judges an answer. */
+export function useGiveAnswer() {
+  return useMutation({
+    mutationFn: (attempt: Schemas["Attempt"]) =>
+      body(client.POST("/api/practice/answer", { body: attempt })),
+  });
+}
+
+/** What is right, asked for once it may be seen. */
+export function useShownAnswer(which: Schemas["Which"], enabled: boolean) {
+  return useQuery({
+    queryKey: ["shown", which],
+    queryFn: () => body(client.POST("/api/practice/shown", { body: which })),
+    staleTime: Infinity,
+    enabled,
+  });
+}
+
 /** Usual derived quantities, ready to be filled in. */
 export function useBoard() {
   return useQuery({

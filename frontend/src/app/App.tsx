@@ -21,6 +21,7 @@ import { rememberedTheme, Theme } from "./Theme";
 /** Opened seldom, so they are fetched when they are. */
 const HelpPage = lazy(() => import("../help/HelpPage"));
 const PlannerPage = lazy(() => import("../planner/PlannerPage"));
+const PracticePage = lazy(() => import("../practice/PracticePage"));
 const WordsPage = lazy(() => import("../words/WordsPage"));
 const ReportPage = lazy(() => import("../report/ReportPage"));
 
@@ -68,6 +69,7 @@ function House() {
               <Route path="/begin" element={<BeginPage />} />
               <Route path="/instruments" element={<WorkshopPage />} />
               <Route path="/planner" element={<PlannerPage />} />
+              <Route path="/practice" element={<PracticePage />} />
               <Route path="/words" element={<WordsPage />} />
               <Route path="/help" element={<HelpPage />} />
               <Route path="/settings" element={<SettingsPage />} />

@@ -7,6 +7,7 @@ const PLACES = () =>
   [
     ["/", say("app-notebook")],
     ["/instruments", say("app-instruments")],
+    ["/practice", say("practice-practice")],
     ["/planner", say("planner-planner")],
     ["/words", say("app-words-care")],
     ["/settings", say("app-settings")],

@@ -1802,3 +1802,47 @@ slip-one-left-out = One of the readings is missing from the mean.
 slip-sum-for-mean = This is the sum; divide it by the number of readings.
 slip-divided-by-one-less = The sum was divided by one less than the number of readings.
 slip-sign = The size is right, the sign is not.
+
+## Practice: what is seen and asked
+
+practice-asks-least-count = What is the { $least_count } of this tool?
+practice-asks-zero-error = The faces are closed. What is the { $zero_error }?
+practice-asks-reading = What does it read?
+practice-asks-corrected = What is the reading, corrected by the { $zero_error }?
+practice-asks-sweep = The telescope was turned from the first position to the second, { $arc ->
+    [forward] onward as the figures grow
+   *[shorter] the shorter way
+}. By what angle?
+practice-asks-sweep-halved = The telescope was turned from the first position to the second, { $arc ->
+    [forward] onward as the figures grow
+   *[shorter] the shorter way
+}. What is half of that angle?
+practice-asks-mean = What is the mean of these readings, corrected by the { $zero_error }?
+practice-at-the-zero = closed
+practice-one-look = reading
+practice-look = reading { $at }
+practice-position = { $at ->
+    [1] first position
+   *[2] second position
+}
+
+## On the page: practice
+
+practice-practice = Practice
+practice-why = Read the scales, type what is asked, and be told what slipped. Point at the lines, or go there with Tab and the arrow keys: a magnifier follows.
+practice-question = question
+practice-kind-any = any tool
+practice-kind-vernier = caliper
+practice-kind-screw = screw gauge
+practice-kind-angular = circle
+practice-question-any = any question
+practice-question-least-count = { $least_count }
+practice-question-zero-error = { $zero_error }
+practice-question-reading = one reading
+practice-question-corrected = a corrected reading
+practice-question-mean = a mean
+practice-question-sweep = an angle swept
+practice-answer = Answer
+practice-show-me = Show me
+practice-next = Next
+practice-it-is = It is { $answer }.

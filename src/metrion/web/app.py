@@ -20,6 +20,7 @@ from metrion.web import (
     instruments,
     now,
     planner,
+    practice,
     quantities,
     reports,
     settings,
@@ -36,8 +37,8 @@ from metrion.web.guard import LOOPBACK, keep_to_this_host
 from metrion.web.notebook import Notebook
 
 RESOURCES = (
-    sheets, arrivals, entries, tools, instruments, desk, board, conventions, planner, words,
-    settings, reports, tables, quantities, voice, trash, now,
+    sheets, arrivals, entries, tools, instruments, desk, board, conventions, planner, practice,
+    words, settings, reports, tables, quantities, voice, trash, now,
 )  # fmt: skip
 
 

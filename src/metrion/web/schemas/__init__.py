@@ -64,6 +64,14 @@ from metrion.web.schemas.notebook import (
     WindowView,
 )
 from metrion.web.schemas.planner import PlanView, WishView
+from metrion.web.schemas.practice import (
+    AttemptView,
+    DiagnosisView,
+    ExerciseView,
+    ReadView,
+    ShownView,
+    WhichView,
+)
 from metrion.web.schemas.quantities import NewQuantity, QuantityFields, QuantityView
 from metrion.web.schemas.readings import (
     EarlierView,
@@ -122,6 +130,7 @@ __all__ = [
     "AppearanceView",
     "ArrivalNameView",
     "ArrivalView",
+    "AttemptView",
     "BandView",
     "BandsView",
     "BlankView",
@@ -138,10 +147,12 @@ __all__ = [
     "DerivedInputView",
     "DerivedView",
     "DescriptionView",
+    "DiagnosisView",
     "DraftIndicationView",
     "EarlierView",
     "EnteredView",
     "ErrorView",
+    "ExerciseView",
     "FaceView",
     "FaultView",
     "FigureView",
@@ -182,6 +193,7 @@ __all__ = [
     "PointView",
     "QuantityFields",
     "QuantityView",
+    "ReadView",
     "ReadingPatch",
     "ReadingView",
     "RecipeView",
@@ -195,6 +207,7 @@ __all__ = [
     "SheetPatchSchema",
     "SheetSummaryView",
     "SheetView",
+    "ShownView",
     "SlideStepView",
     "SpanView",
     "StepView",
@@ -210,6 +223,7 @@ __all__ = [
     "UseView",
     "VoiceView",
     "WantedView",
+    "WhichView",
     "WindowView",
     "WishView",
     "WordsView",
