@@ -151,6 +151,65 @@ def diagnose(file: str) -> None:
         sys.exit(FAULTY)
 
 
+_MOST_SEEDS = 1_000
+
+
+def _seeds(_context: object, _option: object, given: str) -> range:
+    """Seeds as they are given: ``7``, or ``1-30``."""
+    first, _, last = given.partition("-")
+    try:
+        found = range(int(first), int(last or first) + 1)
+    except ValueError:
+        found = range(0)
+    if not found or found[0] < 0 or len(found) > _MOST_SEEDS:
+        raise click.BadParameter("a seed, or the first and the last of at most 1,000: 1-30")
+    return found
+
+
+@main.command(name="exercise-sheets")
+@click.option("--seeds", callback=_seeds, required=True, help="One for each sheet: 7, or 1-30.")
+@click.option("--count", type=click.IntRange(1, 100), required=True, help="Exercises on a sheet.")
+@click.option("--to", type=click.Path(path_type=Path), required=True, help="Folder to write into.")
+@click.option("--html", is_flag=True, help="As pages instead of PDF.")
+@click.option(
+    "--paper", type=click.Choice(["a4", "letter"]), default="a4", show_default=True,
+    help="Size of the paper.",
+)  # fmt: skip
+def exercise_sheets(seeds: range, count: int, to: Path, *, html: bool, paper: str) -> None:
+    """Write exercises to be printed: a sheet for every seed, and one bundle of keys.
+
+    The exercises are those of ``metrion exercises`` without kind and question, and those that the
+    page *Practice* shows for the same seed.
+    """
+    from itertools import islice
+
+    from metrion.formats.exercise import exercises_of
+    from metrion.report.exercise_sheet import answer_key, exercise_sheet
+    from metrion.report.render.html import html_page
+    from metrion.report.render.pdf import Paper, pdf_file, pdf_of_many
+    from metrion.voice import plainly
+
+    speaker = plainly()
+    size = Paper.A4 if paper == "a4" else Paper.LETTER
+    try:
+        to.mkdir(parents=True, exist_ok=True)
+    except OSError as error:
+        give_up("cli-unwritable", name=Name(str(to)), reason=Name(str(error.strerror)))
+    keys = []
+    for seed in seeds:
+        asked = list(islice(exercises_of(seed), count))
+        sheet = exercise_sheet(seed, asked, speaker)
+        keys.append(answer_key(seed, asked, speaker))
+        if html:
+            _write(to / f"sheet-{seed}.html", html_page(sheet).encode())
+            _write(to / f"key-{seed}.html", html_page(keys[-1]).encode())
+        else:
+            _write(to / f"sheet-{seed}.pdf", pdf_file(sheet, size))
+    if not html:
+        _write(to / "keys.pdf", pdf_of_many(speaker.text("practice-keys"), keys, size))
+    click.echo(say("cli-sheets-written", count=len(seeds), folder=Name(str(to))))
+
+
 _own_data = click.option(
     "--data", envvar="METRION_DATA", type=click.Path(path_type=Path),
     help="Data folder (METRION_DATA); by default one below your home folder.",

@@ -3,13 +3,19 @@
 import hashlib
 import json
 import subprocess
+from itertools import islice
+from pathlib import Path
 from typing import Any
 
 import pytest
 
 from metrion.core.json import Record
+from metrion.core.practice.diagnosis import Verdict, diagnose
+from metrion.core.practice.key import wrong_answers
 from metrion.formats.exercise import exercise_record, exercises_of, parse_answer, parse_exercise
 from metrion.formats.faults import Refused
+from metrion.report.exercise_sheet import answer_words
+from metrion.voice import plainly
 from tests.server import COMMAND
 
 MADE = "31837e1639e0"
@@ -103,3 +109,40 @@ def test_what_is_wrong_with_an_exercise_is_told_where_it_is(
     with pytest.raises(Refused) as refused:
         parse_answer({"exercise": exercise(**changed), "given": "1"})
     assert f"/exercise{pointer}" in [fault.pointer for fault in refused.value.faults]
+
+
+def test_sheets_are_written_with_one_bundle_of_keys(tmp_path: Path) -> None:
+    told = run("exercise-sheets", "--seeds", "3-5", "--count", "4", "--to", str(tmp_path / "new"))
+    assert told.stdout == f"3 sheets and their keys are in {tmp_path / 'new'}\n"
+    written = sorted(tmp_path.rglob("*.pdf"))
+    assert [file.name for file in written] == [
+        "keys.pdf",
+        "sheet-3.pdf",
+        "sheet-4.pdf",
+        "sheet-5.pdf",
+    ]
+    assert all(file.read_bytes().startswith(b"%PDF") for file in written)
+    # The keys of three sheets, each on a page of its own.
+    assert b"/Type/Pages/Count 3/" in written[0].read_bytes()
+
+
+def test_a_sheet_shows_the_scales_and_the_key_the_answers(tmp_path: Path) -> None:
+    run("exercise-sheets", "--seeds", "3", "--count", "20", "--to", str(tmp_path), "--html")
+    sheet, key = ((tmp_path / f"{name}-3.html").read_text("utf-8") for name in ("sheet", "key"))
+    asked = list(islice(exercises_of(3), 20))
+    looks = sum(len(one.looks) + (one.zero_check is not None) for one in asked)
+    assert sheet.count("<svg") == looks
+    assert "reads " not in sheet
+    assert '#8A4B00" stroke-width="3"' not in sheet
+    for exercise in asked:
+        right = answer_words(exercise, exercise.answer, plainly())
+        assert right in key
+        for wrong in wrong_answers(exercise, 6):
+            assert diagnose(exercise, wrong.answer).verdict is Verdict.WRONG
+
+
+@pytest.mark.parametrize("seeds", ["x", "3-1", "-1", "1-2000"])
+def test_seeds_that_are_none_are_refused(tmp_path: Path, seeds: str) -> None:
+    told = run("exercise-sheets", "--seeds", seeds, "--count", "4", "--to", str(tmp_path))
+    assert told.returncode == 2
+    assert list(tmp_path.iterdir()) == []

@@ -26,16 +26,26 @@ _FONT = 'font-family="sans-serif" font-size="12" text-anchor="middle"'
 
 
 def drawn_reading(instrument: Instrument, indication: Indication) -> str:
-    """A reading as SVG."""
+    """A reading as SVG, what meets marked on it."""
+    read = instrument.with_unit(instrument.reading(indication))
+    return _drawn(instrument, indication, f"{instrument.name} at {read}", told=True)
+
+
+def drawn_scales(instrument: Instrument, indication: Indication) -> str:
+    """The scales as they stand, as SVG, to be read: nothing on it says how."""
+    return _drawn(instrument, indication, instrument.name, told=False)
+
+
+def _drawn(instrument: Instrument, indication: Indication, named: str, *, told: bool) -> str:
     scale = instrument.scale
     pieces: Iterator[str] = iter(())
     if isinstance(scale, ScrewScale):
-        pieces = _screw(instrument, scale, indication)
+        pieces = _screw(instrument, scale, indication, told=told)
     elif isinstance(scale, VernierScale):
-        pieces = _vernier(instrument, scale, indication)
+        pieces = _vernier(instrument, scale, indication, told=told)
     elif isinstance(scale, PlainScale):
         pieces = _plain(instrument, scale, indication)
-    title = escape(f"{instrument.name} at {instrument.with_unit(instrument.reading(indication))}")
+    title = escape(named)
     return (
         f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {WIDTH} {HEIGHT}" '
         f'width="{WIDTH}" height="{HEIGHT}" role="img"><title>{title}</title>'
@@ -61,7 +71,9 @@ def _plate(x: float, y: float, width: float, height: float, fill: str) -> str:
     )
 
 
-def _vernier(instrument: Instrument, scale: VernierScale, indication: Indication) -> Iterator[str]:
+def _vernier(
+    instrument: Instrument, scale: VernierScale, indication: Indication, *, told: bool
+) -> Iterator[str]:
     """Main scale above, fine scale below, framed on the fine scale."""
     read, division = instrument.reading(indication), scale.main_division
     places = line_places(instrument)
@@ -80,6 +92,8 @@ def _vernier(instrument: Instrument, scale: VernierScale, indication: Indication
         yield _line(x(read + place), _EDGE, _EDGE + (22 if numbered else 14), "black")
         if numbered:
             yield _text(x(read + place), _EDGE + 36, printed[line], _FINE)
+    if not told:
+        return
     yield _line(x(indication.main), _EDGE - 30, _EDGE, _MAIN, 3)
     yield _line(x(read), _EDGE, _EDGE + 26, _MAIN, 3)
     for line in _seen(indication):
@@ -118,20 +132,24 @@ def _plain(instrument: Instrument, scale: PlainScale, indication: Indication) ->
     yield _line(WIDTH / 2, _EDGE - 30, _EDGE + 26, _MAIN, 3)
 
 
-def _screw(instrument: Instrument, scale: ScrewScale, indication: Indication) -> Iterator[str]:
+def _screw(
+    instrument: Instrument, scale: ScrewScale, indication: Indication, *, told: bool
+) -> Iterator[str]:
     """Sleeve with its datum line to the left, the thimble's edge rolled out to the right."""
     edge = 300.0
     yield _plate(40, 34, edge - 40, 76, "#F1F4F4")
     yield f'<line x1="40" x2="{edge + 40}" y1="{_DATUM}" y2="{_DATUM}" stroke="black"/>'
-    yield from _sleeve(instrument, scale, indication, edge)
+    yield from _sleeve(instrument, scale, indication, edge, told=told)
     yield _plate(edge, 14, 90, 112, "#F7F2EA")
-    yield from _thimble(instrument, scale, indication, edge)
+    yield from _thimble(instrument, scale, indication, edge, told=told)
+    if not told:
+        return
     read = _ENGRAVED.figure(instrument.with_unit(instrument.reading(indication)))
     yield _text(edge + 200, _DATUM + 4, f"reads {read}", _QUIET)
 
 
 def _sleeve(
-    instrument: Instrument, scale: ScrewScale, indication: Indication, edge: float
+    instrument: Instrument, scale: ScrewScale, indication: Indication, edge: float, *, told: bool
 ) -> Iterator[str]:
     """The marks that have been passed; numbered ones on one side, the others where they lie."""
     read, division = instrument.reading(indication), scale.main_division
@@ -144,7 +162,7 @@ def _sleeve(
         x = edge - float(read - mark * division) * per_unit
         numbered = mark % numerals.every == 0
         side = -1 if numbered is not halves_above else 1
-        passed = mark * division == scale.last_mark(indication)
+        passed = told and mark * division == scale.last_mark(indication)
         stroke, width = (_MAIN, 3) if passed else ("black", 1)
         yield _line(x, _DATUM, _DATUM + side * 18, stroke, width)
         if numbered:
@@ -153,7 +171,7 @@ def _sleeve(
 
 
 def _thimble(
-    instrument: Instrument, scale: ScrewScale, indication: Indication, edge: float
+    instrument: Instrument, scale: ScrewScale, indication: Indication, edge: float, *, told: bool
 ) -> Iterator[str]:
     """The lines around the datum line; they crowd towards the edges of the drum."""
     lines, at = scale.fine_divisions, float(indication.line)
@@ -164,7 +182,7 @@ def _thimble(
         if cos(angle) < 0.3:
             continue
         y = _DATUM - up * 54 * sin(angle)
-        here, numbered = line == indication.line, line in numerals
+        here, numbered = told and line == indication.line, line in numerals
         stroke, width = (_FINE, 3) if here else ("black", 1)
         length = 34 if numbered or here else 18
         yield (

@@ -1846,3 +1846,14 @@ practice-answer = Answer
 practice-show-me = Show me
 practice-next = Next
 practice-it-is = It is { $answer }.
+
+## Practice on paper
+
+practice-sheet = Exercises in reading scales, sheet { $seed }
+practice-key = Key to sheet { $seed }
+practice-keys = Keys to the exercise sheets
+practice-key-of-the-sheet = Answers, and what a wrong one shows
+practice-key-number = no.
+practice-key-answer = answer
+practice-key-slip = what it shows
+cli-sheets-written = { $count } sheets and their keys are in { $folder }

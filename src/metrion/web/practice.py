@@ -2,17 +2,15 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
 from itertools import islice
 
 from metrion.core.desk.marks import main_typed
-from metrion.core.exact.angles import degrees_and_minutes
-from metrion.core.exact.numbers import finite_decimals
 from metrion.core.facts import Name
 from metrion.core.practice.diagnosis import diagnose
-from metrion.core.practice.exercise import Exercise, Question
+from metrion.core.practice.exercise import Exercise
 from metrion.core.scales import Indication
 from metrion.formats.exercise import exercises_of, instrument_record
+from metrion.report.exercise_sheet import answer_words, looks_in_words, task_words
 from metrion.store.records import Kept
 from metrion.web.bodies import Blueprint
 from metrion.web.present import answer_view, instrument_view
@@ -27,7 +25,7 @@ from metrion.web.schemas import (
     WhichView,
     schema_of,
 )
-from metrion.web.speaking import refuse, say, shown, speaker
+from metrion.web.speaking import refuse, say, speaker
 
 blueprint = Blueprint("practice", __name__, url_prefix="/api/practice")
 
@@ -48,34 +46,17 @@ def exercise(which: WhichView) -> ExerciseView:
     found = _found(which)
     tool = found.instrument
     kept = Kept(tool.id, instrument_record(tool), 0, 0)
-    text = speaker().text
     return ExerciseView(
         id=found.id,
         question=found.question,
-        task=text(_task_code(found), arc=str(found.arc)),
+        task=task_words(found, speaker()),
         unit="" if found.angular else tool.unit,
         instrument=instrument_view(tool, kept),
         looks=[
             ReadView(label, float(tool.reading(look)), zero=look is found.zero_check)
-            for label, look in _looks(found)
+            for label, look in looks_in_words(found, speaker())
         ],
     )
-
-
-def _task_code(found: Exercise) -> str:
-    halved = found.question is Question.SWEEP and found.divide_by != 1
-    return f"practice-asks-{found.question}{'-halved' if halved else ''}"
-
-
-def _looks(found: Exercise) -> Iterator[tuple[str, Indication]]:
-    """Each look with what it is, the zero first."""
-    text = speaker().text
-    if found.zero_check:
-        yield text("practice-at-the-zero"), found.zero_check
-    for at, look in enumerate(found.looks, start=1):
-        code = "practice-position" if found.question is Question.SWEEP else "practice-look"
-        several = len(found.looks) > 1
-        yield text(code if several else "practice-one-look", at=at), look
 
 
 @blueprint.post("/answer")
@@ -93,13 +74,10 @@ def answer(attempt: AttemptView) -> DiagnosisView:
 def shown_answer(which: WhichView) -> ShownView:
     """What is right, and which marks and lines make it."""
     found = _found(which)
-    return ShownView(_answer_words(found), [_met(found, look) for _, look in _looks(found)])
-
-
-def _answer_words(found: Exercise) -> str:
-    if not found.angular:
-        return f"{shown(found.answer)} {found.instrument.unit}"
-    return shown(degrees_and_minutes(found.value, finite_decimals(found.value) or 0))
+    return ShownView(
+        answer_words(found, found.answer, speaker()),
+        [_met(found, look) for _, look in looks_in_words(found, speaker())],
+    )
 
 
 def _met(found: Exercise, look: Indication) -> AnswerView:

@@ -1,0 +1,85 @@
+"""Exercises on paper: a sheet for a learner, and the key for whoever marks it."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Sequence
+
+from metrion.core.practice.exercise import Exercise, Question
+from metrion.core.practice.key import wrong_answers
+from metrion.core.scales import Indication
+from metrion.report.blocks import Block, Cell, Column, Picture, Report, Row, Section, Table, words
+from metrion.report.drawing import drawn_scales
+from metrion.voice import Speaker
+
+_MOST_WRONG = 6
+_LINE = "_" * 24
+
+
+def task_words(exercise: Exercise, speaker: Speaker) -> str:
+    """What is asked."""
+    halved = exercise.question is Question.SWEEP and exercise.divide_by != 1
+    code = f"practice-asks-{exercise.question}{'-halved' if halved else ''}"
+    return speaker.text(code, arc=str(exercise.arc))
+
+
+def looks_in_words(exercise: Exercise, speaker: Speaker) -> Iterator[tuple[str, Indication]]:
+    """Each look with what it is, the zero first."""
+    if exercise.zero_check:
+        yield speaker.text("practice-at-the-zero"), exercise.zero_check
+    for at, look in enumerate(exercise.looks, start=1):
+        code = "practice-position" if exercise.question is Question.SWEEP else "practice-look"
+        several = len(exercise.looks) > 1
+        yield speaker.text(code if several else "practice-one-look", at=at), look
+
+
+def answer_words(exercise: Exercise, answer: str, speaker: Speaker) -> str:
+    """An answer as people write it, with its unit."""
+    if not exercise.angular:
+        return f"{speaker.numbers.figure(answer)} {exercise.instrument.unit}"
+    parts = zip(answer.split(":"), "°′″", strict=False)
+    return speaker.numbers.figure("".join(f"{part}{sign}" for part, sign in parts))
+
+
+def exercise_sheet(seed: int, exercises: Sequence[Exercise], speaker: Speaker) -> Report:
+    """The sheet of a learner: pictures, questions and lines for the answers."""
+    facts = ((speaker.text("report-names"), _LINE), (speaker.text("report-date"), _LINE))
+    sections = tuple(
+        Section(f"{at}", tuple(_asked(exercise, speaker)), level=3)
+        for at, exercise in enumerate(exercises, start=1)
+    )
+    return Report(_title("practice-sheet", seed, speaker), facts, sections, speaker.language)
+
+
+def _title(code: str, seed: int, speaker: Speaker) -> str:
+    return speaker.text(code, seed=str(seed))
+
+
+def _asked(exercise: Exercise, speaker: Speaker) -> Iterator[Block]:
+    tool = exercise.instrument
+    for label, look in looks_in_words(exercise, speaker):
+        yield Picture(drawn_scales(tool, look), label)
+    unit = "" if exercise.angular else f" {tool.unit}"
+    yield words(f"{task_words(exercise, speaker)}  {_LINE}{unit}")
+
+
+def answer_key(seed: int, exercises: Sequence[Exercise], speaker: Speaker) -> Report:
+    """The answers of a sheet, and what each wrong answer would show."""
+    columns = tuple(
+        Column(speaker.text(f"practice-key-{name}")) for name in ("number", "slip", "answer")
+    )
+    rows = (
+        row for at, exercise in enumerate(exercises, start=1) for row in _key(at, exercise, speaker)
+    )
+    section = Section(speaker.text("practice-key-of-the-sheet"), (Table(columns, tuple(rows)),))
+    return Report(_title("practice-key", seed, speaker), (), (section,), speaker.language)
+
+
+def _key(at: int, exercise: Exercise, speaker: Speaker) -> Iterator[Row]:
+    right = answer_words(exercise, exercise.answer, speaker)
+    yield _row(f"{at}", speaker.text("practice-right"), right)
+    for wrong in wrong_answers(exercise, _MOST_WRONG):
+        yield _row("", speaker.say(wrong.says), answer_words(exercise, wrong.answer, speaker))
+
+
+def _row(*cells: str) -> Row:
+    return Row(tuple(map(Cell, cells)))
