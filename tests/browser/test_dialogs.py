@@ -67,8 +67,10 @@ def opened(page: Page, address: str, name: str) -> tuple[Locator, Locator]:
 @pytest.mark.parametrize("name", DIALOGS)
 def test_no_barrier_is_found_in_a_dialog(page: Page, unchanged: str, name: str) -> None:
     opened(page, unchanged, name)
-    for scheme in ("light", "dark"):
-        page.emulate_media(color_scheme=scheme)
+    for scheme in ("light", "dark", "twice as large"):
+        page.emulate_media(color_scheme="dark" if scheme == "dark" else "light")
+        if scheme == "twice as large":
+            page.set_viewport_size({"width": 640, "height": 400})
         page.wait_for_timeout(100)
         found = Axe().run(page)
         serious = [
@@ -166,3 +168,16 @@ def test_the_tool_in_the_hand_is_played_line_after_line(page: Page, unchanged: s
     expect(page.get_by_test_id("slide")).to_be_hidden()
     expect(page.get_by_label("main reading")).to_be_focused()
     expect(page.get_by_label("main reading")).to_have_value("6")
+
+
+def test_a_small_form_is_gone_along_by_the_arrow_keys(page: Page, unchanged: str) -> None:
+    page.goto(unchanged + SPREADER)
+    page.get_by_label("zero error, tap to change").click()
+    expect(page.get_by_role("checkbox", name="looked at before")).to_be_focused()
+    page.keyboard.press("ArrowDown")
+    expect(page.get_by_role("button", name="Look at the zero")).to_be_focused()
+    page.keyboard.press("ArrowDown")
+    expect(page.get_by_role("checkbox", name="Take it as exact")).to_be_focused()
+    page.keyboard.press("ArrowUp")
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("dialog")).to_contain_text("Zero of Caliper A")

@@ -22,10 +22,12 @@ VIEWS = [
 ]
 
 
-@pytest.mark.parametrize("scheme", ["light", "dark"])
+@pytest.mark.parametrize("scheme", ["light", "dark", "twice as large"])
 @pytest.mark.parametrize("view", VIEWS)
 def test_no_barrier_is_found(page: Page, unchanged: str, view: str, scheme: str) -> None:
-    page.emulate_media(color_scheme="light" if scheme == "light" else "dark")
+    page.emulate_media(color_scheme="dark" if scheme == "dark" else "light")
+    if scheme == "twice as large":
+        page.set_viewport_size({"width": 640, "height": 400})
     page.goto(unchanged + view)
     expect(page.locator("h1")).to_be_visible()
     if view.endswith("/report"):

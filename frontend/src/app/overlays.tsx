@@ -1,6 +1,13 @@
 import { Drawer, Dropdown, Modal, Popover } from "antd";
 import type { DrawerProps, MenuProps, ModalProps, PopoverProps } from "antd";
-import { useEffect, useRef, useState, type ReactElement, type ReactNode } from "react";
+import {
+  useEffect,
+  useRef,
+  useState,
+  type KeyboardEvent,
+  type ReactElement,
+  type ReactNode,
+} from "react";
 
 /** What opens over the page for a moment: whatever opens from it belongs to what opened it. */
 const PASSING = ".ant-popover, .ant-dropdown";
@@ -41,6 +48,19 @@ export function SidePanel(props: DrawerProps) {
   return <Drawer open size="large" {...props} />;
 }
 
+/** Up and down go from one thing that can be reached to the next, where they mean nothing else. */
+function goAlong(event: KeyboardEvent<HTMLElement>) {
+  const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+  const from = event.target as HTMLElement;
+  const own = from.matches("input:not([type='checkbox']), textarea, [role='combobox']");
+  if (step === undefined || own) return;
+  const reached = [...event.currentTarget.querySelectorAll<HTMLElement>(REACHED)];
+  const next = reached[reached.indexOf(from) + step];
+  if (!next) return;
+  event.preventDefault();
+  next.focus();
+}
+
 interface BubbleProps extends Omit<PopoverProps, "content"> {
   content: ReactNode;
 }
@@ -54,7 +74,11 @@ export function Bubble({ content, open, onOpenChange, ...props }: BubbleProps) {
     <Popover
       trigger="click"
       {...props}
-      content={<div ref={inside}>{content}</div>}
+      content={
+        <div ref={inside} onKeyDown={goAlong}>
+          {content}
+        </div>
+      }
       open={open ?? own}
       onOpenChange={(shown) => {
         setOwn(shown);
