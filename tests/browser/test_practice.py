@@ -48,7 +48,8 @@ def test_a_kind_has_the_questions_that_can_be_asked_of_it(page: Page, unchanged:
 
 def test_a_magnifier_follows_pointer_and_arrow_keys(page: Page, unchanged: str) -> None:
     page.goto(unchanged + ADDRESS)
-    scales = page.get_by_role("img", name="reading")
+    # What an eye sees is its name, for those who hear it.
+    scales = page.get_by_role("img", name="reading: The zero line has passed")
     magnifier = page.locator(".magnifier")
     scales.hover()
     expect(magnifier).to_be_visible()

@@ -8,11 +8,13 @@ import pytest
 
 from metrion.core.exact.angles import angle_text
 from metrion.core.exact.numbers import to_text
+from metrion.core.facts import Name
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.practice.diagnosis import Verdict, diagnose
 from metrion.core.practice.exercise import QUESTIONS, Exercise, Question, answer_text
 from metrion.core.practice.given import understood
 from metrion.core.practice.made import TOOLS
+from metrion.core.practice.seen import seen
 from metrion.core.practice.slips import SLIPS
 from metrion.core.practice.work import Work, right
 from metrion.core.quantity.observations import Arc
@@ -182,6 +184,33 @@ def test_every_way_of_every_slip_is_named_on_every_exercise(seed: int) -> None:
                 assert slip.code in diagnose(exercise, given).slips, (exercise, given)
                 seen[slip.code] += 1
     assert set(seen) >= {slip.code for slip in SLIPS} - {"least-count-tenth"}
+
+
+def test_what_an_eye_sees_is_told_in_order_and_what_it_reads_is_not() -> None:
+    def told(tool: Instrument, at: Indication) -> list[str]:
+        return [plainly().say(one) for one in seen(tool, at)]
+
+    assert told(CALIPER, look("16", 4)) == [
+        "The zero line has passed mark 6 after the numeral 10, and not the next.",
+        "Line 2 stands a little right of a mark.", "Line 3 stands a hair right of a mark.",
+        "Line 4 is one with a mark.", "Line 5 stands a hair left of a mark.",
+        "Line 6 stands a little left of a mark.",
+    ]  # fmt: skip
+    assert told(CALIPER, PAST)[0] == "The zero line stands before the 0, past mark 1 below it."
+    assert told(MARKS, look("6.5", 62))[:2] == [
+        "The edge of the thimble has passed mark 1 after the numeral 6, and not the next.",
+        "Line 59 stands below the datum line.",
+    ]
+
+
+@pytest.mark.parametrize("kind", ["vernier", "screw", "angular"])
+def test_the_line_that_meets_is_among_those_that_are_told(kind: str) -> None:
+    for exercise, _ in zip(exercises_of(9, kind, "reading"), range(100), strict=False):
+        (at,) = exercise.looks
+        _, *lines = (one.about for one in seen(exercise.instrument, at))
+        met = [one["line"] for one in lines if one["near"] == "at"]
+        assert Name(str(at.line)) in met
+        assert len(lines) == 5
 
 
 def test_a_length_in_other_units_moves_its_decimals() -> None:

@@ -80,13 +80,14 @@ function Exercise({ which, onNext }: { which: Which; onNext: () => void }) {
   if (!exercise) return <Skeleton active />;
   return (
     <section className="card practice-exercise" aria-label={exercise.id}>
-      {exercise.looks.map(({ label, position }, index) => (
+      {exercise.looks.map(({ label, position, seen }, index) => (
         <figure key={index}>
           <figcaption>{label}</figcaption>
           <StillScales
             instrument={exercise.instrument}
             answer={right?.looks[index] ?? null}
-            {...{ position, label }}
+            position={position}
+            label={`${label}: ${seen.join(" ")}`}
           />
         </figure>
       ))}

@@ -1857,3 +1857,42 @@ practice-key-number = no.
 practice-key-answer = answer
 practice-key-slip = what it shows
 cli-sheets-written = { $count } sheets and their keys are in { $folder }
+
+## The scales for those who hear them
+
+seen-zero-past = The zero line has passed { $marks ->
+    [0] the mark at the numeral { $numeral }, and not the next.
+   *[other] mark { $marks } after the numeral { $numeral }, and not the next.
+}
+seen-zero-before = The zero line stands before the 0, past mark { $marks } below it.
+seen-edge-past = The edge of the { $thimble } has passed { $marks ->
+    [0] the mark at the numeral { $numeral }, and not the next.
+   *[other] mark { $marks } after the numeral { $numeral }, and not the next.
+}
+seen-edge-before = The edge of the { $thimble } stands before the 0, past mark { $marks } below it.
+seen-line = Line { $line } { $near ->
+    [at] is one with a mark.
+    [hair] stands a hair { $side ->
+        [left] left
+       *[right] right
+    } of a mark.
+    [little] stands a little { $side ->
+        [left] left
+       *[right] right
+    } of a mark.
+   *[clearly] stands clearly { $side ->
+        [left] left
+       *[right] right
+    } of a mark.
+}
+seen-thimble-line = Line { $line } { $near ->
+    [at] is one with the { $datum_line }.
+    [hair] stands just { $side ->
+        [below] below
+       *[above] above
+    } the { $datum_line }.
+   *[clearly] stands { $side ->
+        [below] below
+       *[above] above
+    } the { $datum_line }.
+}

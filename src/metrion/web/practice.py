@@ -8,6 +8,7 @@ from metrion.core.desk.marks import main_typed
 from metrion.core.facts import Name
 from metrion.core.practice.diagnosis import diagnose
 from metrion.core.practice.exercise import Exercise
+from metrion.core.practice.seen import seen
 from metrion.core.scales import Indication
 from metrion.formats.exercise import exercises_of, instrument_record
 from metrion.report.exercise_sheet import answer_words, looks_in_words, task_words
@@ -53,7 +54,7 @@ def exercise(which: WhichView) -> ExerciseView:
         unit="" if found.angular else tool.unit,
         instrument=instrument_view(tool, kept),
         looks=[
-            ReadView(label, float(tool.reading(look)), zero=look is found.zero_check)
+            ReadView(label, float(tool.reading(look)), list(map(say, seen(tool, look))))
             for label, look in looks_in_words(found, speaker())
         ],
     )

@@ -29,11 +29,11 @@ class WhichView:
 
 @view
 class ReadView:
-    """One look of an exercise: what it is, and where the fine zero stands."""
+    """One look of an exercise: what it is, where the fine zero stands, and what an eye sees."""
 
     label: str
     position: float
-    zero: bool
+    seen: list[str]
 
 
 @view
