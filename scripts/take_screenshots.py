@@ -77,6 +77,15 @@ def _plan(page: Page) -> None:
     page.locator(".plan").first.wait_for()
 
 
+_EXERCISE = "/practice?seed=6&at=7&kind=vernier&question=corrected"
+
+
+def _slip(page: Page) -> None:
+    page.get_by_label("What is the reading").fill("82.2")
+    page.keyboard.press("Enter")
+    page.get_by_text("was not taken off").wait_for()
+
+
 def _read_the_report(page: Page) -> None:
     page.frame_locator("iframe").locator("h1").wait_for()
 
@@ -104,6 +113,7 @@ VIEWS: dict[str, tuple[str, str, Act | None]] = {
     "angle": ("light", "/sheets/foil-colours/quantities/red", _sweep),
     "working": ("light", "/sheets/spare-parts/quantities/spreader", _follow_the_working),
     "planner": ("light", "/planner", _plan),
+    "practice": ("light", _EXERCISE, _slip),
     "report": ("light", "/sheets/spare-parts/report", _read_the_report),
     "phone": ("light", "/sheets/spare-parts/quantities/ferrule", _by_thumb),
     "begin": ("light", "/begin", _say_what),

@@ -190,6 +190,6 @@ def _look(tool: Instrument, chance: Chance) -> Indication:
 def _zero(scale: Scale, chance: Chance) -> Indication:
     """A few least counts off, to either side; now and then many."""
     steps = int(scale.mark / scale.least_count)
-    most = min(9, steps // 3) if chance(4) else steps - 1
+    most = min(9, steps // 3) if chance(10) else steps - 1
     size = (1 + chance(most)) * scale.least_count
     return scale.nearest(-size if chance(2) else size)
