@@ -13,6 +13,7 @@ import click
 from metrion import __version__
 from metrion.core.facts import Name
 from metrion.core.logbook import Logbook
+from metrion.core.practice.exercise import QUESTIONS, Question
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import read_logbook
 from metrion.formats.results import Document, results_document, results_text
@@ -100,15 +101,15 @@ def _reduce_line(name: str) -> bool:
     return whole
 
 
-_KINDS = ("vernier", "screw", "angular")
-_QUESTIONS = ("least-count", "zero-error", "reading", "corrected", "sweep", "mean")
-
-
 @main.command()
 @click.option("--seed", type=click.IntRange(0), required=True, help="What they are made from.")
 @click.option("--count", type=click.IntRange(1), required=True, help="How many.")
-@click.option("--kind", type=click.Choice(_KINDS), help="Of this kind of tool only.")
-@click.option("--question", type=click.Choice(_QUESTIONS), help="With this question only.")
+@click.option(
+    "--kind", type=click.Choice(list(map(str, QUESTIONS))), help="Of this kind of tool only."
+)
+@click.option(
+    "--question", type=click.Choice(list(map(str, Question))), help="With this question only."
+)
 def exercises(seed: int, count: int, kind: str | None, question: str | None) -> None:
     """Print exercises in reading scales, a line of JSON each; the same for the same arguments."""
     from metrion.formats.exercise import exercise_record, exercises_of

@@ -2,12 +2,12 @@
 
 from __future__ import annotations
 
-from typing import Annotated, Literal
+from typing import Annotated
 
 from marshmallow import validate
 
 from metrion.core.practice.diagnosis import Verdict
-from metrion.core.practice.exercise import Question
+from metrion.core.practice.exercise import QUESTIONS, Question
 from metrion.web.schemas.desk import AnswerView
 from metrion.web.schemas.instruments import InstrumentView
 from metrion.web.schemas.view import view
@@ -23,8 +23,8 @@ class WhichView:
 
     seed: _Seed
     at: _At
-    kind: Literal["vernier", "screw", "angular", ""] = ""
-    question: Literal["", "least-count", "zero-error", "reading", "corrected", "sweep", "mean"] = ""
+    kind: Annotated[str, validate.OneOf(["", *map(str, QUESTIONS)])] = ""
+    question: Annotated[str, validate.OneOf(["", *map(str, Question)])] = ""
 
 
 @view
