@@ -74,7 +74,7 @@ def test_a_position_that_was_misread_is_put_right(page: Page, server: str) -> No
 def test_the_other_arc_is_chosen_and_found_impossible(page: Page, server: str) -> None:
     page.goto(f"{server}/sheets/foil-colours/quantities/red")
     page.get_by_role("button", name="More", exact=True).click()
-    page.get_by_text("forward, as the figures grow").click()
+    page.get_by_text("onward, as the figures grow").click()
     expect(page.get_by_role("radio", name="onward")).to_be_checked()
     page.get_by_label("main reading").focus()
     position(page, "18:40 30")
