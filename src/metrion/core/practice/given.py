@@ -24,6 +24,9 @@ _SMALL = re.compile(
     rf"(?P<sign>-?)(?:(?P<minutes>{_NUMBER})\s*(?:['′](?!')|min|minutes?|arcmin)\s*)?"
     rf"(?:(?P<seconds>{_NUMBER})\s*(?:''|[\"″]|s|sec|seconds?))?"
 )
+_AFTER_SIGN = re.compile(r"^([-+])\s+")
+_BLANKS = re.compile(r"-?[0-9]+\s+[0-9]{1,2}(\s+[0-9]{1,2})?")
+_COLON = re.compile(r"\s*:\s*")
 _COLONS = re.compile(r"-?[0-9]+:[0-9]{1,2}(:[0-9]{1,2})?")
 _LONGEST = 60
 
@@ -49,7 +52,7 @@ def understood(exercise: Exercise, text: str) -> Given | None:
     A decimal comma, blanks, a plus sign and the unit are understood. A plain number for an angle
     is degrees, for the least count of a circle minutes.
     """
-    plain = plainly_typed(text).removeprefix("+").strip()
+    plain = _AFTER_SIGN.sub(r"\1", plainly_typed(text)).removeprefix("+")
     if not plain or len(plain) > _LONGEST:
         return None
     try:
@@ -79,6 +82,10 @@ def _decimals(number: str) -> int:
 
 
 def _angle(exercise: Exercise, plain: str) -> Given | None:
+    # Degrees and minutes stand apart by a colon, by blanks, or by both.
+    plain = _COLON.sub(":", plain)
+    if _BLANKS.fullmatch(plain):
+        plain = ":".join(plain.split())
     if _COLONS.fullmatch(plain):
         degrees, _, rest = plain.partition(":")
         padded = ":".join(f"{part:0>2}" for part in rest.split(":"))
