@@ -45,7 +45,7 @@ describe("a caliper", () => {
 
   it("keeps the lens empty while nothing is entered", () => {
     strip({ live: false });
-    expect(screen.getByText(/once it is told/)).toBeTruthy();
+    expect(screen.getByText(/as soon as you type it/)).toBeTruthy();
     expect(drawn(".fine-scale .meeting")).toHaveLength(0);
   });
 
