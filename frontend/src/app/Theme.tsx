@@ -21,8 +21,8 @@ function useMedia(query: MediaQueryList): boolean {
   );
 }
 
-/** Where dialogs are put: into what is on the page already, or their first blank could not take the focus. */
-const wholePage = () => document.body;
+/** Where what opens is put: among what the page is about, so that it is found there. */
+const wholePage = () => document.querySelector("main") ?? document.body;
 
 const CLOSED_BY = { closeIcon: <CloseOutlined {...DRAWN} /> };
 

@@ -21,7 +21,7 @@ function contrast(one: string, other: string): number {
 
 const TEXTS: [keyof Palette, (keyof Palette)[]][] = [
   ["ink", ["page", "panel", "steel", "brass", "look", "band"]],
-  ["quiet", ["page", "panel", "steel", "look"]],
+  ["quiet", ["page", "panel", "steel", "look", "brass"]],
   ["main", ["panel", "steel", "look"]],
   ["fine", ["panel", "brass", "look"]],
   ["zero", ["panel"]],

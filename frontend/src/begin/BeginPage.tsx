@@ -74,11 +74,22 @@ function Begin({ own, patterns }: { own: Choice[]; patterns: Choice[] }) {
           />
         </label>
         <Tools legend={say("instruments-your-tools")} choices={own} {...{ picked, setPicked }} />
-        <Tools
-          legend={say(own.length > 0 ? "begin-or-one-like" : "begin-with-a-tool-like")}
-          choices={patterns}
-          {...{ picked, setPicked }}
-        />
+        {own.length > 0 ? (
+          <details className="begin-others">
+            <summary>{say("begin-or-one-like")}</summary>
+            <Tools
+              legend={say("instruments-common-patterns")}
+              choices={patterns}
+              {...{ picked, setPicked }}
+            />
+          </details>
+        ) : (
+          <Tools
+            legend={say("begin-with-a-tool-like")}
+            choices={patterns}
+            {...{ picked, setPicked }}
+          />
+        )}
         {/* Enter in any field goes on: to the zero, or to the first reading. */}
         <button type="submit" hidden />
       </form>

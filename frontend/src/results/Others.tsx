@@ -46,7 +46,7 @@ function Conventions({ sheet, quantity }: Props) {
     const own = id === quantity.convention;
     return (
       <article key={id} className="convention" aria-current={own || undefined}>
-        <h3>{name}</h3>
+        <h2>{name}</h2>
         <span className="mark-result">{sentence ?? say("sheet-no-reading-yet")}</span>
         {own ? (
           <span className="quiet">{say("results-the-one-used-here")}</span>

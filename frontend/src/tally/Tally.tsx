@@ -86,7 +86,9 @@ export function Tally({ quantity, instrument, ...props }: TallyProps) {
               <span>{axis && figure(axisText(axis.low, instrument))}</span>
               <span>{axis && figure(axisText(axis.high, instrument))}</span>
             </th>
-            <th aria-label={say("tally-actions")} />
+            <th>
+              <span className="heard">{say("tally-actions")}</span>
+            </th>
           </tr>
         </thead>
         <tbody>

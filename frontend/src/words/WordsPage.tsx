@@ -67,7 +67,7 @@ function Entry({ concept }: { concept: Concept }) {
   }
   return (
     <article className="word">
-      <h3>{own}</h3>
+      <h2>{own}</h2>
       <p>{concept.meaning}</p>
       <div className="word-choice">
         <Radio.Group
