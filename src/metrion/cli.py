@@ -13,13 +13,22 @@ import click
 from metrion import __version__
 from metrion.core.facts import Name
 from metrion.core.logbook import Logbook
-from metrion.core.practice.exercise import QUESTIONS, Question
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import read_logbook
 from metrion.formats.results import Document, results_document, results_text
 from metrion.formats.strict_json import write_json
 from metrion.formats.table import observation_table
-from metrion.telling import FAULTY, content_of, give_up, one_line, refuse_file, said, say
+from metrion.practising import diagnose, exercise_sheets, exercises
+from metrion.telling import (
+    FAULTY,
+    content_of,
+    give_up,
+    one_line,
+    refuse_file,
+    say,
+    told,
+    write_file,
+)
 
 DEFAULT_PORT = 8321
 
@@ -94,121 +103,10 @@ def _reduce_line(name: str) -> bool:
         document: Document = results_document(read_logbook(content_of(name)))
         whole = True
     except Refused as refused:
-        faults = [{"pointer": f.pointer, "message": said(f)} for f in refused.faults]
-        document = {"format": "metrion-faults", "version": 1, "file": name, "faults": faults}
+        document = {"format": "metrion-faults", "version": 1, "file": name, **told(refused)}
         whole = False
     click.echo(write_json(document, indent=None))
     return whole
-
-
-@main.command()
-@click.option("--seed", type=click.IntRange(0), required=True, help="What they are made from.")
-@click.option("--count", type=click.IntRange(1), required=True, help="How many.")
-@click.option(
-    "--kind", type=click.Choice(list(map(str, QUESTIONS))), help="Of this kind of tool only."
-)
-@click.option(
-    "--question", type=click.Choice(list(map(str, Question))), help="With this question only."
-)
-def exercises(seed: int, count: int, kind: str | None, question: str | None) -> None:
-    """Print exercises in reading scales, a line of JSON each; the same for the same arguments."""
-    from metrion.formats.exercise import exercise_record, exercises_of
-
-    found = exercises_of(seed, kind, question)
-    for _ in range(count):
-        if (one := next(found, None)) is None:
-            raise click.UsageError(f"{question} is not asked of {kind}.")
-        click.echo(write_json(exercise_record(one), indent=None))
-
-
-@main.command()
-@click.argument("file", default="-")
-def diagnose(file: str) -> None:
-    """Judge answers: lines of JSON {"exercise": …, "given": "7.30"} ("-", or none: standard input).
-
-    A line that has faults gives a line with them, and the exit status is 2.
-    """
-    from metrion.core.practice.diagnosis import diagnose as judged
-    from metrion.formats.exercise import diagnosis_record, parse_answer
-    from metrion.formats.strict_json import read_json
-    from metrion.voice import plainly
-
-    speaker, whole = plainly(), True
-    try:
-        lines = content_of(file).splitlines()
-    except Refused as refused:
-        refuse_file(refused)
-    for line in filter(bytes.strip, lines):
-        try:
-            exercise, given = parse_answer(read_json(line))
-            found = judged(exercise, given)
-            words = " ".join(map(speaker.say, found.says))
-            document: Document = dict(diagnosis_record(exercise, found, words))
-        except Refused as refused:
-            faults = [{"pointer": f.pointer, "message": said(f)} for f in refused.faults]
-            document, whole = {"faults": faults}, False
-        click.echo(write_json(document, indent=None))
-    if not whole:
-        sys.exit(FAULTY)
-
-
-_MOST_SEEDS = 1_000
-
-
-def _seeds(_context: object, _option: object, given: str) -> range:
-    """Seeds as they are given: ``7``, or ``1-30``."""
-    first, _, last = given.partition("-")
-    try:
-        found = range(int(first), int(last or first) + 1)
-    except ValueError:
-        found = range(0)
-    if not found or found[0] < 0 or len(found) > _MOST_SEEDS:
-        raise click.BadParameter("a seed, or the first and the last of at most 1,000: 1-30")
-    return found
-
-
-@main.command(name="exercise-sheets")
-@click.option("--seeds", callback=_seeds, required=True, help="One for each sheet: 7, or 1-30.")
-@click.option("--count", type=click.IntRange(1, 100), required=True, help="Exercises on a sheet.")
-@click.option("--to", type=click.Path(path_type=Path), required=True, help="Folder to write into.")
-@click.option("--html", is_flag=True, help="As pages instead of PDF.")
-@click.option(
-    "--paper", type=click.Choice(["a4", "letter"]), default="a4", show_default=True,
-    help="Size of the paper.",
-)  # fmt: skip
-def exercise_sheets(seeds: range, count: int, to: Path, *, html: bool, paper: str) -> None:
-    """Write exercises to be printed: a sheet for every seed, and one bundle of keys.
-
-    The exercises are those of ``metrion exercises`` without kind and question, and those that the
-    page *Practice* shows for the same seed.
-    """
-    from itertools import islice
-
-    from metrion.formats.exercise import exercises_of
-    from metrion.report.exercise_sheet import answer_key, exercise_sheet
-    from metrion.report.render.html import html_page
-    from metrion.report.render.pdf import Paper, pdf_file, pdf_of_many
-    from metrion.voice import plainly
-
-    speaker = plainly()
-    size = Paper.A4 if paper == "a4" else Paper.LETTER
-    try:
-        to.mkdir(parents=True, exist_ok=True)
-    except OSError as error:
-        give_up("cli-unwritable", name=Name(str(to)), reason=Name(str(error.strerror)))
-    keys = []
-    for seed in seeds:
-        asked = list(islice(exercises_of(seed), count))
-        sheet = exercise_sheet(seed, asked, speaker)
-        keys.append(answer_key(seed, asked, speaker))
-        if html:
-            _write(to / f"sheet-{seed}.html", html_page(sheet).encode())
-            _write(to / f"key-{seed}.html", html_page(keys[-1]).encode())
-        else:
-            _write(to / f"sheet-{seed}.pdf", pdf_file(sheet, size))
-    if not html:
-        _write(to / "keys.pdf", pdf_of_many(speaker.text("practice-keys"), keys, size))
-    click.echo(say("cli-sheets-written", count=len(seeds), folder=Name(str(to))))
 
 
 _own_data = click.option(
@@ -323,7 +221,7 @@ def export(data: Path | None, wanted: tuple[str, ...], to: Path | None) -> None:
         store.close()
     content = found[0].content if len(found) == 1 else write_archive(found)
     if to:
-        _write(to, content)
+        write_file(to, content)
     else:
         sys.stdout.buffer.write(content)
 
@@ -408,16 +306,13 @@ def report(file: str, form: str | None, to: Path, decimal: str, words: str | Non
         refuse_file(refused)
     speaker = Speaker.of(Numbers(DecimalSign(decimal)), own)
     made = build_report(reduce_logbook(logbook), speaker=speaker)
-    _write(to, written_as(made, form))
-
-
-def _write(to: Path, content: bytes) -> None:
-    try:
-        to.write_bytes(content)
-    except OSError as error:
-        give_up("cli-unwritable", name=Name(str(to)), reason=Name(str(error.strerror)))
+    write_file(to, written_as(made, form))
 
 
 def _home(name: str) -> Path:
     base = os.environ.get("XDG_DATA_HOME") or Path.home() / ".local" / "share"
     return Path(base) / name
+
+
+for command in (exercises, diagnose, exercise_sheets):
+    main.add_command(command)

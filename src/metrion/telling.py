@@ -40,6 +40,11 @@ def refuse_file(refused: Refused) -> NoReturn:
     sys.exit(FAULTY)
 
 
+def told(refused: Refused) -> dict[str, object]:
+    """Every fault of what was refused, as a line of JSON holds it."""
+    return {"faults": [{"pointer": one.pointer, "message": said(one)} for one in refused.faults]}
+
+
 def content_of(name: str) -> bytes:
     """What a file holds, or standard input ("-"). Raises `Refused` if it cannot be read."""
     # One byte more than a file may have, so that it is refused for it.
@@ -58,3 +63,11 @@ def give_up(code: str, **about: Argument) -> NoReturn:
     """Say why it cannot go on, and end."""
     click.echo(say(code, **about), err=True)
     sys.exit(1)
+
+
+def write_file(to: Path, content: bytes) -> None:
+    """Write a file, or say why that cannot be, and end."""
+    try:
+        to.write_bytes(content)
+    except OSError as error:
+        give_up("cli-unwritable", name=Name(str(to)), reason=Name(str(error.strerror)))
