@@ -21,7 +21,7 @@ from metrion.core.exact.rounding import round_half_away
 from metrion.core.practice.diagnosis import Verdict, diagnose
 from metrion.core.practice.exercise import Exercise, least_decimals
 from metrion.core.practice.slips import SLIPS, Slip
-from metrion.core.practice.work import Deviation, Work
+from metrion.core.practice.work import Departure, Work
 from metrion.formats.exercise import exercises_of
 
 _MADE, _JUDGED, _FROM = 1000, 400, 11
@@ -37,7 +37,7 @@ def written(exercise: Exercise, value: Fraction) -> str | None:
     return to_text(value)
 
 
-def ways_of(work: Work, chance: random.Random) -> list[tuple[Slip, Deviation]]:
+def ways_of(work: Work, chance: random.Random) -> list[tuple[Slip, Departure]]:
     """One way of every slip that can be made."""
     found = [(slip, list(slip.ways(work))) for slip in SLIPS]
     return [(slip, chance.choice(ways)) for slip, ways in found if ways]

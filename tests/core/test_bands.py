@@ -1,4 +1,4 @@
-"""Results as bands on one rule."""
+"""Results as bands on one axis."""
 
 from fractions import Fraction
 
@@ -6,7 +6,7 @@ import pytest
 
 from metrion.core.exact.units import parse_unit
 from metrion.core.formula import parse_formula
-from metrion.core.quantity.bands import Band, rule_for, subtracted
+from metrion.core.quantity.bands import Band, axis_for, subtracted
 from metrion.core.quantity.comparison import compare
 from metrion.core.quantity.derived import Derived, TypedValue
 from metrion.core.quantity.measurements import Measurement
@@ -47,13 +47,13 @@ def test_without_a_value_there_is_no_band() -> None:
     assert subtracted(derived("a - b", "mm", a=measured("m"), b=typed("1"))) == {}
 
 
-def test_a_rule_has_room_around_bands_even_where_they_are_one_point() -> None:
+def test_an_axis_has_room_around_bands_even_where_they_are_one_point() -> None:
     for band in (
         Band(Fraction(5), Fraction(1)),
         Band(Fraction(5), Fraction(0)),
         Band(Fraction(0), Fraction(0)),
     ):
-        rule = rule_for([band])
-        assert rule.low < band.low <= band.high < rule.high
-        assert rule.marks
-        assert all(rule.low <= mark <= rule.high for mark in rule.marks)
+        axis = axis_for([band])
+        assert axis.low < band.low <= band.high < axis.high
+        assert axis.marks
+        assert all(axis.low <= mark <= axis.high for mark in axis.marks)

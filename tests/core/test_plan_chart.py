@@ -6,7 +6,7 @@ from fractions import Fraction
 from hypothesis import given
 from hypothesis import strategies as st
 
-from metrion.core.exact.ruling import round_marks
+from metrion.core.exact.axis import round_marks
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.uncertainty.plan_chart import PlanChart, Point, plan_chart
 from metrion.core.uncertainty.planning import Wish, plans
@@ -69,7 +69,7 @@ def test_whatever_is_wanted_lies_within_few_decades(size: Fraction, percent: Fra
 
 
 @given(st.fractions(), st.fractions(Fraction(1, 10**9)))
-def test_a_rule_is_marked_at_a_few_equal_steps(low: Fraction, span: Fraction) -> None:
+def test_an_axis_is_marked_at_a_few_equal_steps(low: Fraction, span: Fraction) -> None:
     marks = round_marks(low, low + span)
     assert 2 <= len(marks) <= 7
     assert all(low <= mark <= low + span for mark in marks)

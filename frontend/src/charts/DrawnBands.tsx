@@ -6,7 +6,7 @@ type Band = Schemas["Band"];
 
 /** Height of a band with its name, and of the rule under all of them. */
 const ROW = 62;
-const RULE = 30;
+const AXIS = 30;
 /** A band so narrow that it would vanish is drawn so many pixels wide. */
 const NARROWEST = 3;
 
@@ -32,7 +32,7 @@ function Shape({ x, y, width, height, payload: band }: ShapeProps) {
   );
 }
 
-/** Results as bands on one rule. */
+/** Results as bands on one axis. */
 export default function DrawnBands({ bands: { low, high, marks, bands } }: Props) {
   return (
     <>
@@ -41,7 +41,7 @@ export default function DrawnBands({ bands: { low, high, marks, bands } }: Props
           <b>{label}</b> {sentence}
         </p>
       ))}
-      <ResponsiveContainer width="100%" height={bands.length * ROW + RULE}>
+      <ResponsiveContainer width="100%" height={bands.length * ROW + AXIS}>
         <BarChart
           layout="vertical"
           accessibilityLayer={false}
@@ -53,7 +53,7 @@ export default function DrawnBands({ bands: { low, high, marks, bands } }: Props
             domain={[low, high]}
             ticks={marks.map(({ at }) => at)}
             tickFormatter={(at: number) => marks.find((mark) => mark.at === at)?.text ?? ""}
-            height={RULE}
+            height={AXIS}
           />
           <YAxis type="category" dataKey="label" hide />
           <Bar

@@ -8,7 +8,7 @@ import { say } from "../voice";
 const DrawnBands = lazy(() => import("./DrawnBands"));
 const DrawnPlan = lazy(() => import("./DrawnPlan"));
 
-/** Results as bands on one rule; nothing without any. */
+/** Results as bands on one axis; nothing without any. */
 export function Bands({ of }: { of: Schemas["Bands"] | null }) {
   if (!of) return null;
   const [one, other] = of.bands.map(({ label, sentence }) => `${label}: ${sentence}`);

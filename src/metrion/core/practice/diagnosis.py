@@ -14,7 +14,7 @@ from metrion.core.facts import Fact, fact
 from metrion.core.practice.exercise import Exercise, Question, least_decimals
 from metrion.core.practice.given import Given, understood
 from metrion.core.practice.slips import SLIPS
-from metrion.core.practice.work import Deviation, Work
+from metrion.core.practice.work import Departure, Work
 
 MOST_PAIRS = 8
 
@@ -86,7 +86,7 @@ def _named(exercise: Exercise, given: Given) -> tuple[str, ...]:
     return tuple(f"{first.code}+{second.code}" for first, second in two[:MOST_PAIRS])
 
 
-_Way = tuple[Deviation, Deviation]
+_Way = tuple[Departure, Departure]
 
 
 class _Pairs:

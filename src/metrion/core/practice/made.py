@@ -91,7 +91,10 @@ class Wanted:
         ]
 
 
-def exercises(seed: int, chance: Chance, wanted: Wanted = Wanted()) -> Iterator[Exercise]:
+EVERYTHING = Wanted()
+
+
+def exercises(seed: int, chance: Chance, wanted: Wanted = EVERYTHING) -> Iterator[Exercise]:
     """Exercises without end; every pair of tool and question once before any comes again.
 
     Args:

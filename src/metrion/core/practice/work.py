@@ -37,7 +37,7 @@ class Averaged(Enum):
 _NOTHING: Mapping[int, Number] = MappingProxyType({})
 
 
-class Deviation(NamedTuple):
+class Departure(NamedTuple):
     """Where a way of working leaves the right one; what is not named is done right.
 
     Attributes:
@@ -66,9 +66,9 @@ class Deviation(NamedTuple):
     averaged: Averaged | None = None
     last: Callable[[Number], Number] | None = None
 
-    def joined(self, other: Deviation) -> Deviation:
+    def joined(self, other: Departure) -> Departure:
         """Both at once; they leave the way at different steps."""
-        return Deviation(
+        return Departure(
             self.starts or other.starts,
             self.counts or other.counts,
             self.worths or other.worths,
@@ -82,17 +82,17 @@ class Deviation(NamedTuple):
             self.last or other.last,
         )
 
-    def roughly(self) -> Deviation:
+    def roughly(self) -> Departure:
         """The same in floats."""
         starts, counts, worths = (
             {index: float(value) for index, value in each.items()}
             for each in (self.starts, self.counts, self.worths)
         )
         least = None if self.least_count is None else float(self.least_count)
-        return Deviation(starts, counts, worths, least, *self[4:])
+        return Departure(starts, counts, worths, least, *self[4:])
 
 
-_RIGHT: Deviation = Deviation()
+_RIGHT: Departure = Departure()
 
 
 def start_of(instrument: Instrument, look: Indication) -> Fraction:
@@ -126,67 +126,67 @@ class Work:
         self._least, self._mark = number(tool.least_count), number(tool.scale.mark)
         self._read = [start + count * self._least for start, count in self.looks]
 
-    def outcome(self, deviation: Deviation) -> Number:
+    def outcome(self, departure: Departure) -> Number:
         """What comes out, in the unit of the instrument."""
-        least = deviation.least_count or self._least
-        value = self._asked(deviation, least)
-        return deviation.last(value) if deviation.last else value
+        least = departure.least_count or self._least
+        value = self._asked(departure, least)
+        return departure.last(value) if departure.last else value
 
-    def _asked(self, deviation: Deviation, least: Number) -> Number:
+    def _asked(self, departure: Departure, least: Number) -> Number:
         question = self.exercise.question
         if question is Question.LEAST_COUNT:
             return least
-        if question is Question.ZERO_ERROR and (deviation.zero or deviation.counted_back):
-            return self._zero(deviation, least)
-        read = self._read_by(deviation, least)
+        if question is Question.ZERO_ERROR and (departure.zero or departure.counted_back):
+            return self._zero(departure, least)
+        read = self._read_by(departure, least)
         if question is Question.SWEEP:
-            return self._swept(read, deviation)
+            return self._swept(read, departure)
         if question is Question.CORRECTED:
-            return read[0] - self._zero(deviation, least)
+            return read[0] - self._zero(departure, least)
         if question is Question.MEAN:
-            return self._averaged(read, self._zero(deviation, least), deviation)
+            return self._averaged(read, self._zero(departure, least), departure)
         return read[0]
 
-    def _read_by(self, deviation: Deviation, least: Number) -> list[Number]:
-        if deviation.least_count:
-            return [self._look(index, deviation, least) for index in range(len(self.looks))]
+    def _read_by(self, departure: Departure, least: Number) -> list[Number]:
+        if departure.least_count:
+            return [self._look(index, departure, least) for index in range(len(self.looks))]
         read = self._read.copy()
-        for index in {*deviation.starts, *deviation.counts, *deviation.worths}:
-            read[index] = self._look(index, deviation, least)
+        for index in {*departure.starts, *departure.counts, *departure.worths}:
+            read[index] = self._look(index, departure, least)
         return read
 
-    def _look(self, index: int, deviation: Deviation, least: Number) -> Number:
+    def _look(self, index: int, departure: Departure, least: Number) -> Number:
         start, count = self.looks[index]
-        start = deviation.starts.get(index, start)
-        if index in deviation.worths:
-            return start + deviation.worths[index]
-        return start + deviation.counts.get(index, count) * least
+        start = departure.starts.get(index, start)
+        if index in departure.worths:
+            return start + departure.worths[index]
+        return start + departure.counts.get(index, count) * least
 
-    def _zero(self, deviation: Deviation, least: Number) -> Number:
-        if self.zero is None or deviation.zero is Zero.LEFT_OUT:
+    def _zero(self, departure: Departure, least: Number) -> Number:
+        if self.zero is None or departure.zero is Zero.LEFT_OUT:
             return self._nothing
         start, count = self.zero
-        if deviation.zero is Zero.WRAPPED:
+        if departure.zero is Zero.WRAPPED:
             return count * least
-        if deviation.zero is Zero.FROM_END:
+        if departure.zero is Zero.FROM_END:
             return -count * least
-        if deviation.counted_back:
+        if departure.counted_back:
             error = (count - self._mark / self._least) * least
         else:
             error = start + count * least
-        return -error if deviation.zero is Zero.ADDED else error
+        return -error if departure.zero is Zero.ADDED else error
 
-    def _swept(self, read: Sequence[Number], deviation: Deviation) -> Number:
+    def _swept(self, read: Sequence[Number], departure: Departure) -> Number:
         forward = (read[1] - read[0]) % self._circle
         if self.exercise.arc is Arc.SHORTER:
             forward = min(forward, self._circle - forward)
-        found = self._circle - forward if deviation.other_arc else forward
-        return found if deviation.not_halved else found / self.exercise.divide_by
+        found = self._circle - forward if departure.other_arc else forward
+        return found if departure.not_halved else found / self.exercise.divide_by
 
-    def _averaged(self, read: Sequence[Number], zero: Number, deviation: Deviation) -> Number:
-        kept = [one for index, one in enumerate(read) if index != deviation.forgotten]
+    def _averaged(self, read: Sequence[Number], zero: Number, departure: Departure) -> Number:
+        kept = [one for index, one in enumerate(read) if index != departure.forgotten]
         whole, many = sum(kept, self._nothing), len(kept)
-        way = deviation.averaged
+        way = departure.averaged
         if way is Averaged.SUMMED:
             return whole - many * zero
         if way is Averaged.SUMMED_ONE_ZERO:

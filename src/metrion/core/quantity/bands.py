@@ -1,4 +1,4 @@
-"""Results as bands on one rule: where they lie, how wide they are, whether they meet."""
+"""Results as bands on one axis: where they lie, how wide they are, whether they meet."""
 
 from __future__ import annotations
 
@@ -6,7 +6,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, replace
 from fractions import Fraction
 
-from metrion.core.exact.ruling import round_marks
+from metrion.core.exact.axis import round_marks
 from metrion.core.formula import Expression
 from metrion.core.formula.expression import Kind
 from metrion.core.quantity.derived import Derived, DerivedResult, by_itself, reduce_derived
@@ -19,7 +19,7 @@ class Band:
     """A value with its uncertainty.
 
     Attributes:
-        value: in the unit of the rule.
+        value: in the unit of the axis.
         uncertainty: in that unit, not negative.
     """
 
@@ -38,7 +38,7 @@ class Band:
 
 
 @dataclass(frozen=True)
-class Rule:
+class Axis:
     """What bands are seen on, in their unit.
 
     Attributes:
@@ -52,11 +52,11 @@ class Rule:
     marks: Sequence[Fraction]
 
 
-def rule_for(bands: Sequence[Band]) -> Rule:
-    """A rule that holds all of the bands, with a margin."""
+def axis_for(bands: Sequence[Band]) -> Axis:
+    """An axis that holds all of the bands, with a margin."""
     low, high = min(band.low for band in bands), max(band.high for band in bands)
     margin = (high - low) * _MARGIN or abs(low) / 10 or Fraction(1)
-    return Rule(low - margin, high + margin, round_marks(low - margin, high + margin))
+    return Axis(low - margin, high + margin, round_marks(low - margin, high + margin))
 
 
 def band_of(found: DerivedResult) -> Band | None:

@@ -6,8 +6,8 @@ from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 from fractions import Fraction
 
+from metrion.core.exact.axis import decade_marks
 from metrion.core.exact.rounding import first_place
-from metrion.core.exact.ruling import decade_marks
 from metrion.core.uncertainty.planning import (
     USUAL_READINGS,
     Plan,

@@ -9,7 +9,7 @@ from metrion.core.exact.angles import degrees_and_minutes
 from metrion.core.exact.numbers import finite_decimals, to_text
 from metrion.core.exact.rounding import round_result
 from metrion.core.formula.notation import unit_after
-from metrion.core.quantity.bands import Band, rule_for
+from metrion.core.quantity.bands import Band, axis_for
 from metrion.core.uncertainty.conventions import Convention
 from metrion.core.uncertainty.plan_chart import Course, PlanChart, Point
 from metrion.core.uncertainty.planning import Wish
@@ -27,14 +27,14 @@ from metrion.web.speaking import shown
 def bands_view(
     named: Sequence[tuple[str, Band]], unit: str, convention: Convention
 ) -> BandsView | None:
-    """Results on one rule, each by its name; None without any."""
+    """Results on one axis, each by its name; None without any."""
     if not named:
         return None
-    rule = rule_for([band for _, band in named])
+    axis = axis_for([band for _, band in named])
     return BandsView(
-        low=float(rule.low),
-        high=float(rule.high),
-        marks=_marks(rule.marks, unit),
+        low=float(axis.low),
+        high=float(axis.high),
+        marks=_marks(axis.marks, unit),
         bands=[_band_view(label, band, unit, convention) for label, band in named],
     )
 

@@ -52,7 +52,7 @@ def derived_view(found: DerivedResult, entry: Kept, logbook: Logbook) -> Derived
 
 
 def _subtracted(derived: Derived) -> BandsView | None:
-    """The two inputs of a difference on one rule."""
+    """The two inputs of a difference on one axis."""
     named = [
         (_input_view(symbol, derived.inputs[symbol]).words, band)
         for symbol, band in subtracted(derived).items()

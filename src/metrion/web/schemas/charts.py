@@ -26,7 +26,7 @@ class BandView:
 
 @view
 class BandsView:
-    """Bands on one rule, that begins and ends where it says."""
+    """Bands on one axis, that begins and ends where it says."""
 
     low: float
     high: float

@@ -1,4 +1,4 @@
-"""Where the rule under a picture is marked: at round numbers, or at decades."""
+"""Where an axis is marked: at round numbers, or at decades."""
 
 from __future__ import annotations
 
