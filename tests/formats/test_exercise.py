@@ -14,8 +14,8 @@ from metrion.core.practice.diagnosis import Verdict, diagnose
 from metrion.core.practice.key import wrong_answers
 from metrion.formats.exercise import exercise_record, exercises_of, parse_answer, parse_exercise
 from metrion.formats.faults import Refused
-from metrion.report.exercise_sheet import answer_words
 from metrion.voice import plainly
+from metrion.voice.exercises import answer_words
 from tests.server import COMMAND
 
 MADE = "99812a20a312"

@@ -4,40 +4,15 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
 
-from metrion.core.practice.exercise import Exercise, Question
+from metrion.core.practice.exercise import Exercise
 from metrion.core.practice.key import wrong_answers
-from metrion.core.scales import Indication
 from metrion.report.blocks import Block, Cell, Column, Picture, Report, Row, Section, Table, words
 from metrion.report.drawing import drawn_scales
 from metrion.voice import Speaker
+from metrion.voice.exercises import answer_words, looks_in_words, task_words
 
 _MOST_WRONG = 6
 _LINE = "_" * 24
-
-
-def task_words(exercise: Exercise, speaker: Speaker) -> str:
-    """What is asked."""
-    halved = exercise.question is Question.SWEEP and exercise.divide_by != 1
-    code = f"practice-asks-{exercise.question}{'-halved' if halved else ''}"
-    return speaker.text(code, arc=str(exercise.arc))
-
-
-def looks_in_words(exercise: Exercise, speaker: Speaker) -> Iterator[tuple[str, Indication]]:
-    """Each look with what it is, the zero first."""
-    if exercise.zero_check:
-        yield speaker.text("practice-at-the-zero"), exercise.zero_check
-    for at, look in enumerate(exercise.looks, start=1):
-        code = "practice-position" if exercise.question is Question.SWEEP else "practice-look"
-        several = len(exercise.looks) > 1
-        yield speaker.text(code if several else "practice-one-look", at=at), look
-
-
-def answer_words(exercise: Exercise, answer: str, speaker: Speaker) -> str:
-    """An answer as people write it, with its unit."""
-    if not exercise.angular:
-        return f"{speaker.numbers.figure(answer)} {exercise.instrument.unit}"
-    parts = zip(answer.split(":"), "°′″", strict=False)
-    return speaker.numbers.figure("".join(f"{part}{sign}" for part, sign in parts))
 
 
 def exercise_sheet(seed: int, exercises: Sequence[Exercise], speaker: Speaker) -> Report:

@@ -11,8 +11,8 @@ from metrion.core.practice.exercise import Exercise
 from metrion.core.practice.seen import seen
 from metrion.core.scales import Indication
 from metrion.formats.exercise import exercises_of, instrument_record
-from metrion.report.exercise_sheet import answer_words, looks_in_words, task_words
 from metrion.store.records import Kept
+from metrion.voice.exercises import answer_words, looks_in_words, task_words
 from metrion.web.bodies import Blueprint
 from metrion.web.present import answer_view, instrument_view
 from metrion.web.schemas import (

@@ -1,0 +1,34 @@
+"""What exercises ask, and their answers, in words."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from metrion.core.practice.exercise import Exercise, Question
+from metrion.core.scales import Indication
+from metrion.voice.speaker import Speaker
+
+
+def task_words(exercise: Exercise, speaker: Speaker) -> str:
+    """What is asked."""
+    halved = exercise.question is Question.SWEEP and exercise.divide_by != 1
+    code = f"practice-asks-{exercise.question}{'-halved' if halved else ''}"
+    return speaker.text(code, arc=str(exercise.arc))
+
+
+def looks_in_words(exercise: Exercise, speaker: Speaker) -> Iterator[tuple[str, Indication]]:
+    """Each look with what it is, the zero first."""
+    if exercise.zero_check:
+        yield speaker.text("practice-at-the-zero"), exercise.zero_check
+    for at, look in enumerate(exercise.looks, start=1):
+        code = "practice-position" if exercise.question is Question.SWEEP else "practice-look"
+        several = len(exercise.looks) > 1
+        yield speaker.text(code if several else "practice-one-look", at=at), look
+
+
+def answer_words(exercise: Exercise, answer: str, speaker: Speaker) -> str:
+    """An answer as people write it, with its unit."""
+    if not exercise.angular:
+        return f"{speaker.numbers.figure(answer)} {exercise.instrument.unit}"
+    parts = zip(answer.split(":"), "°′″", strict=False)
+    return speaker.numbers.figure("".join(f"{part}{sign}" for part, sign in parts))
