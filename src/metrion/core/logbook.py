@@ -23,6 +23,9 @@ from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.review import Flag, Level, review, review_pairs, settled
 from metrion.core.uncertainty.conventions import Convention
 
+BENCH = 20_000
+"""The most characters of what was done at a bench."""
+
 
 @entry()
 class Logbook:
@@ -32,6 +35,7 @@ class Logbook:
         title: of the sheet.
         instruments, zero_checks, conventions, measurements, derived: its entries, in order.
         convention: for every measurement and derived quantity that names none, if there is one.
+        simulated: what was done at a simulated bench, and from which seed; empty at a real one.
         authors, date, aim: what stands at the head of its report; for the record only.
         rest: what else the file has.
     """
@@ -48,6 +52,7 @@ class Logbook:
     authors: str = declared(Text(PROSE), default="", for_the_record=True)
     date: str = declared(Text(), default="", for_the_record=True)
     aim: str = declared(Text(PROSE), default="", for_the_record=True)
+    simulated: str = declared(Text(BENCH), default="", for_the_record=True)
     rest: Rest = rest(default=NOTHING)
 
 

@@ -54,6 +54,7 @@ class Noted:
         approach: from which side; None if that was not noted.
         history: the figures it had before, the first ones first.
         looked_again: codes of flags about it that were settled.
+        simulated: the numbers of the acts at a simulated bench that showed it; empty at a real one.
     """
 
     at: str = declared(Text(), default="", for_the_record=True)
@@ -62,6 +63,7 @@ class Noted:
     approach: Approach | None = declared(Choice(Approach), default=None, for_the_record=True)
     history: tuple[Earlier, ...] = declared(Entries(Earlier), default=(), for_the_record=True)
     looked_again: tuple[str, ...] = declared(Codes(), default=(), for_the_record=True)
+    simulated: str = declared(Text(), default="", for_the_record=True)
 
 
 NOTHING_NOTED = Noted()

@@ -1,0 +1,120 @@
+"""Rounds at the simulated bench, by a hand with habits that always reads the nearest line."""
+
+from __future__ import annotations
+
+from collections.abc import Sequence
+from dataclasses import dataclass, replace
+from random import Random
+
+from metrion.core.bench.acts import Act, Do
+from metrion.core.bench.bench import Bench
+from metrion.core.bench.deeds import after
+from metrion.core.bench.drawer import Part, Place, Tool, part_truth
+from metrion.core.bench.luck import Luck
+from metrion.core.bench.reveal import Revealed, reveal
+from metrion.core.quantity.measurements import Measurement, MeasurementResult, reduce_measurement
+from metrion.core.quantity.noted import Noted
+from metrion.core.quantity.observations import Observation
+from metrion.core.quantity.zero import Phase, ZeroCheck
+from metrion.core.scales import Indication
+from metrion.core.uncertainty.conventions import BUILT_IN
+
+PAIR = (Place.LEFT, Place.RIGHT)
+
+
+def luck_of(seed: object, **fixed: float) -> Luck:
+    """Luck from a seed; what is named (with ``_`` for blanks) is not left to it."""
+    known = {name.replace("_", " "): value for name, value in fixed.items()}
+    return lambda name: known.get(name, Random(f"{seed} {name}").random())
+
+
+@dataclass(frozen=True)
+class Habits:
+    """What a hand does; as they stand, all of them are good."""
+
+    places: Sequence[Place] = (Place.END, Place.MIDDLE, Place.FAR_END)
+    readings: int = 6
+    wipes: bool = True
+    looks_at_zero: bool = True
+    closes: Sequence[Do] = (Do.CLOSE,)
+    locks: bool = True
+    lifts: bool = True
+    stays: bool = False
+
+
+GOOD = Habits()
+
+
+@dataclass(frozen=True)
+class Round:
+    """A round that was gone through."""
+
+    bench: Bench
+    result: MeasurementResult
+    revealed: Revealed
+
+
+def gone_through(tool: Tool, part: Part, luck: Luck, habits: Habits = GOOD) -> Round:
+    """Zero, readings in several places, zero again; stated with 95 %."""
+    hand = _Hand(after(Bench(luck), Act(Do.TAKE, tool)), habits)
+    looks_at_zero = habits.looks_at_zero and tool is not Tool.CIRCLE
+    if habits.wipes and tool is not Tool.CIRCLE:
+        hand.does(Do.WIPE)
+    checks = [hand.zero(Phase.BEFORE)] if looks_at_zero else []
+    read = [hand.observation(part, at) for at in range(habits.readings)]
+    checks += [hand.zero(Phase.AFTER)] if looks_at_zero else []
+    measurement = Measurement(
+        "m", "", hand.bench.instrument, BUILT_IN["standard-95"], tuple(read), tuple(checks),
+        items=part_truth(part, luck).items,
+    )  # fmt: skip
+    result = reduce_measurement(measurement)
+    revealed = reveal(hand.bench, result)
+    assert revealed is not None
+    return Round(hand.bench, result, revealed)
+
+
+class _Hand:
+    def __init__(self, bench: Bench, habits: Habits) -> None:
+        self.bench = bench
+        self.habits = habits
+
+    def does(self, do: Do, what: str = "") -> None:
+        self.bench = after(self.bench, Act(do, what))
+
+    def observation(self, part: Part, at: int) -> Observation:
+        places = PAIR if part is Part.FOIL else (self.habits.places[at % len(self.habits.places)],)
+        looks, acts = [], []
+        for place in places:
+            if not self.habits.stays or at == 0:
+                self.does(Do.OPEN)
+                self.does(Do.PLACE, f"{part}/{place}")
+            else:
+                self.bench = replace(self.bench, lifted=False)
+            self.does(Do.CLOSE)
+            if (closing := self.habits.closes[at % len(self.habits.closes)]) is not Do.CLOSE:
+                self.does(closing)
+            looks.append(self.written_down(Do.READ))
+            acts.append(str(self.bench.acts))
+            if self.bench.locked:
+                self.does(Do.UNLOCK)
+        return Observation(tuple(looks), noted=Noted(simulated=" ".join(acts)))
+
+    def zero(self, phase: Phase) -> ZeroCheck:
+        self.does(Do.OPEN)
+        self.does(Do.CLOSE)
+        look = self.written_down(Do.ZERO)
+        noted = Noted(simulated=str(self.bench.acts))
+        if self.bench.locked:
+            self.does(Do.UNLOCK)
+        return ZeroCheck(str(phase), self.bench.instrument.id, look, phase=phase, noted=noted)
+
+    def written_down(self, do: Do) -> Indication:
+        """The scales brought before the eye, and the nearest line."""
+        if self.habits.locks:
+            self.does(Do.LOCK)
+        if self.habits.lifts and self.bench.tool is not Tool.DISPLAY:
+            self.does(Do.LIFT)
+        self.does(do)
+        tool = self.bench.instrument
+        least = tool.least_count
+        return tool.scale.nearest(round(self.bench.shown / float(least)) * least)
