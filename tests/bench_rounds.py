@@ -3,10 +3,10 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from random import Random
 
-from metrion.core.bench.acts import Act, Do
+from metrion.core.bench.acts import Act, Do, Simulated
 from metrion.core.bench.bench import Bench
 from metrion.core.bench.deeds import after
 from metrion.core.bench.drawer import Part, Place, Tool, part_truth
@@ -39,7 +39,7 @@ class Habits:
     closes: Sequence[Do] = (Do.CLOSE,)
     locks: bool = True
     lifts: bool = True
-    stays: bool = False
+    turns: bool = True
 
 
 GOOD = Habits()
@@ -56,7 +56,8 @@ class Round:
 
 def gone_through(tool: Tool, part: Part, luck: Luck, habits: Habits = GOOD) -> Round:
     """Zero, readings in several places, zero again; stated with 95 %."""
-    hand = _Hand(after(Bench(luck), Act(Do.TAKE, tool)), habits)
+    hand = _Hand(luck, habits)
+    hand.does(Do.TAKE, tool)
     looks_at_zero = habits.looks_at_zero and tool is not Tool.CIRCLE
     if habits.wipes and tool is not Tool.CIRCLE:
         hand.does(Do.WIPE)
@@ -68,42 +69,47 @@ def gone_through(tool: Tool, part: Part, luck: Luck, habits: Habits = GOOD) -> R
         items=part_truth(part, luck).items,
     )  # fmt: skip
     result = reduce_measurement(measurement)
-    revealed = reveal(hand.bench, result)
+    revealed = reveal(lambda _: luck, result)
     assert revealed is not None
     return Round(hand.bench, result, revealed)
 
 
 class _Hand:
-    def __init__(self, bench: Bench, habits: Habits) -> None:
-        self.bench = bench
+    def __init__(self, luck: Luck, habits: Habits) -> None:
+        self.bench = Bench(luck)
+        self.done: list[Act] = []
         self.habits = habits
 
     def does(self, do: Do, what: str = "") -> None:
-        self.bench = after(self.bench, Act(do, what))
+        self.done.append(Act(do, what))
+        self.bench = after(self.bench, self.done[-1])
+
+    @property
+    def noted(self) -> Noted:
+        return Noted(simulated=str(Simulated(0, tuple(self.done))))
 
     def observation(self, part: Part, at: int) -> Observation:
         places = PAIR if part is Part.FOIL else (self.habits.places[at % len(self.habits.places)],)
-        looks, acts = [], []
+        looks = []
         for place in places:
-            if not self.habits.stays or at == 0:
-                self.does(Do.OPEN)
-                self.does(Do.PLACE, f"{part}/{place}")
-            else:
-                self.bench = replace(self.bench, lifted=False)
+            self.does(Do.OPEN)
+            self.does(Do.PLACE, f"{part}/{place}")
+            if self.habits.turns and part is not Part.FOIL:
+                self.does(Do.TURN)
             self.does(Do.CLOSE)
             if (closing := self.habits.closes[at % len(self.habits.closes)]) is not Do.CLOSE:
                 self.does(closing)
             looks.append(self.written_down(Do.READ))
-            acts.append(str(self.bench.acts))
+            noted = self.noted
             if self.bench.locked:
                 self.does(Do.UNLOCK)
-        return Observation(tuple(looks), noted=Noted(simulated=" ".join(acts)))
+        return Observation(tuple(looks), noted=noted)
 
     def zero(self, phase: Phase) -> ZeroCheck:
         self.does(Do.OPEN)
         self.does(Do.CLOSE)
         look = self.written_down(Do.ZERO)
-        noted = Noted(simulated=str(self.bench.acts))
+        noted = self.noted
         if self.bench.locked:
             self.does(Do.UNLOCK)
         return ZeroCheck(str(phase), self.bench.instrument.id, look, phase=phase, noted=noted)

@@ -23,9 +23,6 @@ from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.review import Flag, Level, review, review_pairs, settled
 from metrion.core.uncertainty.conventions import Convention
 
-BENCH = 20_000
-"""The most characters of what was done at a bench."""
-
 
 @entry()
 class Logbook:
@@ -35,7 +32,7 @@ class Logbook:
         title: of the sheet.
         instruments, zero_checks, conventions, measurements, derived: its entries, in order.
         convention: for every measurement and derived quantity that names none, if there is one.
-        simulated: what was done at a simulated bench, and from which seed; empty at a real one.
+        simulated: the seed of the simulated bench that it was measured at; empty at a real one.
         authors, date, aim: what stands at the head of its report; for the record only.
         rest: what else the file has.
     """
@@ -52,7 +49,7 @@ class Logbook:
     authors: str = declared(Text(PROSE), default="", for_the_record=True)
     date: str = declared(Text(), default="", for_the_record=True)
     aim: str = declared(Text(PROSE), default="", for_the_record=True)
-    simulated: str = declared(Text(BENCH), default="", for_the_record=True)
+    simulated: str = declared(Text(), default="", for_the_record=True)
     rest: Rest = rest(default=NOTHING)
 
 

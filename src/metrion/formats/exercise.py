@@ -4,7 +4,6 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 from fractions import Fraction
-from random import Random
 
 from metrion.core.declared import Sign
 from metrion.core.exact.numbers import to_text
@@ -16,6 +15,7 @@ from metrion.core.practice.exercise import QUESTIONS, Exercise, Question
 from metrion.core.practice.made import Wanted, exercises
 from metrion.core.quantity.observations import Arc
 from metrion.core.scales import Indication, ScrewScale, VernierScale
+from metrion.formats.chance import chance_of
 from metrion.formats.faults import Fault, Faults, Refused, refusal
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.indications import indication_record, parse_indication
@@ -36,10 +36,8 @@ def exercises_of(
         kind: of tool; any without it.
         question: that is asked; any without it.
     """
-    # Numbers from a text that is hashed: the same in every version and on every machine.
-    chance = Random(f"{seed} {kind} {question}").random
     wanted = Wanted(Kind(kind) if kind else None, Question(question) if question else None)
-    return exercises(seed, lambda below: int(chance() * below), wanted)
+    return exercises(seed, chance_of(seed, kind, question), wanted)
 
 
 def exercise_record(exercise: Exercise) -> Record:

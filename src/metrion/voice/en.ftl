@@ -1896,3 +1896,106 @@ seen-thimble-line = Line { $line } { $near ->
        *[above] above
     } the { $datum_line }.
 }
+
+## The simulated bench
+
+bench-bench = Simulated bench
+bench-why = No tool at hand? Take one here. Its zero, its play and the sizes of the parts are hidden until you ask for them.
+bench-simulated = simulated
+bench-sheet = Simulated bench { $seed }
+bench-simulated-tool = { bench-tool } (simulated)
+bench-tool = { $tool ->
+    [caliper] Caliper
+    [screw] Screw gauge
+    [circle] Divided circle
+   *[display] Caliper with a display
+}
+bench-about-caliper = twenty lines on nineteen millimetres
+bench-about-screw = half a millimetre a turn, fifty lines
+bench-about-circle = half degrees, thirty lines, with a telescope
+bench-about-display = hundredths of a millimetre, and a data button
+bench-part = { $part ->
+    [spreader] Spreader
+    [ferrule] Ferrule
+    [nock] Wing-tip nock
+    [standoff] Standoff
+    [film] Sail film, folded 16 times
+   *[foil] Foil, green light left and right
+}
+bench-about-spreader = the rod that holds the wings apart; across
+bench-about-ferrule = the tube that joins two rods; across, outside
+bench-about-nock = the cap of the wing tip; across
+bench-about-standoff = the thin rod that bends the sail; across
+bench-about-film = sixteen layers at once; the result is of one
+bench-about-foil = the angle between its two green lines
+bench-does-not-fit = This part is not measured with this tool: the foil goes with the circle, everything else with the others.
+bench-place = { $place ->
+    [end] near one end
+    [middle] in the middle
+    [far-end] near the other end
+    [cut] at the cut edge
+    [left] the line to the left
+   *[right] the line to the right
+}
+bench-no-such-act = Nothing at this bench can be done that is called { $text }.
+bench-not-now = { $do ->
+    [wipe] Open the faces first, and take out what lies between them.
+    [read] There is nothing to be read yet: place a part first.
+    [zero] The zero is looked at with the bare faces closed.
+    [lift] It is to be closed on something first, and lifted once.
+    [place] Open the faces first.
+    [turn] Open the faces first: a part is turned while it is loose.
+    [ease] It is to touch first.
+    [unlock] The lock is not on.
+   *[other] That does not go now: take the lock off, or open the faces first.
+}
+bench-met = { $tool ->
+    [screw] The { $ratchet } slips with a click: the faces touch.
+    [circle] The cross-hair stands on the line.
+   *[other] The faces touch, gently and square.
+}
+bench-forced = { $tool ->
+    [screw] The { $thimble } was forced: it reads too little, and that harms the thread. Touch with the { $ratchet }.
+   *[other] The jaws were pressed hard: they bend, and read too little.
+}
+bench-pressed = { $tool ->
+    [screw] The { $thimble } presses: it reads too little. Come near with the { $thimble }, touch with the { $ratchet }.
+   *[other] The jaws press: they read too little. Let them come to touch gently.
+}
+bench-from-inside = { $tool ->
+    [screw] It was met from the other side: the play of the thread is in the reading.
+    [circle] It was met from the other side: the play of the arm is in the reading.
+   *[other] It was let go a little: the jaws do not quite touch.
+}
+bench-slid = Lifted with the lock off: it slid a little on the way.
+bench-burr = A burr stands at the cut edge: it is sharp, and it adds to the size. Keep off it.
+bench-care-caliper = { kind-care-vernier }
+bench-care-screw = { kind-care-screw }
+bench-care-circle = { kind-care-angular }
+bench-care-display = { kind-care-vernier }
+bench-cost-zero = the zero
+bench-cost-place = where it was held
+bench-cost-burr = the burr at the cut edge
+bench-cost-dust = faces not wiped
+bench-cost-play = met from the other side
+bench-cost-force = forced
+bench-cost-slack = lifted with the lock off
+bench-cost-aslant = read from aside
+bench-cost-chance = the scatter of single closings
+bench-cost-gap = not closed on the part
+bench-cost-read = written down other than it stood
+bench-adds = { $adds ->
+    [true] adds { $amount }
+   *[false] takes { $amount }
+}
+bench-revealed = { $held ->
+    [true] Your result holds the truth: it is off by { $off }, { $times } of its uncertainty.
+   *[false] Your result does not hold the truth: it is off by { $off }, { $times } times its uncertainty.
+}
+bench-nothing-to-reveal = There is nothing to reveal yet: a reading that counts, and all of them read at this bench, of one part.
+
+## The door for devices
+
+door-nothing-open = No quantity is open: open one, or name it with ?sheet=…&quantity=….
+door-not-pairs = This quantity is read in pairs: a device can leave single readings only.
+door-lines = A reading a line, one at least and { $most } at most.

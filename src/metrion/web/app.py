@@ -12,9 +12,11 @@ from metrion.core.exact.bounds import LARGEST_FILE
 from metrion.store import Store
 from metrion.web import (
     arrivals,
+    bench,
     board,
     conventions,
     desk,
+    door,
     entries,
     front_end,
     instruments,
@@ -38,7 +40,7 @@ from metrion.web.notebook import Notebook
 
 RESOURCES = (
     sheets, arrivals, entries, tools, instruments, desk, board, conventions, planner, practice,
-    words, settings, reports, tables, quantities, voice, trash, now,
+    bench, door, words, settings, reports, tables, quantities, voice, trash, now,
 )  # fmt: skip
 
 

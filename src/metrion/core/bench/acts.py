@@ -16,6 +16,7 @@ class Do(StrEnum):
     WIPE = "wipe"
     OPEN = "open"
     PLACE = "place"
+    TURN = "turn"
     CLOSE = "close"
     FORCE = "force"
     EASE = "ease"

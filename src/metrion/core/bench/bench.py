@@ -5,7 +5,6 @@ from __future__ import annotations
 from collections.abc import Mapping
 from dataclasses import dataclass, field
 from enum import StrEnum
-from functools import cached_property
 
 from metrion.core.bench.drawer import INSTRUMENTS, Part, Place, Tool, ToolTruth, tool_truth
 from metrion.core.bench.luck import Luck
@@ -42,12 +41,12 @@ class Held:
     Attributes:
         part: which; None for the bare faces.
         place: where it is held.
-        causes: what its place and direction add.
+        along: how far from its middle, in parts of its length.
     """
 
     part: Part | None = None
     place: Place = Place.MIDDLE
-    causes: Causes = field(default_factory=dict)
+    along: float = 0.0
 
 
 BARE = Held()
@@ -78,11 +77,12 @@ class Bench:
         acts: how many there were; chance decides anew with each.
         closings: of each tool.
         wiped: the tools whose faces are.
+        turns: how often a part was turned: each direction has a number.
         held: what is between the faces; None where they stand open with nothing.
         at: what the scales show to an eye straight above them.
         causes: what that has in it, where the faces touch; None where they do not.
         locked, lifted: whether the lock holds; whether the scales are straight before the eye.
-        looks: what was written down, by the numbers of the acts.
+        looks: what was written down, in order.
         remark: what is to be said of the last act.
     """
 
@@ -91,12 +91,13 @@ class Bench:
     acts: int = 0
     closings: Mapping[Tool, int] = field(default_factory=dict)
     wiped: frozenset[Tool] = frozenset()
+    turns: int = 0
     held: Held | None = None
     at: float = WIDE
     causes: Causes | None = None
     locked: bool = False
     lifted: bool = False
-    looks: Mapping[int, Seen] = field(default_factory=dict)
+    looks: tuple[Seen, ...] = ()
     remark: Fact | None = None
 
     @property
@@ -104,7 +105,7 @@ class Bench:
         """What is counted on the tool."""
         return INSTRUMENTS[self.tool]
 
-    @cached_property
+    @property
     def truth(self) -> ToolTruth:
         """What is true of the tool."""
         return tool_truth(self.tool, self.luck)

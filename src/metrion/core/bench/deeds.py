@@ -10,7 +10,7 @@ from math import cos, isfinite, pi
 from typing import TypeVar
 
 from metrion.core.bench.acts import Act, Do, NoSuchAct, NotNow
-from metrion.core.bench.bench import BARE, WIDE, Bench, Cause, Held, Seen
+from metrion.core.bench.bench import BARE, WIDE, Bench, Cause, Causes, Held, Seen
 from metrion.core.bench.drawer import AIMED, Part, PartTruth, Place, Tool, fits, part_truth, places
 from metrion.core.bench.luck import Luck, between, scattered
 from metrion.core.facts import fact
@@ -68,12 +68,17 @@ def _open(bench: Bench) -> bool:
     return not bench.locked and not bench.touching
 
 
+def _aims(bench: Bench) -> bool:
+    return bench.tool is Tool.CIRCLE
+
+
 _MAY: dict[Do, Callable[[Bench], bool]] = {
-    Do.WIPE: lambda bench: _open(bench) and bench.held is None and bench.tool is not Tool.CIRCLE,
+    Do.WIPE: lambda bench: _open(bench) and bench.held is None and not _aims(bench),
     Do.OPEN: _free,
-    Do.PLACE: lambda bench: _open(bench) or (_free(bench) and bench.tool is Tool.CIRCLE),
+    Do.PLACE: lambda bench: _open(bench) or (_free(bench) and _aims(bench)),
+    Do.TURN: lambda bench: _open(bench) and bench.held is not None and not _aims(bench),
     Do.CLOSE: lambda bench: _free(bench) and _can_meet(bench),
-    Do.FORCE: lambda bench: _free(bench) and _can_meet(bench) and bench.tool is not Tool.CIRCLE,
+    Do.FORCE: lambda bench: _free(bench) and _can_meet(bench) and not _aims(bench),
     Do.EASE: lambda bench: _free(bench) and bench.touching and not bench.lifted,
     Do.MOVE: lambda bench: _free(bench) and not bench.lifted,
     Do.LOCK: _free,
@@ -86,7 +91,7 @@ _MAY: dict[Do, Callable[[Bench], bool]] = {
 
 def _can_meet(bench: Bench) -> bool:
     """A circle closes on nothing: it has to be aimed at something."""
-    return not bench.lifted and (bench.tool is not Tool.CIRCLE or bench.held is not None)
+    return not bench.lifted and (not _aims(bench) or bench.held is not None)
 
 
 def _take(bench: Bench, what: str) -> Bench:
@@ -115,21 +120,36 @@ def _place(bench: Bench, what: str) -> Bench:
     part, place = _named(Part, part_name), _named(Place, place_name)
     if not fits(bench.tool, part) or place not in places(part):
         raise NoSuchAct(what)
-    truth = part_truth(part, bench.luck)
-    name = f"act {bench.acts}"
-    along = _ALONG.get(place, 0.0) + between(bench.luck, f"{name} along", -_JITTER, _JITTER)
-    across = pi * bench.luck(f"{name} across")
-    causes = {
-        Cause.PLACE: truth.oval / 2 * cos(2 * across) + truth.taper * along,
-        Cause.BURR: truth.burr if place is Place.CUT else 0.0,
-    }
-    free = _contact(bench, truth, place) - _BESIDE if place in AIMED else bench.at
+    off = between(bench.luck, f"act {bench.acts} along", -_JITTER, _JITTER)
+    held = Held(part, place, _ALONG.get(place, 0.0) + off)
+    aimed = _contact(part_truth(part, bench.luck), place) - _BESIDE
     remark = fact("bench-burr") if place is Place.CUT else None
-    held = Held(part, place, causes)
-    return replace(bench, held=held, at=free, causes=None, lifted=False, remark=remark)
+    return replace(
+        bench, held=held, at=aimed if place in AIMED else bench.at, causes=None, lifted=False,
+        remark=remark,
+    )  # fmt: skip
 
 
-def _contact(bench: Bench, truth: PartTruth | None, place: Place) -> float:
+def _turn(bench: Bench, _: str) -> Bench:
+    return replace(bench, turns=bench.turns + 1)
+
+
+def _of_the_place(bench: Bench, truth: PartTruth, held: Held) -> Causes:
+    """What place and direction add; a part that is not turned lies as it lay."""
+    across = pi * bench.luck(f"{held.part} direction {bench.turns}")
+    return {
+        Cause.PLACE: truth.oval / 2 * cos(2 * across) + truth.taper * held.along,
+        Cause.BURR: truth.burr if held.place is Place.CUT else 0.0,
+    }
+
+
+def contact(bench: Bench) -> float:
+    """Where faces meet what is between them; nought for bare ones."""
+    held = bench.held or BARE
+    return _contact(part_truth(held.part, bench.luck) if held.part else None, held.place)
+
+
+def _contact(truth: PartTruth | None, place: Place) -> float:
     """Where the faces meet what is between them, or the cross-hair what it is aimed at."""
     if truth is None:
         return 0.0
@@ -146,13 +166,13 @@ def _met(bench: Bench, *, pressed: float = 0.0) -> Bench:
     counted = {**bench.closings, bench.tool: bench.closings.get(bench.tool, 0) + 1}
     bench = replace(bench, held=held, closings=counted)
     causes = {
-        **held.causes,
+        **(_of_the_place(bench, truth, held) if truth else {}),
         Cause.ZERO: bench.zero,
         Cause.DUST: 0.0 if bench.tool in bench.wiped else bench.truth.dust,
         Cause.FORCE: -min(pressed, bench.truth.give),
         Cause.CHANCE: uneven * scattered(bench.luck, f"act {bench.acts} closing"),
     }
-    at = _contact(bench, truth, held.place) + sum(causes.values())
+    at = _contact(truth, held.place) + sum(causes.values())
     return replace(bench, causes=causes, at=at)
 
 
@@ -222,13 +242,13 @@ def _write_down(bench: Bench, _: str) -> Bench:
     truth = part_truth(held.part, bench.luck) if held.part else None
     causes = dict(bench.causes or {Cause.ZERO: bench.zero})
     causes[Cause.ASLANT] = bench.shown - bench.at
-    contact = _contact(bench, truth, held.place)
+    contact = _contact(truth, held.place)
     causes[Cause.GAP] = (
         bench.shown
         - contact
         - sum(size for cause, size in causes.items() if cause is not Cause.GAP)
     )
-    return replace(bench, looks={**bench.looks, bench.acts: Seen(held, bench.shown, causes)})
+    return replace(bench, looks=(*bench.looks, Seen(held, bench.shown, causes)))
 
 
 _DONE: dict[Do, Callable[[Bench, str], Bench]] = {
@@ -236,6 +256,7 @@ _DONE: dict[Do, Callable[[Bench, str], Bench]] = {
     Do.WIPE: _wipe,
     Do.OPEN: _open_up,
     Do.PLACE: _place,
+    Do.TURN: _turn,
     Do.CLOSE: _close,
     Do.FORCE: _force,
     Do.EASE: _ease,

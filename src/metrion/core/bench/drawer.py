@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from enum import StrEnum
 from fractions import Fraction
+from functools import lru_cache
 
 from metrion.core.bench.luck import Luck, between
 from metrion.core.instruments.appearance import Appearance
@@ -46,6 +47,7 @@ class Place(StrEnum):
 ALONG = (Place.END, Place.MIDDLE, Place.FAR_END, Place.CUT)
 AIMED = (Place.LEFT, Place.RIGHT)
 _HALF_DEGREE = Fraction(30)
+_REMEMBERED = 64
 
 INSTRUMENTS = {
     Tool.CALIPER: Instrument(
@@ -118,6 +120,7 @@ class PartTruth:
         return self.size / self.items
 
 
+@lru_cache(_REMEMBERED)
 def tool_truth(tool: Tool, luck: Luck) -> ToolTruth:
     """What is true of a tool: all in its least counts, as the hand would know it."""
     least = float(INSTRUMENTS[tool].least_count)
@@ -161,6 +164,7 @@ def places(part: Part) -> tuple[Place, ...]:
     return AIMED if part is Part.FOIL else ALONG
 
 
+@lru_cache(_REMEMBERED)
 def part_truth(part: Part, luck: Luck) -> PartTruth:
     """What is true of a part; its faults are of the size that a screw gauge just tells."""
     if part is Part.FOIL:

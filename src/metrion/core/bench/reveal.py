@@ -2,12 +2,16 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Mapping
+from collections.abc import Callable, Iterable, Mapping, Sequence
 from dataclasses import dataclass
 
-from metrion.core.bench.bench import Bench, Cause, Causes, Seen
+from metrion.core.bench.acts import NoSuchAct, NotNow, parse_simulated
+from metrion.core.bench.bench import Cause, Causes, Seen
+from metrion.core.bench.deeds import benched
 from metrion.core.bench.drawer import Part, Place, part_truth
-from metrion.core.quantity.measurements import Measurement, MeasurementResult
+from metrion.core.bench.luck import Luck
+from metrion.core.instruments.instrument import Instrument
+from metrion.core.quantity.measurements import MeasurementResult
 from metrion.core.scales import Indication
 
 READ = "read"
@@ -33,25 +37,28 @@ class Revealed:
     costs: Mapping[str, float]
 
 
-def reveal(bench: Bench, result: MeasurementResult) -> Revealed | None:
-    """Set a result beside the truth; None where not all of it was read at this bench."""
+LuckOf = Callable[[int], Luck]
+"""The luck of a seed."""
+
+
+def reveal(luck_of: LuckOf, result: MeasurementResult) -> Revealed | None:
+    """A result beside the truth; None where not all of it was read at one bench, of one part."""
     measurement = result.measurement
     counting = [one for one in measurement.observations if one.counts]
-    looks = [_looks(bench, one.noted.simulated, one.indications) for one in counting]
-    checks = [
-        _looks(bench, check.noted.simulated, (check.indication,))
-        for check in measurement.effective_checks
-    ]
-    parts = {seen.held.part for found in looks for _, seen in found or ()}
+    looked = [(one.noted.simulated, one.indications) for one in counting]
+    looks = [_looks(luck_of, measurement.instrument, *one) for one in looked]
+    checked = [(one.noted.simulated, (one.indication,)) for one in measurement.effective_checks]
+    checks = [_looks(luck_of, measurement.instrument, *one) for one in checked]
+    seeds = {simulated.partition(" ")[0] for simulated, _ in looked + checked}
+    parts = {seen.held.part for found in looks for _, seen in found}
     mean, rounded = result.mean, result.rounded
-    if None in looks or None in checks or mean is None or rounded is None or len(parts) != 1:
+    if not all(looks) or not all(checks) or len(seeds) != 1 or len(parts) != 1:
         return None
-    [part] = parts
-    if part is None:
+    [seed], [part] = seeds, parts
+    if part is None or mean is None or rounded is None:
         return None
-    truth = part_truth(part, bench.luck)
-    less = _mean(_costs(measurement, found or []) for found in checks)
-    whole = _mean(_costs(measurement, found or []) for found in looks)
+    truth = part_truth(part, luck_of(int(seed)))
+    whole, less = _mean(map(_costs, looks)), _mean(map(_costs, checks))
     divisor = measurement.divisor
     costs = {cause: (whole[cause] - less.get(cause, 0.0)) / divisor for cause in whole}
     size = truth.of_one / measurement.divide_by
@@ -62,17 +69,22 @@ def reveal(bench: Bench, result: MeasurementResult) -> Revealed | None:
 _Read = tuple[float, Seen]
 
 
-def _looks(bench: Bench, acts: str, indications: Iterable[Indication]) -> list[_Read] | None:
-    """What was written down at each indication, and what stood there; None if elsewhere."""
-    seen = [bench.looks.get(int(act)) for act in acts.split() if act.isdecimal()]
-    read = [float(bench.instrument.reading(one)) for one in indications]
-    if len(seen) != len(read):
-        return None
-    pairs = [(value, one) for value, one in zip(read, seen, strict=True) if one is not None]
-    return pairs if len(pairs) == len(read) else None
+def _looks(
+    luck_of: LuckOf, tool: Instrument, simulated: str, indications: Sequence[Indication]
+) -> list[_Read]:
+    """What was written down at each indication, and what stood there; none if not at this bench."""
+    try:
+        done = parse_simulated(simulated)
+        bench = benched(luck_of(done.seed), done.acts)
+    except (NoSuchAct, NotNow):
+        return []
+    seen = bench.looks[-len(indications) :]
+    if bench.instrument.scale != tool.scale or len(seen) < len(indications):
+        return []
+    return [(float(tool.reading(one)), look) for one, look in zip(indications, seen, strict=True)]
 
 
-def _costs(measurement: Measurement, looks: list[_Read]) -> dict[str, float]:
+def _costs(looks: list[_Read]) -> dict[str, float]:
     """What each cause makes of one value: of a pair, the right look less the left one."""
     costs = dict.fromkeys([*map(str, Cause), READ], 0.0)
     for read, seen in looks:

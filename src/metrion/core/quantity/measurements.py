@@ -74,6 +74,7 @@ class Measurement:
         compare: what it is to stand beside.
         note: a remark.
         looked_again: codes of flags about all of it that were settled.
+        simulated: which part of a simulated bench it is of; empty at a real one.
         rest: what else its entry has.
     """
 
@@ -101,6 +102,7 @@ class Measurement:
     compare: Beside | None = declared(Entry(Beside), default=None, for_the_record=True)
     note: str = declared(Text(PROSE), default="", for_the_record=True)
     looked_again: tuple[str, ...] = declared(Codes(), default=(), for_the_record=True)
+    simulated: str = declared(Text(), default="", for_the_record=True)
     rest: Rest = rest(default=NOTHING)
 
     @property

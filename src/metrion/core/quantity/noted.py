@@ -18,6 +18,9 @@ from metrion.core.declared import (
     rest,
 )
 
+BENCH = 20_000
+"""The most characters of what was done at a bench."""
+
 
 class Approach(StrEnum):
     """From which side the faces came to touch."""
@@ -54,7 +57,7 @@ class Noted:
         approach: from which side; None if that was not noted.
         history: the figures it had before, the first ones first.
         looked_again: codes of flags about it that were settled.
-        simulated: the numbers of the acts at a simulated bench that showed it; empty at a real one.
+        simulated: what was done at a simulated bench before; empty at a real one.
     """
 
     at: str = declared(Text(), default="", for_the_record=True)
@@ -63,7 +66,7 @@ class Noted:
     approach: Approach | None = declared(Choice(Approach), default=None, for_the_record=True)
     history: tuple[Earlier, ...] = declared(Entries(Earlier), default=(), for_the_record=True)
     looked_again: tuple[str, ...] = declared(Codes(), default=(), for_the_record=True)
-    simulated: str = declared(Text(), default="", for_the_record=True)
+    simulated: str = declared(Text(BENCH), default="", for_the_record=True)
 
 
 NOTHING_NOTED = Noted()

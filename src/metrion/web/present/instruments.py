@@ -176,4 +176,5 @@ def zero_check_view(check: ZeroCheck, instrument: Instrument, entry: Kept) -> Ze
         error_text=shown(instrument.value_text(error)),
         correction_text=shown(instrument.value_text(-error)),
         at=check.noted.at or None,
+        simulated=check.noted.simulated,
     )

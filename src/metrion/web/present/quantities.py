@@ -124,6 +124,7 @@ def brief_view(
         dimension=dimension_of(measurement),
         flags=flags_view(reviewed, trying=0),
         places_apart=measurement.places_apart,
+        simulated=measurement.simulated,
         whole=False,
         readings=[],
         working=[],
@@ -184,6 +185,7 @@ def _reading_view(
         meets=to_text(observation.meets) if observation.meets is not None else "",
         excluded=observation.excluded,
         at=observation.noted.at or None,
+        simulated=observation.noted.simulated,
         history=[_earlier_view(instrument, one) for one in observation.noted.history],
     )
 

@@ -88,6 +88,7 @@ def _view(worked: Worked, before: Worked | None) -> SheetView:
         authors=logbook.authors,
         date=logbook.date,
         aim=logbook.aim,
+        simulated=logbook.simulated,
         convention=logbook.convention.id if logbook.convention else None,
         conventions=_conventions(worked),
         undo=_command(worked.undo),

@@ -43,6 +43,7 @@ class QuantityView:
     dimension: str
     flags: list[FlagView]
     places_apart: bool
+    simulated: Annotated[str, "The part of a simulated bench that it is of; else empty."]
     whole: Annotated[
         bool, "Whether what follows is told; of a quantity in brief, it is asked for by itself."
     ]

@@ -60,6 +60,7 @@ class ReadingView(FiguresView):
     meets: str
     excluded: str
     at: str | None
+    simulated: Annotated[str, "What was done at a simulated bench before; else empty."]
     history: list[EarlierView]
 
 

@@ -41,6 +41,7 @@ class SheetView(SheetHeadView):
     authors: str
     date: str
     aim: str
+    simulated: Annotated[str, "The seed of a simulated bench; empty where it was a real one."]
     convention: Annotated[str | None, "What holds for all that names none; None: each names one."]
     conventions: list[InUseView]
     undo: str | None

@@ -23,6 +23,7 @@ class ZeroCheckView:
     error_text: str
     correction_text: str
     at: str | None
+    simulated: str
 
 
 _ABOUT = "A zero check; ``main`` and ``fine`` as they would stand in a logbook file."

@@ -1,0 +1,132 @@
+"""``/api/bench``: a simulated bench, for those without a tool."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+
+from sqlalchemy.orm import Session
+
+from metrion.core.bench.acts import Simulated, parse_simulated
+from metrion.core.bench.bench import Bench
+from metrion.core.bench.deeds import benched
+from metrion.core.bench.drawer import INSTRUMENTS, fits, part_truth
+from metrion.core.bench.reveal import reveal
+from metrion.core.facts import fact
+from metrion.core.instruments.instrument import Kind
+from metrion.core.json import Record
+from metrion.core.quantity.measurements import reduce_measurement
+from metrion.formats.chance import luck_of
+from metrion.formats.exercise import instrument_record
+from metrion.store.commands import Change
+from metrion.store.documents import entries
+from metrion.store.models import Sheet
+from metrion.store.sheets import new_entry, new_id, take_in
+from metrion.web.bodies import Blueprint
+from metrion.web.notebook import notebook
+from metrion.web.once import once
+from metrion.web.present import change_view, sheet_view
+from metrion.web.present.bench import drawer_view, revealed_view, standing_view
+from metrion.web.schemas import (
+    BeginView,
+    DoneView,
+    DrawerView,
+    RevealedView,
+    SheetChangeView,
+    SheetView,
+    StandingView,
+    schema_of,
+)
+from metrion.web.settings import settings
+from metrion.web.speaking import refuse, say
+
+blueprint = Blueprint("bench", __name__, url_prefix="/api/bench")
+
+
+@blueprint.get("")
+@blueprint.response(200, schema_of(DrawerView))
+def drawer() -> DrawerView:
+    """The tools at the bench, and the parts in its drawer."""
+    return drawer_view()
+
+
+@blueprint.post("/stand")
+@blueprint.arguments(schema_of(DoneView))
+@blueprint.response(200, schema_of(StandingView))
+def stand(done: DoneView) -> StandingView:
+    """How a bench stands after all that was done at it. 422 where that cannot be done."""
+    found, bench = _bench(done.simulated)
+    return standing_view(found, bench)
+
+
+def _bench(text: str) -> tuple[Simulated, Bench]:
+    found = parse_simulated(text)
+    return found, benched(luck_of(found.seed), found.acts)
+
+
+@blueprint.post("/sheets")
+@blueprint.arguments(schema_of(BeginView))
+@blueprint.response(201, schema_of(SheetView))
+def begin(given: BeginView) -> SheetView:
+    """A new sheet, marked simulated, with one quantity to measure at its bench."""
+    document: Record = {
+        "format": "metrion-logbook",
+        "version": 1,
+        "title": say(fact("bench-sheet", seed=given.seed)),
+        "simulated": str(given.seed),
+        "convention": settings()["convention"],
+        "instruments": [_tool_record(given)],
+        "measurements": [{"id": new_id(), "observations": [], **_quantity_record(given)}],
+    }
+    with notebook().store.writing() as session:
+        key = once(session, lambda: take_in(session, document, given.id).id)
+    return sheet_view(notebook().sheet(str(key)))
+
+
+@blueprint.post("/sheets/<sheet>/quantities")
+@blueprint.arguments(schema_of(BeginView))
+@blueprint.response(201, schema_of(SheetChangeView))
+def begin_another(given: BeginView, sheet: str) -> SheetChangeView:
+    """Another quantity at the bench of a sheet. 404 if there is no such sheet."""
+
+    def build(session: Session, found: Sheet) -> Iterator[Change]:
+        tool = _tool_record(given)
+        here = {entry.id for entry in entries(session, found, "instruments")}
+        if tool["id"] not in here:
+            key = str(tool["id"])
+            yield Change(
+                "instruments", None, new_entry(session, found, "instruments", tool, key=key)
+            )
+        quantity = new_entry(session, found, "measurements", _quantity_record(given), key=given.id)
+        yield Change("measurements", None, quantity)
+
+    changed = notebook().change(sheet, "add-measurements", lambda s, f: list(build(s, f)))
+    return change_view(changed)
+
+
+def _tool_record(given: BeginView) -> Record:
+    if not fits(given.tool, given.part):
+        refuse(422, "bench-does-not-fit", part=str(given.part), tool=str(given.tool))
+    return instrument_record(INSTRUMENTS[given.tool]) | {
+        "name": say(fact("bench-simulated-tool", tool=given.tool))
+    }
+
+
+def _quantity_record(given: BeginView) -> Record:
+    angular = INSTRUMENTS[given.tool].kind is Kind.ANGULAR
+    face: Record = {} if angular else {"face": "outside"}
+    items = part_truth(given.part, luck_of(given.seed)).items
+    stack: Record = {"items": items} if items > 1 else {}
+    name = say(fact("bench-part", part=given.part))
+    tool = INSTRUMENTS[given.tool].id
+    return {"name": name, "instrument": tool, "simulated": str(given.part), **face, **stack}
+
+
+@blueprint.post("/sheets/<sheet>/quantities/<path:key>/reveal")
+@blueprint.response(200, schema_of(RevealedView))
+def revealed(sheet: str, key: str) -> RevealedView:
+    """A result beside the truth, and what each habit cost. 422 if there is nothing to reveal."""
+    result = reduce_measurement(notebook().sheet(sheet).quantity(key))
+    found = reveal(luck_of, result)
+    if found is None:
+        refuse(422, "bench-nothing-to-reveal")
+    return revealed_view(found, result)

@@ -1,0 +1,96 @@
+"""``/api/readings``: where a device leaves readings, a line each, for the quantity that is open."""
+
+from __future__ import annotations
+
+import re
+from collections.abc import Iterator
+from datetime import UTC, datetime
+from urllib.parse import unquote
+
+from flask import request
+from sqlalchemy.orm import Session
+
+from metrion.core.json import Record
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.quantity.observations import Sort
+from metrion.formats.faults import Fault, Refused, refusal
+from metrion.store.commands import Change
+from metrion.store.models import Sheet
+from metrion.store.records import OBSERVATIONS
+from metrion.store.sheets import new_observations
+from metrion.web.bodies import Blueprint
+from metrion.web.notebook import notebook
+from metrion.web.present import change_view
+from metrion.web.schemas import LeftView, SheetChangeView, TypedReadingView, schema_of
+from metrion.web.speaking import refuse
+from metrion.web.typed import understood
+
+blueprint = Blueprint("door", __name__, url_prefix="/api/readings")
+
+_OPEN = re.compile(r"/sheets/([^/]+)/quantities/([^/]+)")
+_MOST_LINES = 1_000
+
+
+@blueprint.post("")
+@blueprint.arguments(schema_of(LeftView), location="query")
+@blueprint.response(201, schema_of(SheetChangeView))
+def leave(left: LeftView) -> SheetChangeView:
+    """Take readings in, all in one step: the body is text, a reading a line, as it is shown.
+
+    409 if no quantity is open and none is named; 422 with the lines that cannot be read, and
+    nothing is stored then.
+    """
+    sheet, key = _open(left)
+    found = notebook().sheet(sheet).quantity(key)
+    if found.intended is not Sort.SINGLE:
+        refuse(422, "door-not-pairs")
+    at = datetime.now(UTC).isoformat(timespec="seconds")
+    more: Record = {"at": at, "simulated": left.simulated} if left.simulated else {"at": at}
+    records = [{**record, **more} for record in _records(found)]
+
+    def build(session: Session, entry: Sheet) -> list[Change]:
+        added = new_observations(session, entry, records, key)
+        return [Change(OBSERVATIONS, None, one) for one in added]
+
+    return change_view(notebook().change(sheet, "add-observations", build))
+
+
+def _open(left: LeftView) -> tuple[str, str]:
+    """The quantity that is named, or else the one that the window in front shows."""
+    if left.sheet and left.quantity:
+        return left.sheet, left.quantity
+    shown = _OPEN.fullmatch(notebook().open_at)
+    if shown is None:
+        refuse(409, "door-nothing-open")
+    return unquote(shown[1]), unquote(shown[2])
+
+
+def _records(found: Measurement) -> list[Record]:
+    """What each line says, as a logbook holds it. Raises `Refused` with those that say none."""
+    text = request.get_data().decode("utf-8", errors="replace")
+    lines = [(at, line.strip()) for at, line in enumerate(text.splitlines()) if line.strip()]
+    if not 1 <= len(lines) <= _MOST_LINES:
+        raise refusal("door-lines", most=_MOST_LINES)
+    records: list[Record] = []
+    faults: list[Fault] = []
+    for at, line in lines:
+        try:
+            records.append(understood(found, _typed(found, line)))
+        except Refused as refused:
+            faults += _on_line(at, refused)
+    if faults:
+        raise Refused(faults)
+    return records
+
+
+def _on_line(at: int, refused: Refused) -> Iterator[Fault]:
+    for fault in refused.faults:
+        yield Fault(f"/{at}", fault.says)
+
+
+def _typed(found: Measurement, line: str) -> TypedReadingView:
+    """A line as it would be typed; with a fine scale, its last part is the fine reading."""
+    if not found.instrument.scale.has_fine_scale:
+        return TypedReadingView(main=line)
+    main, _, fine = line.rpartition(" ")
+    return TypedReadingView(main=main.strip(), fine=fine)

@@ -1,0 +1,158 @@
+"""The simulated bench over HTTP, and the door for devices."""
+
+from typing import Any
+
+import pytest
+from flask.testing import FlaskClient
+
+from metrion.core.bench.drawer import INSTRUMENTS, Tool
+from metrion.core.scales import Indication
+
+READY = "wipe", "place:standoff/middle", "close", "lock", "lift"
+
+
+def begun(client: FlaskClient, tool: str = "screw", part: str = "standoff") -> tuple[str, str]:
+    answer = client.post("/api/bench/sheets", json={"seed": 7, "tool": tool, "part": part})
+    assert answer.status_code == 201, answer.json
+    return answer.json["id"], answer.json["quantities"][0]["id"]
+
+
+def standing(client: FlaskClient, *acts: str, seed: int = 7) -> Any:
+    answer = client.post("/api/bench/stand", json={"simulated": " ".join([str(seed), *acts])})
+    assert answer.status_code == 200, answer.json
+    return answer.json
+
+
+def nearest(tool: Tool, position: float) -> Indication:
+    least = INSTRUMENTS[tool].least_count
+    return INSTRUMENTS[tool].scale.nearest(round(position / float(least)) * least)
+
+
+def read(client: FlaskClient, sheet: str, quantity: str, *acts: str) -> Any:
+    stands = standing(client, *acts)
+    look = nearest(Tool.SCREW, stands["position"])
+    given = {"main": str(float(look.main)), "fine": look.line, "simulated": stands["simulated"]}
+    answer = client.post(f"/api/sheets/{sheet}/readings", json={"quantity": quantity, **given})
+    assert answer.status_code == 201, answer.json
+    return answer.json
+
+
+def test_the_drawer_shows_what_goes_together_and_no_size(client: FlaskClient) -> None:
+    lies = client.get("/api/bench").json
+    assert [tool["key"] for tool in lies["tools"]] == ["caliper", "screw", "circle", "display"]
+    assert lies["fitting"][2] == ["foil"]
+    assert all(tool["name"] and tool["about"] for tool in lies["tools"] + lies["parts"])
+
+
+def test_a_new_bench_is_a_sheet_marked_simulated(client: FlaskClient) -> None:
+    sheet, quantity = begun(client, "screw", "film")
+    found = client.get(f"/api/sheets/{sheet}").json
+    assert found["simulated"] == "7"
+    assert found["instruments"][0]["name"] == "Screw gauge (simulated)"
+    assert (found["quantities"][0]["simulated"], found["quantities"][0]["items"]) == ("film", 16)
+    again = client.post(
+        f"/api/bench/sheets/{sheet}/quantities", json={"seed": 7, "tool": "screw", "part": "nock"}
+    ).json
+    assert [one["simulated"] for one in again["quantities"]] == ["nock"]
+    assert len(again["order"]["quantities"]) == 2
+    assert len(again["order"]["instruments"]) == 1
+    logbook = client.get(f"/api/sheets/{sheet}/logbook").json
+    assert logbook["simulated"] == "7"
+    assert logbook["measurements"][0]["id"] == quantity
+
+
+def test_a_bench_does_what_its_acts_say(client: FlaskClient) -> None:
+    wide = standing(client, "take:screw")
+    assert "place" in wide["may"]
+    assert "lock" in wide["may"]
+    assert "read" not in wide["may"]
+    ready = standing(client, "take:screw", *READY)
+    assert (ready["touching"], ready["locked"], ready["lifted"], ready["wiped"]) == (True,) * 4
+    assert ready["part"] == "standoff"
+    assert ready["item"] == pytest.approx(ready["position"], abs=0.2)
+    assert ready["seen"][0].startswith("The edge of the thimble has passed")
+    forced = standing(client, "take:screw", "wipe", "place:standoff/middle", "force")
+    assert "was forced" in forced["remark"]
+    assert "never force it" in forced["care"][0]
+
+
+def test_what_does_not_go_is_said_and_nothing_is_lost(client: FlaskClient) -> None:
+    for acts, why in {
+        "7 take:screw read": "There is nothing to be read yet",
+        "7 take:screw lock open": "take the lock off",
+        "7 fly": "Nothing at this bench can be done that is called fly",
+    }.items():
+        answer = client.post("/api/bench/stand", json={"simulated": acts})
+        assert answer.status_code == 422
+        assert why in answer.json["message"]
+    answer = client.post("/api/bench/sheets", json={"seed": 1, "tool": "screw", "part": "foil"})
+    assert answer.status_code == 422
+
+
+def test_a_result_is_revealed_beside_the_truth(client: FlaskClient) -> None:
+    sheet, quantity = begun(client)
+    path = f"/api/bench/sheets/{sheet}/quantities/{quantity}/reveal"
+    assert client.post(path).status_code == 422
+    acts = ["take:screw", *READY, "read"]
+    read(client, sheet, quantity, *acts)
+    for place in ("end", "far-end"):
+        acts += [
+            "unlock",
+            "open",
+            f"place:standoff/{place}",
+            "turn",
+            "close",
+            "lock",
+            "lift",
+            "read",
+        ]
+        read(client, sheet, quantity, *acts)
+    found = client.post(path).json
+    assert found["truth"].endswith(" mm")
+    assert found["costs"][0]["cause"] == "zero"
+    assert not found["held"]
+    assert "does not hold the truth" in found["sentence"]
+
+
+def test_a_reading_typed_without_the_bench_is_not_revealed(client: FlaskClient) -> None:
+    sheet, quantity = begun(client)
+    reading = {"quantity": quantity, "main": "2.5", "fine": 3}
+    client.post(f"/api/sheets/{sheet}/readings", json=reading)
+    answer = client.post(f"/api/bench/sheets/{sheet}/quantities/{quantity}/reveal")
+    assert (answer.status_code, "nothing to reveal" in answer.json["message"]) == (422, True)
+
+
+def leave(client: FlaskClient, text: str, **where: str) -> Any:
+    return client.post("/api/readings", data=text, query_string=where)
+
+
+def test_a_device_leaves_readings_with_the_quantity_that_is_open(client: FlaskClient) -> None:
+    sheet, quantity = begun(client, "display", "nock")
+    assert leave(client, "9.41\n").status_code == 409
+    client.get(
+        "/api/now", query_string={"sheet": sheet, "at": f"/sheets/{sheet}/quantities/{quantity}"}
+    )
+    answer = leave(client, "9.41\n\n9,43 mm\r\n0.944 cm\n")
+    assert answer.status_code == 201
+    read = answer.json["quantities"][0]["readings"]
+    assert [one["read"] for one in read] == ["9.41", "9.43", "9.44"]
+    assert client.post(f"/api/sheets/{sheet}/undo").json["quantities"][0]["readings"] == []
+
+
+def test_lines_that_cannot_be_read_are_told_and_none_is_taken(client: FlaskClient) -> None:
+    sheet, quantity = begun(client, "display", "nock")
+    answer = leave(client, "9.41\nerror\n9.4x", sheet=sheet, quantity=quantity)
+    assert answer.status_code == 422
+    assert [fault["pointer"] for fault in answer.json["faults"]] == ["/1", "/2"]
+    assert client.get(f"/api/sheets/{sheet}").json["quantities"][0]["readings"] == []
+    for text in ("", "\n\n", "1\n" * 1001, "\xff\xfe"):
+        assert leave(client, text, sheet=sheet, quantity=quantity).status_code == 422
+
+
+def test_a_fine_scale_takes_mark_and_line_and_a_circle_takes_none(client: FlaskClient) -> None:
+    sheet, quantity = begun(client, "caliper", "nock")
+    answer = leave(client, "9 8\n9 9", sheet=sheet, quantity=quantity)
+    assert [one["read"] for one in answer.json["quantities"][0]["readings"]] == ["9.40", "9.45"]
+    sheet, quantity = begun(client, "circle", "foil")
+    answer = leave(client, "9 8", sheet=sheet, quantity=quantity)
+    assert (answer.status_code, "in pairs" in answer.json["message"]) == (422, True)
