@@ -17,6 +17,7 @@ const KNOWN: Sheet = {
   authors: "",
   date: "",
   aim: "",
+  simulated: "",
   convention: null,
   conventions: [],
   undo: null,

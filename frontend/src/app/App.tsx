@@ -19,6 +19,7 @@ import { chosen, SettingsContext } from "./settings";
 import { rememberedTheme, Theme } from "./Theme";
 
 /** Opened seldom, so they are fetched when they are. */
+const BenchPage = lazy(() => import("../bench/BenchPage"));
 const HelpPage = lazy(() => import("../help/HelpPage"));
 const PlannerPage = lazy(() => import("../planner/PlannerPage"));
 const PracticePage = lazy(() => import("../practice/PracticePage"));
@@ -69,6 +70,7 @@ function House() {
               <Route path="/begin" element={<BeginPage />} />
               <Route path="/instruments" element={<WorkshopPage />} />
               <Route path="/planner" element={<PlannerPage />} />
+              <Route path="/bench" element={<BenchPage />} />
               <Route path="/practice" element={<PracticePage />} />
               <Route path="/words" element={<WordsPage />} />
               <Route path="/help" element={<HelpPage />} />

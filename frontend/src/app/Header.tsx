@@ -8,6 +8,7 @@ const PLACES = () =>
     ["/", say("app-notebook")],
     ["/instruments", say("app-instruments")],
     ["/practice", say("practice-practice")],
+    ["/bench", say("bench-bench-2")],
     ["/planner", say("planner-planner")],
     ["/words", say("app-words-care")],
     ["/settings", say("app-settings")],

@@ -12,6 +12,7 @@ import {
   type Reading,
   type Sheet,
 } from "../api";
+import { BenchProvider } from "../bench/AtBench";
 import { useWaiting } from "../outbox/useOutbox";
 import { ResultPanel } from "../results/ResultPanel";
 import { Tally, type LookActions } from "../tally";
@@ -39,7 +40,9 @@ export function QuantityPage() {
       />
     );
   }
-  return <QuantityDesk key={quantity.id} {...{ sheet, quantity, instrument }} />;
+  const desk = <QuantityDesk key={quantity.id} {...{ sheet, quantity, instrument }} />;
+  if (!quantity.simulated) return desk;
+  return <BenchProvider {...{ sheet, quantity }}>{desk}</BenchProvider>;
 }
 
 interface Props {
@@ -78,6 +81,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
       <header className="desk-head">
         <h1>{quantity.name}</h1>
         <Link to={`/sheets/${sheet.id}`}>{sheet.title}</Link>
+        {quantity.simulated && <span className="simulated-mark">{say("bench-simulated")}</span>}
         <Ribbon {...{ quantity, instrument, sheet }} />
       </header>
       <Stage

@@ -16,6 +16,8 @@ import { Keypad } from "../equation/Keypad";
 import { Offers } from "../equation/Offers";
 import { useNarrow } from "../equation/useNarrow";
 import type { LookActions } from "../tally";
+import { useAtBench } from "../bench/AtBench";
+import { Bench } from "../bench/Bench";
 import { Strip } from "../strip";
 import { ZeroTerm } from "../zero/ZeroTerm";
 import { AtTheEye } from "./AtTheEye";
@@ -65,6 +67,7 @@ export function Stage(props: Props) {
   const narrow = useNarrow();
   const whole = useWhole<HTMLElement>();
   useWakeLock();
+  const atBench = useAtBench() !== null;
   const equation = useRef<EquationHandle>(null);
   const begin = useCallback(() => equation.current?.begin(), []);
   const fail = (problem: unknown) =>
@@ -105,7 +108,9 @@ export function Stage(props: Props) {
   );
   return (
     <section ref={whole} className="stage" aria-label={say("desk-scales")}>
-      {playing ? (
+      {atBench ? (
+        <Bench {...{ sheet, quantity }} />
+      ) : playing ? (
         <Played instrument={instrument} onDone={rested} />
       ) : (
         <Strip

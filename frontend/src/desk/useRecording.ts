@@ -10,6 +10,7 @@ import {
 } from "../api";
 import type { Entered } from "../outbox/outbox";
 import { post } from "../outbox/useOutbox";
+import { useAtBench, type AtBench } from "../bench/AtBench";
 import { asFields, circumstancesOf, kept, NONE, type Circumstances } from "./circumstances";
 import { openLooks } from "./reopened";
 import { figuresOf, useSheetDesk, type Desk } from "./useDesk";
@@ -55,6 +56,7 @@ export function useRecording(props: Recorded) {
     [],
   );
   const [confirmed, setConfirmed] = useState("");
+  const bench = useAtBench();
   const eager = useRef(false);
   const amend = useAmendReading(sheet.id);
   const { answer, entry } = desk;
@@ -72,6 +74,7 @@ export function useRecording(props: Recorded) {
   /** Keeps the position that has been entered and makes room for the next. */
   function keepPosition() {
     if (desk.settled && answer?.read == null) return;
+    bench?.written("read");
     positions.keep(entered(), desk.settled ? answer : null);
     desk.clear();
     begin();
@@ -106,7 +109,7 @@ export function useRecording(props: Recorded) {
       sheet: sheet.id,
       quantity: quantity.id,
       entered: [...positions.kept.map((one) => one.entered), entered()],
-      fields: asFields(given),
+      fields: { ...asFields(given), ...seenAt(bench, given.place) },
       refused: "",
     });
     props.onMade(id);
@@ -143,6 +146,13 @@ export function useRecording(props: Recorded) {
     if (eager.current && desk.settled) withAnswer();
   });
   return { desk, positions, given, give, outcome, confirmed, takeBack, record };
+}
+
+/** What was done at a simulated bench, and where the part was held if nothing else was said. */
+function seenAt(bench: AtBench | null, said: string) {
+  if (!bench) return {};
+  const { simulated, place } = bench.written("read");
+  return said.trim() || !place ? { simulated } : { simulated, place };
 }
 
 /** What an entry comes to, with its unit; of a look that others follow, what it reads. */

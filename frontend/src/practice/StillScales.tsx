@@ -1,10 +1,9 @@
-import { useState, type KeyboardEvent, type PointerEvent } from "react";
+import type { KeyboardEvent } from "react";
 
 import type { Answer, Instrument } from "../api";
-import { Beam, EDGE, FineScale } from "../strip/Beam";
 import { frameAt } from "../strip/geometry";
-import { Screw } from "../strip/Screw";
-import { bent, STRAIGHT } from "../strip/shape";
+import { Magnifier, useMagnifier } from "../strip/Magnifier";
+import { Scales } from "../strip/Scales";
 import "../strip/strip.css";
 import { useWidth } from "../strip/useWidth";
 
@@ -16,53 +15,38 @@ interface Props {
   label: string;
 }
 
-/** Height of the scales, and where they begin, by kind. */
+/** Where the scales begin, and how high they are, by kind. */
 const HEIGHTS = { vernier: [10, 130], angular: [0, 200], screw: [40, 160], plain: [10, 130] };
 
-const LARGER = 4;
-const BAND = 112;
 /** Pixels by which an arrow key moves the magnifier. */
 const STEP = 6;
-
-interface Place {
-  x: number;
-  y: number;
-}
+const ARROWS: Record<string, [number, number]> = {
+  ArrowRight: [STEP, 0],
+  ArrowLeft: [-STEP, 0],
+  ArrowDown: [0, STEP],
+  ArrowUp: [0, -STEP],
+};
 
 /** The scales as they stand, to be read and not to be moved; a magnifier follows the hand. */
 export function StillScales({ instrument, position, answer, label }: Props) {
   const [ref, width] = useWidth();
-  const [over, setOver] = useState<Place | null>(null);
-  const { lines, kind } = instrument;
-  const [top, height] = HEIGHTS[kind] as [number, number];
-  const angular = kind === "angular";
-  const frame = frameAt(lines, position, width);
-  const shape = angular ? bent(width, EDGE) : STRAIGHT;
-  const drawing =
-    kind === "screw" ? (
-      <Screw {...{ instrument, position, answer, width }} zeroError={0} />
-    ) : (
-      <>
-        <Beam {...{ instrument, frame, shape, answer }} />
-        <FineScale {...{ instrument, frame, shape, position, answer }} />
-      </>
-    );
-  function follow(event: PointerEvent<SVGSVGElement>) {
-    const box = event.currentTarget.getBoundingClientRect();
-    setOver({ x: event.clientX - box.left, y: event.clientY - box.top + top });
-  }
+  const [top, height] = HEIGHTS[instrument.kind] as [number, number];
+  const { over, follow, moved, away } = useMagnifier({ width, top, height });
+  const drawing = (
+    <Scales
+      {...{ instrument, position, answer }}
+      frame={frameAt(instrument.lines, position, width)}
+      narrow={width < 640}
+      zeroError={0}
+      ring={false}
+    />
+  );
   function keys(event: KeyboardEvent) {
-    const [right, down] = ARROWS[event.key] ?? [0, 0];
-    if (!right && !down) return;
+    const by = ARROWS[event.key];
+    if (!by) return;
     event.preventDefault();
-    const from = over ?? { x: width / 2, y: EDGE };
-    setOver({
-      x: Math.min(Math.max(from.x + right * STEP, 0), width),
-      y: Math.min(Math.max(from.y + down * STEP, top), top + height),
-    });
+    moved(...by);
   }
-  const wide = width / LARGER;
-  const high = BAND / LARGER;
   return (
     <div ref={ref} className="still-scales">
       <svg
@@ -75,30 +59,13 @@ export function StillScales({ instrument, position, answer, label }: Props) {
         aria-label={label}
         onPointerMove={follow}
         onPointerDown={follow}
-        onPointerLeave={() => setOver(null)}
-        onBlur={() => setOver(null)}
+        onPointerLeave={away}
+        onBlur={away}
         onKeyDown={keys}
       >
         {drawing}
       </svg>
-      {over && (
-        <svg
-          className="magnifier strip-drawing"
-          width={width}
-          height={BAND}
-          viewBox={`${over.x - wide / 2} ${over.y - high / 2} ${wide} ${high}`}
-          aria-hidden="true"
-        >
-          {drawing}
-        </svg>
-      )}
+      <Magnifier {...{ over, width }}>{drawing}</Magnifier>
     </div>
   );
 }
-
-const ARROWS: Record<string, [number, number]> = {
-  ArrowRight: [1, 0],
-  ArrowLeft: [-1, 0],
-  ArrowDown: [0, 1],
-  ArrowUp: [0, -1],
-};

@@ -7,6 +7,8 @@ interface Props {
   zeroError: number;
   narrow: boolean;
   face: string;
+  /** How thick it is what lies between the faces; without it, the gap is filled. */
+  item?: number | undefined;
 }
 
 /**
@@ -22,7 +24,7 @@ export function Faces(props: Props) {
 const sizes = (narrow: boolean) =>
   narrow ? { top: 132, bottom: 158, knee: 26 } : { top: 160, bottom: 220, knee: 68 };
 
-function OutsideJaws({ frame, position, zeroError, narrow }: Props) {
+function OutsideJaws({ frame, position, zeroError, narrow, item }: Props) {
   const fixed = xOf(frame, 0);
   const moving = xOf(frame, position - zeroError);
   const { top, bottom, knee } = sizes(narrow);
@@ -32,7 +34,12 @@ function OutsideJaws({ frame, position, zeroError, narrow }: Props) {
         className="jaw-fixed"
         d={`M${fixed} ${EDGE}V${bottom - 6}l-10 6h-32l-50 -${knee}V${EDGE}Z`}
       />
-      <Material left={fixed} right={moving} top={top} bottom={bottom - 2} />
+      <Material
+        left={fixed}
+        right={item === undefined ? moving : xOf(frame, item)}
+        top={top}
+        bottom={bottom - 2}
+      />
       <path
         className="jaw-moving"
         d={`M${moving} ${BOTTOM}V${bottom - 6}l10 6h26l22 -${knee} 60 -22V${BOTTOM}Z`}

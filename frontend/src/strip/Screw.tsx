@@ -8,12 +8,14 @@ interface Props {
   zeroError: number;
   answer: Answer | null;
   width: number;
+  /** How thick it is what lies between the faces; without it, the gap is filled. */
+  item?: number | undefined;
 }
 
 const HALF = 46;
 
 /** Frame, spindle, sleeve and thimble; the frame is foreshortened, the scales are not. */
-export function Screw({ instrument, position, zeroError, answer, width }: Props) {
+export function Screw({ instrument, position, zeroError, answer, width, item }: Props) {
   const places = screwPlaces(instrument, position, width);
   const narrow = width < 640;
   const { sleeveFrom, edge } = places;
@@ -21,7 +23,9 @@ export function Screw({ instrument, position, zeroError, answer, width }: Props)
   const passed = answer?.main.value == null ? null : lastMark(places.marks);
   return (
     <g className="screw">
-      {!narrow && <Frame gap={position - zeroError} pitch={instrument.lines.pitch ?? 1} />}
+      {!narrow && (
+        <Frame gap={position - zeroError} item={item} pitch={instrument.lines.pitch ?? 1} />
+      )}
       <rect
         className="steel"
         x={sleeveFrom}
@@ -73,10 +77,18 @@ export function Screw({ instrument, position, zeroError, answer, width }: Props)
 
 const lastMark = (marks: { index: number }[]) => marks.at(-1)?.index ?? null;
 
+interface FrameProps {
+  gap: number;
+  item: number | undefined;
+  pitch: number;
+}
+
 /** The frame with anvil and spindle, and the object between them: the gap grows with the length. */
-function Frame({ gap, pitch }: { gap: number; pitch: number }) {
+function Frame({ gap, item = gap, pitch }: FrameProps) {
   const anvil = 152;
-  const tip = anvil + Math.max(0, Math.min((gap / pitch) * 6, 150));
+  const at = (length: number) => anvil + Math.max(0, Math.min((length / pitch) * 6, 150));
+  const tip = at(gap);
+  const end = at(item);
   return (
     <g>
       <path
@@ -85,13 +97,13 @@ function Frame({ gap, pitch }: { gap: number; pitch: number }) {
       />
       <rect className="steel" x={94} y={DATUM - 18} width={anvil - 94} height={36} />
       <rect className="steel" x={tip} y={DATUM - 18} width={Math.max(320 - tip, 0)} height={36} />
-      {tip - anvil > 2 && (
+      {end - anvil > 2 && (
         <rect
           className="object"
           fill="url(#hatch)"
           x={anvil}
           y={DATUM - 34}
-          width={tip - anvil}
+          width={end - anvil}
           height={68}
         />
       )}

@@ -3,18 +3,14 @@ import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerE
 import { throttle } from "throttle-debounce";
 
 import type { Answer, Instrument } from "../api";
-import { Beam, EDGE, FineScale, heights } from "./Beam";
-import { frameAt, frameKept, viewLength, xOf, type Frame } from "./geometry";
+import { frameAt, frameKept, viewLength, type Frame } from "./geometry";
 import { Digits } from "./Digits";
-import { Faces, Hatch } from "./Jaws";
 import { Lens } from "./Lens";
 import { Locator } from "./Locator";
-import { Ring } from "./Ring";
 import type { Swept } from "./ring";
-import { Screw } from "./Screw";
+import { Scales } from "./Scales";
 import { screwPlaces } from "./screwGeometry";
 import { ScrewLens } from "./ScrewLens";
-import { bent, STRAIGHT } from "./shape";
 import "./strip.css";
 import { Turns } from "./Turns";
 import { useWheel } from "./useWheel";
@@ -147,11 +143,7 @@ export function Strip(props: StripProps) {
         onPointerCancel={release}
         onKeyDown={keys}
       >
-        {kind === "screw" ? (
-          <Screw {...props} {...{ answer, width, position }} />
-        ) : (
-          <Sliding {...props} {...{ answer, frame, narrow, position }} />
-        )}
+        <Scales {...props} {...{ answer, frame, narrow, position }} />
       </svg>
       {props.steps && (
         <div className="strip-steps">
@@ -174,68 +166,6 @@ export function Strip(props: StripProps) {
       <Locator lines={lines} frame={frame} position={position} />
     </div>
   );
-}
-
-type SlidingProps = Omit<StripProps, "onMove" | "onRelease" | "onTurn"> & {
-  frame: Frame;
-  narrow: boolean;
-};
-
-/** A vernier, straight with its faces or bent round a circle with its ring. */
-function Sliding({ instrument, answer, frame, narrow, ...props }: SlidingProps) {
-  const { position, zeroError, face, meeting, swept = null } = props;
-  const angular = instrument.kind === "angular";
-  const jaws = !angular && instrument.kind !== "plain";
-  const shape = angular ? bent(frame.width, EDGE) : STRAIGHT;
-  return (
-    <>
-      {jaws && face != null && <Faces {...{ frame, position, zeroError, narrow, face }} />}
-      <Beam {...{ instrument, frame, answer, shape }} />
-      {instrument.kind === "plain" ? (
-        <Laid from={xOf(frame, 0)} to={xOf(frame, position)} />
-      ) : (
-        <FineScale
-          {...{ instrument, frame, answer, shape, position }}
-          {...(meeting ? { meeting } : {})}
-        />
-      )}
-      {angular && (
-        <Ring position={position} swept={swept && { ...swept, to: position }} small={narrow} />
-      )}
-      {!narrow && answer?.meets != null && !angular && (
-        <Fan
-          x={xOf(frame, answer.meets)}
-          y={heights(instrument)(112) > 100 ? 112 : 128}
-          width={frame.width}
-        />
-      )}
-    </>
-  );
-}
-
-/** What is laid along a scale without a fine one, from its zero to where it is read. */
-function Laid({ from, to }: { from: number; to: number }) {
-  return (
-    <g className="fine-scale">
-      <Hatch />
-      <rect
-        className="object"
-        fill="url(#hatch)"
-        x={Math.min(from, to)}
-        y={EDGE + 6}
-        width={Math.abs(to - from)}
-        height={58}
-      />
-      <line className="pointer" x1={to} x2={to} y1={EDGE - 30} y2={EDGE + 74} />
-    </g>
-  );
-}
-
-/** The light from the coincidence to the lens that shows it larger. */
-function Fan({ x, y, width }: { x: number; y: number; width: number }) {
-  const left = width * 0.4 + 40;
-  const right = width * 0.84 - 40;
-  return <path className="strip-fan" d={`M${x - 5} ${y}L${left} 140H${right}L${x + 5} ${y}Z`} />;
 }
 
 const lowest = ({ kind, lines }: Instrument) =>

@@ -138,6 +138,7 @@ export function reading(some: Partial<Reading>): Reading {
     value: 6.3,
     at: null,
     history: [],
+    simulated: "",
     ...some,
   };
 }
@@ -185,6 +186,7 @@ export function quantity(some: Partial<Quantity>): Quantity {
     hints: [],
     places: [],
     places_apart: false,
+    simulated: "",
     advice: "",
     ...some,
   };

@@ -10,6 +10,8 @@ import {
   type ZeroOff,
   type ZeroStands,
 } from "../api";
+import { useAtBench } from "../bench/AtBench";
+import { ZeroAtBench } from "../bench/ZeroAtBench";
 import { Equation } from "../equation/Equation";
 import { Strip } from "../strip";
 import { EarlierLooks } from "./EarlierLooks";
@@ -53,6 +55,7 @@ function ZeroLook(props: Props) {
   const { data: words } = useWords();
   const tool = useAmendInstrument(sheet.id);
   const look = useZeroLook(props);
+  const bench = useAtBench();
   const { desk, equation, face, phase, reference, position } = look;
   const { answer } = desk;
   const error = answer?.finding?.error ?? null;
@@ -79,18 +82,22 @@ function ZeroLook(props: Props) {
           <SideChoices instrument={instrument} chosen={sideOf(error)} onChoose={look.choose} />
         )
       )}
-      <Strip
-        instrument={instrument}
-        face={face}
-        position={position}
-        live={answer !== null}
-        answer={answer}
-        zeroError={error ?? position}
-        label={say("zero-closed-scales")}
-        readOut={answer?.read ?? say("zero-not-set")}
-        onMove={desk.move}
-        onRelease={desk.release}
-      />
+      {bench?.standing ? (
+        <ZeroAtBench bench={bench} standing={bench.standing} />
+      ) : (
+        <Strip
+          instrument={instrument}
+          face={face}
+          position={position}
+          live={answer !== null}
+          answer={answer}
+          zeroError={error ?? position}
+          label={say("zero-closed-scales")}
+          readOut={answer?.read ?? say("zero-not-set")}
+          onMove={desk.move}
+          onRelease={desk.release}
+        />
+      )}
       <Equation
         ref={equation}
         desk={desk}

@@ -14,6 +14,7 @@ import {
 } from "../api";
 import { figuresOf, useSheetDesk } from "../desk/useDesk";
 import type { EquationHandle } from "../equation/Equation";
+import { useAtBench } from "../bench/AtBench";
 import { say } from "../voice";
 
 interface Looked {
@@ -47,6 +48,7 @@ export function useZeroLook({ sheet, instrument, quantity, off = null, onClose }
   const equation = useRef<EquationHandle>(null);
   const add = useAddZeroCheck(sheet.id);
   const amend = useAmendQuantity(sheet.id);
+  const bench = useAtBench();
   const { answer, entry } = desk;
   const position = entry.position ?? answer?.position ?? 0;
   useEffect(() => {
@@ -75,6 +77,7 @@ export function useZeroLook({ sheet, instrument, quantity, off = null, onClose }
         ...figures,
         reference: reference.trim() === "" ? null : reference.trim().replace(",", "."),
         phase,
+        ...(bench && { simulated: bench.written("zero").simulated }),
       });
       const now = changed.quantities.find((one) => one.id === quantity?.id);
       if (now) await amend.mutateAsync({ seen: now, zero: [...now.zero, id], ...OWN });

@@ -1930,12 +1930,12 @@ bench-about-film = sixteen layers at once; the result is of one
 bench-about-foil = the angle between its two green lines
 bench-does-not-fit = This part is not measured with this tool: the foil goes with the circle, everything else with the others.
 bench-place = { $place ->
-    [end] near one end
-    [middle] in the middle
-    [far-end] near the other end
-    [cut] at the cut edge
-    [left] the line to the left
-   *[right] the line to the right
+    [end] one end
+    [middle] middle
+    [far-end] other end
+    [cut] cut edge
+    [left] left line
+   *[right] right line
 }
 bench-no-such-act = Nothing at this bench can be done that is called { $text }.
 bench-not-now = { $do ->
@@ -1999,3 +1999,38 @@ bench-nothing-to-reveal = There is nothing to reveal yet: a reading that counts,
 door-nothing-open = No quantity is open: open one, or name it with ?sheet=…&quantity=….
 door-not-pairs = This quantity is read in pairs: a device can leave single readings only.
 door-lines = A reading a line, one at least and { $most } at most.
+bench-take-a-tool = Take a tool
+bench-and-a-part = and a part from the drawer
+bench-measure-it = Measure it
+bench-hand = what the hand does
+bench-where = where the part is held
+bench-stands = { $name } at the bench.
+bench-data = Data button
+bench-reveal = Reveal the truth
+bench-truth = The truth
+bench-truth-is = it is
+bench-you-found = you found
+bench-what-cost = What made the difference
+bench-act-wipe = Wipe the faces
+bench-act-open = Open
+bench-act-turn = Turn the part
+bench-act-close = { $tool ->
+    [screw] Turn the { $ratchet }
+    [circle] Bring the cross-hair on
+   *[other] Close gently
+}
+bench-act-force = { $tool ->
+    [screw] Turn the { $thimble } tight
+   *[other] Press hard
+}
+bench-act-ease = { $tool ->
+    [circle] From the other side
+   *[other] Back a little
+}
+bench-act-lock = Lock
+bench-act-unlock = Unlock
+bench-act-lift = { $tool ->
+    [circle] Through the magnifier
+   *[other] Lift to the eye
+}
+bench-bench-2 = Bench

@@ -197,9 +197,9 @@ def _ease(bench: Bench, _: str) -> Bench:
 
 
 def _move(bench: Bench, what: str) -> Bench:
-    """To where a hand asks; beyond what is in the way it presses."""
+    """To where a hand asks, as the eye sees it; beyond what is in the way it presses."""
     try:
-        to = float(what)
+        to = float(what) - (bench.shown - bench.at)
     except ValueError:
         raise NoSuchAct(what) from None
     if not isfinite(to):

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
+from dataclasses import replace
 from fractions import Fraction
 
 from metrion.core.bench.acts import Do, Simulated
@@ -52,7 +53,7 @@ def _lying(sort: str, key: str) -> LyingView:
 
 def tool_view(tool: Tool) -> InstrumentView:
     """A tool as it is drawn."""
-    instrument = INSTRUMENTS[tool]
+    instrument = replace(INSTRUMENTS[tool], name=say(fact("bench-simulated-tool", tool=tool)))
     return instrument_view(instrument, Kept(instrument.id, instrument_record(instrument), 0, 0))
 
 
