@@ -3,7 +3,9 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
+from dataclasses import dataclass
 from fractions import Fraction
+from itertools import islice
 
 from metrion.core.declared import Sign
 from metrion.core.exact.numbers import to_text
@@ -13,6 +15,7 @@ from metrion.core.json import Json, Record
 from metrion.core.practice.diagnosis import Diagnosis
 from metrion.core.practice.exercise import QUESTIONS, Exercise, Question
 from metrion.core.practice.made import Wanted, exercises
+from metrion.core.practice.traps import Level, is_of
 from metrion.core.quantity.observations import Arc
 from metrion.core.scales import Indication, ScrewScale, VernierScale
 from metrion.formats.chance import chance_of
@@ -38,6 +41,46 @@ def exercises_of(
     """
     wanted = Wanted(Kind(kind) if kind else None, Question(question) if question else None)
     return exercises(seed, chance_of(seed, kind, question), wanted)
+
+
+_MOST_TRIED = 600
+"""So many exercises are looked through for one that is as hard as was asked for."""
+
+
+@dataclass(frozen=True)
+class Which:
+    """An exercise of the page.
+
+    Attributes:
+        seed, at: the one at a place among those of a seed.
+        kind, question: of which it is; empty for any.
+        level: how hard it is to be.
+        slip: which slip is to be possible in it; empty for any.
+    """
+
+    seed: int
+    at: int
+    kind: str = ""
+    question: str = ""
+    level: Level = Level.ANY
+    slip: str = ""
+
+    def __str__(self) -> str:
+        return f"{self.seed}-{self.at} {self.kind} {self.question} {self.level} {self.slip}"
+
+
+def exercise_at(which: Which) -> Exercise | None:
+    """The exercise at a place; None where a question is not asked of a kind of tool.
+
+    Where none is as hard as was asked for, or gives room to the slip, it is any.
+    """
+    kind, question = which.kind or None, which.question or None
+    some = exercises_of(which.seed, kind, question)
+    if which.level is Level.ANY and not which.slip:
+        return next(islice(some, which.at - 1, None), None)
+    fitting = (one for one in islice(some, _MOST_TRIED) if is_of(one, which.level, which.slip))
+    found = next(islice(fitting, which.at - 1, None), None)
+    return found or next(exercises_of(which.seed, kind, question), None)
 
 
 def exercise_record(exercise: Exercise) -> Record:

@@ -118,3 +118,18 @@ class SettingRow(Base):
 
     name: Mapped[str] = mapped_column(primary_key=True)
     value: Mapped[Json] = mapped_column(JsonText)
+
+
+class AttemptRow(Base):
+    """The first answer to an exercise of practice; an empty one where it was shown instead."""
+
+    __tablename__ = "attempts"
+
+    id: Mapped[int] = mapped_column(primary_key=True, autoincrement=True)
+    exercise: Mapped[str] = mapped_column(unique=True)
+    skill: Mapped[str]
+    given: Mapped[str]
+    verdict: Mapped[str]
+    slips: Mapped[Json] = mapped_column(JsonText)
+    seconds: Mapped[float]
+    at: Mapped[datetime]

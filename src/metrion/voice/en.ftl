@@ -2034,3 +2034,51 @@ bench-act-lift = { $tool ->
    *[other] Lift to the eye
 }
 bench-bench-2 = Bench
+
+## Practice: slips that the page names besides, and what tells slips apart
+
+slip-half-mark-counted = The half mark only stands between the marks that count: the { $thimble } goes round once from one of those to the next.
+slip-division-over-lines = The { $sleeve }’s division was divided by the lines; it is the { $pitch } that is.
+slip-fine-division = The length of a fine division is not the { $least_count }: that is how much it differs from the nearest whole number of main divisions.
+slip-mark-of-the-line-alone = This is the mark that the line meets. Take the last mark that the zero line has passed, then add the line.
+slip-carried-at-a-hundred = Minutes carry at sixty, not at a hundred.
+slip-halved-needlessly = The whole angle was asked for, not its half.
+slip-added-for-difference = The two positions were added; the angle between them is their difference.
+slip-inch-for-millimetre = This is in the other unit: one inch is 25.4 mm.
+slip-rounded-too-soon = Rounded too soon: an answer here has the decimals of the { $least_count }.
+slip-cut-off = Cut off too soon: an answer here has the decimals of the { $least_count }.
+practice-which-main = Which main mark did you write down?
+practice-which-fine = What did you add for the fine line?
+practice-which-least-count = What did you take as { $least_count }?
+practice-which-zero = What did you take off for the zero?
+practice-wrote = { $what }
+practice-off-main = { $count ->
+    [one] Off by one main mark, and a little: look at the main reading first.
+   *[other] Off by { $count } main marks, and perhaps a little: look at the main reading first.
+}
+practice-off-fine = Off by { $off }: the main reading may be right, look at the fine line and at the zero.
+seen-end-past = The end lies { $marks ->
+    [0] at the numeral { $numeral }.
+    [one] at the next mark after the numeral { $numeral }.
+   *[other] at mark { $marks } after the numeral { $numeral }.
+}
+seen-end-before = The end lies before the 0, at mark { $marks } below it.
+
+## Practice: the path
+
+practice-again = Once more what slipped lately.
+practice-skill = { $skill ->
+    [marks] Marks alone
+    [vernier-least-count] { $least_count } of a caliper
+    [vernier-reading] Read a caliper
+    [vernier-zero] { $zero_error } of a caliper
+    [vernier-corrected] Corrected reading, caliper
+    [screw-least-count] { $least_count } of a screw gauge
+    [screw-reading] Read a screw gauge
+    [screw-zero] { $zero_error } of a screw gauge
+    [screw-corrected] Corrected reading, screw gauge
+    [mean] Mean of several
+    [circle-least-count] { $least_count } of a circle
+    [circle-reading] Read a circle
+   *[sweep] Angle between two positions
+}

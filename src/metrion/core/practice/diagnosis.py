@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 from fractions import Fraction
@@ -10,10 +11,11 @@ from itertools import combinations
 from metrion.core.exact.angles import FULL_CIRCLE
 from metrion.core.exact.numbers import Number
 from metrion.core.exact.rounding import round_half_away
-from metrion.core.facts import Fact, fact
+from metrion.core.facts import Fact, Figure, fact
+from metrion.core.practice.apart import Apart, Made, tell_apart
 from metrion.core.practice.exercise import Exercise, Question, least_decimals
 from metrion.core.practice.given import Given, understood
-from metrion.core.practice.slips import SLIPS
+from metrion.core.practice.slips import SLIPS, Slip, Step
 from metrion.core.practice.work import Departure, Work
 
 MOST_PAIRS = 8
@@ -36,24 +38,37 @@ class Diagnosis:
         verdict: what it is.
         slips: the codes that give exactly this answer, the likeliest first; pairs as ``a+b``.
         says: the same for people.
+        step: at which the likeliest was made.
+        apart: the question that tells several apart.
     """
 
     verdict: Verdict
     slips: tuple[str, ...] = ()
     says: tuple[Fact, ...] = ()
+    step: Step | None = None
+    apart: Apart | None = None
 
 
-def diagnose(exercise: Exercise, text: str) -> Diagnosis:
-    """Judge an answer, and name the slips that give exactly it."""
+def diagnose(exercise: Exercise, text: str, further: Sequence[Slip] = ()) -> Diagnosis:
+    """Judge an answer, and name the slips that give exactly it.
+
+    Args:
+        further: slips that are named besides those of files, after them.
+    """
     given = understood(exercise, text)
     if given is None:
         return Diagnosis(Verdict.UNREADABLE, says=(fact("practice-unreadable"),))
     if _is_right(exercise, given):
         verdict = Verdict.RIGHT if _as_expected(exercise, given) else Verdict.ROUNDED
         return Diagnosis(verdict, says=(fact(f"practice-{verdict}"),))
-    codes = _named(exercise, given)
+    search = _Search(exercise, given)
+    if alone := search.alone(further):
+        codes = tuple(slip.code for slip, _ in alone)
+        apart = tell_apart(search.work, alone) if further else None
+        return Diagnosis(Verdict.WRONG, codes, (fact(f"slip-{codes[0]}"),), alone[0][0].step, apart)
+    codes = search.in_pairs()
     says = tuple(fact(f"slip-{code}") for pair in codes[:1] for code in pair.split("+"))
-    return Diagnosis(Verdict.WRONG, codes, says or (fact("practice-no-slip"),))
+    return Diagnosis(Verdict.WRONG, codes, says or _off(exercise, given))
 
 
 def _is_right(exercise: Exercise, given: Given) -> bool:
@@ -66,24 +81,62 @@ def _as_expected(exercise: Exercise, given: Given) -> bool:
     return given.decimals == len(exercise.answer.partition(".")[2])
 
 
-def _named(exercise: Exercise, given: Given) -> tuple[str, ...]:
-    work = Work(exercise)
-    ways = [(slip, list(slip.ways(work))) for slip in SLIPS]
-    answer = _Answer(exercise, given)
-    alone = [
-        slip for slip, found in ways if any(answer.is_that(work.outcome(way)) for way in found)
-    ]
-    if alone:
-        return tuple(slip.code for slip in sorted(alone, key=lambda slip: -slip.weight))
-    pairs = _Pairs(work, answer)
-    rough = [(slip, [(way, way.roughly()) for way in found]) for slip, found in ways if found]
-    two = [
-        (first, second)
-        for (first, some), (second, others) in combinations(rough, 2)
-        if first.step is not second.step and pairs.give(some, others)
-    ]
-    two.sort(key=lambda pair: -pair[0].weight * pair[1].weight)
-    return tuple(f"{first.code}+{second.code}" for first, second in two[:MOST_PAIRS])
+class _Search:
+    """Which slips give an answer."""
+
+    def __init__(self, exercise: Exercise, given: Given) -> None:
+        self.work = Work(exercise, written=given.decimals)
+        self.answer = _Answer(exercise, given)
+        fit = [slip for slip in SLIPS if slip.code in _OF_PLAIN or not exercise.is_plain]
+        self.ways = [(slip, list(slip.ways(self.work))) for slip in fit]
+
+    def alone(self, further: Sequence[Slip]) -> list[Made]:
+        """Those that give it by themselves, the likeliest first, each in the way that does."""
+        found = [*self._giving(self.ways)]
+        found.sort(key=lambda made: -made[0].weight)
+        beyond = ((slip, list(slip.ways(self.work))) for slip in further)
+        return [*found, *self._giving(beyond)]
+
+    def _giving(self, ways: Iterable[tuple[Slip, list[Departure]]]) -> Iterator[Made]:
+        for slip, some in ways:
+            for way in some:
+                if self.answer.is_that(self.work.outcome(way)):
+                    yield slip, way
+                    break
+
+    def in_pairs(self) -> tuple[str, ...]:
+        """Two that give it together, the likeliest first."""
+        pairs = _Pairs(self.work, self.answer)
+        rough = [
+            (slip, [(way, way.roughly()) for way in found]) for slip, found in self.ways if found
+        ]
+        two = [
+            (first, second)
+            for (first, some), (second, others) in combinations(rough, 2)
+            if first.step is not second.step and pairs.give(some, others)
+        ]
+        two.sort(key=lambda pair: -pair[0].weight * pair[1].weight)
+        return tuple(f"{first.code}+{second.code}" for first, second in two[:MOST_PAIRS])
+
+
+_OF_PLAIN = frozenset({"next-mark", "mark-before", "unit-tenfold", "unit-tenth"})
+"""The slips that can be made where there is no fine scale."""
+
+
+def _off(exercise: Exercise, given: Given) -> tuple[Fact, ...]:
+    """Of an answer that no slip gives: how far off it is, and in which part."""
+    return (*_part(exercise, given), fact("practice-no-slip"))
+
+
+def _part(exercise: Exercise, given: Given) -> Iterator[Fact]:
+    tool, off = exercise.instrument, given.value - exercise.value
+    if exercise.question is Question.LEAST_COUNT:
+        return
+    marks = round(off / tool.scale.mark)
+    if marks and abs(off - marks * tool.scale.mark) <= 2 * tool.least_count:
+        yield fact("practice-off-main", count=abs(marks))
+    elif abs(off) < tool.scale.mark:
+        yield fact("practice-off-fine", off=Figure(tool.with_unit(abs(off))))
 
 
 _Way = tuple[Departure, Departure]

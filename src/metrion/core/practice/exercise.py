@@ -35,7 +35,10 @@ QUESTIONS = {
     Kind.SCREW: OF_LENGTHS,
     Kind.ANGULAR: OF_CIRCLES,
 }
-"""What can be asked of each kind of tool."""
+"""What the commands ask of each kind of tool."""
+
+ON_THE_PAGE = {Kind.PLAIN: (Question.READING,), **QUESTIONS}
+"""What can be asked on the page, where there are plain scales too."""
 
 
 @dataclass(frozen=True)
@@ -68,6 +71,11 @@ class Exercise:
     def angular(self) -> bool:
         """Whether its answer is an angle."""
         return self.instrument.kind is Kind.ANGULAR
+
+    @property
+    def is_plain(self) -> bool:
+        """Whether there is no fine scale to be read."""
+        return self.instrument.kind is Kind.PLAIN
 
     @property
     def value(self) -> Fraction:

@@ -10,10 +10,10 @@ from typing import TypeVar
 
 from metrion.core.exact.angles import FULL_CIRCLE
 from metrion.core.instruments.instrument import Instrument, Kind
-from metrion.core.practice.exercise import QUESTIONS, Exercise, Question, answer_text
+from metrion.core.practice.exercise import ON_THE_PAGE, Exercise, Question, answer_text
 from metrion.core.practice.work import right
 from metrion.core.quantity.observations import Arc
-from metrion.core.scales import Indication, Scale, ScrewScale, VernierScale
+from metrion.core.scales import Indication, PlainScale, Scale, ScrewScale, VernierScale
 
 _T = TypeVar("_T")
 Chance = Callable[[int], int]
@@ -42,6 +42,12 @@ def _circle(key: str, name: str, division: str, n: int, span: int) -> Instrument
     return Instrument(key, name, Kind.ANGULAR, "arcmin", VernierScale(Fraction(division), n, span))
 
 
+def _plain(key: str, name: str, division: str, high: str, unit: str) -> Instrument:
+    return Instrument(
+        key, name, Kind.PLAIN, unit, PlainScale(Fraction(division)), (Fraction(0), Fraction(high))
+    )
+
+
 TOOLS = (
     _vernier("v10", "Caliper, ten lines", "1", 10, 9, "150", "mm"),
     _vernier("v10w", "Caliper, ten wide lines", "1", 10, 19, "150", "mm"),
@@ -68,6 +74,14 @@ TOOLS = (
 )
 """The tools of exercises, by what is counted on them; their names are for files only."""
 
+PLAIN_TOOLS = (
+    _plain("p1", "Scale in millimetres", "1", "300", "mm"),
+    _plain("p05", "Scale in half millimetres", "0.5", "150", "mm"),
+    _plain("p01c", "Scale in centimetres", "0.1", "30", "cm"),
+    _plain("p16i", "Scale in sixteenths", "1/16", "12", "in"),
+)
+"""Scales without a fine one; on the page only."""
+
 
 @dataclass(frozen=True)
 class Wanted:
@@ -85,8 +99,8 @@ class Wanted:
         """Every tool with every question that can be asked of it and is wanted."""
         return [
             (tool, question)
-            for tool in TOOLS
-            for question in QUESTIONS[tool.kind]
+            for tool in (PLAIN_TOOLS if self.kind is Kind.PLAIN else TOOLS)
+            for question in ON_THE_PAGE[tool.kind]
             if self.kind in (None, tool.kind) and self.question in (None, question)
         ]
 

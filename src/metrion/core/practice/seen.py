@@ -15,7 +15,7 @@ from metrion.core.facts import Fact, Figure, Name, fact
 from metrion.core.instruments.appearance import Growth
 from metrion.core.instruments.drawing import main_numerals
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.scales import Indication, ScrewScale, VernierScale
+from metrion.core.scales import Indication, PlainScale, ScrewScale, VernierScale
 
 _TOLD = 5
 """Lines of which it is told how they stand."""
@@ -28,6 +28,8 @@ def seen(instrument: Instrument, look: Indication) -> Iterator[Fact]:
     if isinstance(scale, ScrewScale):
         yield _passed(instrument, scale.last_mark(look), "edge")
         yield from _at_the_datum(instrument, scale, int(look.line))
+    elif isinstance(scale, PlainScale):
+        yield _passed(instrument, look.main, "end")
     elif isinstance(scale, VernierScale):
         yield _passed(instrument, look.main, "zero")
         yield from _at_the_marks(instrument.reading(look), scale, int(look.line))

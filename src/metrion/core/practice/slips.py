@@ -347,4 +347,4 @@ SLIPS = (
     Slip("divided-by-one-less", Step.MEAN, divided_by_one_less),
     Slip("sign", Step.SIGN, sign),
 )
-"""Every slip that has a name, in the order in which equally likely ones are told."""
+"""Every slip that files name, in the order in which equally likely ones are told."""

@@ -110,9 +110,20 @@ def count_of(instrument: Instrument, look: Indication) -> Fraction:
 class Work:
     """An exercise with its looks taken apart, ready to be worked out right or otherwise."""
 
-    def __init__(self, exercise: Exercise, number: Callable[[Fraction], Number] = Fraction) -> None:
-        """With exact numbers, or with floats where it need only be roughly."""
+    def __init__(
+        self,
+        exercise: Exercise,
+        number: Callable[[Fraction], Number] = Fraction,
+        written: int | None = None,
+    ) -> None:
+        """Take it apart.
+
+        Args:
+            number: with exact numbers, or with floats where it need only be roughly.
+            written: how many decimals the answer was written with, where that is known.
+        """
         self.exercise = exercise
+        self.written = written
         tool = exercise.instrument
 
         def parts(look: Indication) -> tuple[Number, Number]:
@@ -137,14 +148,14 @@ class Work:
         if question is Question.LEAST_COUNT:
             return least
         if question is Question.ZERO_ERROR and (departure.zero or departure.counted_back):
-            return self._zero(departure, least)
+            return self.zero_taken(departure, least)
         read = self._read_by(departure, least)
         if question is Question.SWEEP:
             return self._swept(read, departure)
         if question is Question.CORRECTED:
-            return read[0] - self._zero(departure, least)
+            return read[0] - self.zero_taken(departure, least)
         if question is Question.MEAN:
-            return self._averaged(read, self._zero(departure, least), departure)
+            return self._averaged(read, self.zero_taken(departure, least), departure)
         return read[0]
 
     def _read_by(self, departure: Departure, least: Number) -> list[Number]:
@@ -162,7 +173,8 @@ class Work:
             return start + departure.worths[index]
         return start + departure.counts.get(index, count) * least
 
-    def _zero(self, departure: Departure, least: Number) -> Number:
+    def zero_taken(self, departure: Departure, least: Number) -> Number:
+        """What is taken off as zero error."""
         if self.zero is None or departure.zero is Zero.LEFT_OUT:
             return self._nothing
         start, count = self.zero
