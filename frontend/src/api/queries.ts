@@ -296,9 +296,39 @@ export function useExercise(which: Schemas["Which"]) {
 
 /** Judges an answer. */
 export function useGiveAnswer() {
+  const queries = useQueryClient();
   return useMutation({
     mutationFn: (attempt: Schemas["Attempt"]) =>
       body(client.POST("/api/practice/answer", { body: attempt })),
+    onSuccess: () => void queries.invalidateQueries({ queryKey: PATH }),
+  });
+}
+
+const PATH = ["path"] as const;
+
+/** Where a learner stands, and what comes next. */
+export function usePath() {
+  return useQuery({
+    queryKey: PATH,
+    queryFn: () => body(client.GET("/api/practice/path")),
+    staleTime: Infinity,
+  });
+}
+
+/** Forgets all that was answered. */
+export function useForgetPath() {
+  const queries = useQueryClient();
+  return useMutation({
+    mutationFn: () => body(client.DELETE("/api/practice/path")),
+    onSuccess: () => queries.invalidateQueries({ queryKey: PATH }),
+  });
+}
+
+/** Judges the answers on a printed sheet. */
+export function useMarkSheet() {
+  return useMutation({
+    mutationFn: (filled: Schemas["Filled"]) =>
+      body(client.POST("/api/practice/sheet", { body: filled })),
   });
 }
 
@@ -306,7 +336,8 @@ export function useGiveAnswer() {
 export function useShownAnswer(which: Schemas["Which"], enabled: boolean) {
   return useQuery({
     queryKey: ["shown", which],
-    queryFn: () => body(client.POST("/api/practice/shown", { body: which })),
+    queryFn: () =>
+      body(client.POST("/api/practice/shown", { body: { ...which, given: "", seconds: 0 } })),
     staleTime: Infinity,
     enabled,
   });

@@ -1,20 +1,29 @@
-import { Button, Input, Segmented, Select, Skeleton, type InputRef } from "antd";
-import { useEffect, useRef, useState } from "react";
+import { Segmented, Select } from "antd";
+import { useState } from "react";
 import { useSearchParams } from "react-router";
 
-import { useExercise, useGiveAnswer, useShownAnswer, type Schemas } from "../api";
 import { say } from "../voice";
+import { Drill } from "./Drill";
+import { Exercise, type Which } from "./Exercise";
+import { rememberedLook, rememberLook, type PhotoLook } from "./look";
+import { LookChoice } from "./LookChoice";
+import { Path } from "./Path";
 import "./practice.css";
-import { StillScales } from "./StillScales";
+import { SheetAnswers } from "./SheetAnswers";
 
-type Which = Required<Schemas["Which"]>;
-
-const KINDS = ["", "vernier", "screw", "angular"] as const;
+const KINDS = ["", "plain", "vernier", "screw", "angular"] as const;
 const LENGTHS = ["", "least-count", "zero-error", "reading", "corrected", "mean"] as const;
 const ANGLES = ["", "least-count", "reading", "sweep"] as const;
 const EVERY = [...LENGTHS, "sweep"] as const;
-const questionsOf = (kind: Which["kind"]): readonly Which["question"][] =>
-  kind === "" ? EVERY : kind === "angular" ? ANGLES : LENGTHS;
+const QUESTIONS: Record<Which["kind"], readonly Which["question"][]> = {
+  "": EVERY,
+  plain: ["reading"],
+  vernier: LENGTHS,
+  screw: LENGTHS,
+  angular: ANGLES,
+};
+const WAYS = ["path", "pick", "drill", "sheet"] as const;
+type Way = (typeof WAYS)[number];
 
 const SEEDS = 1_000_000;
 const newSeed = () => crypto.getRandomValues(new Uint32Array(1)).map((one) => one % SEEDS)[0] ?? 0;
@@ -23,15 +32,26 @@ const newSeed = () => crypto.getRandomValues(new Uint32Array(1)).map((one) => on
 export default function PracticePage() {
   const [address, setAddress] = useSearchParams();
   const [own] = useState(newSeed);
+  const [look, setLook] = useState(rememberedLook);
   const which: Which = {
     seed: Number(address.get("seed") ?? own) || 0,
     at: Math.max(1, Number(address.get("at")) || 1),
     kind: KINDS.find((kind) => kind === address.get("kind")) ?? "",
     question: EVERY.find((question) => question === address.get("question")) ?? "",
+    level: "",
+    slip: "",
   };
-  const go = (some: Partial<Which>) => {
-    const next = Object.entries({ ...which, ...some }).filter(([, value]) => value !== "");
+  const way =
+    WAYS.find((one) => one === address.get("way")) ?? (address.has("seed") ? "pick" : "path");
+  const go = (to: Way, some: Partial<Which> = {}) => {
+    const { seed, at, kind, question } = { ...which, ...some };
+    const said = to === "pick" || to === "drill" ? { seed, at, kind, question } : {};
+    const next = Object.entries({ way: to, ...said }).filter(([, value]) => value !== "");
     setAddress(new URLSearchParams(next.map(([name, value]) => [name, String(value)])));
+  };
+  const choose = (chosen: PhotoLook | null) => {
+    rememberLook(chosen);
+    setLook(chosen);
   };
   return (
     <div className="page practice">
@@ -39,98 +59,55 @@ export default function PracticePage() {
       <p className="quiet">{say("practice-why")}</p>
       <div className="practice-choice">
         <Segmented
-          aria-label={say("instruments-kind")}
-          value={which.kind}
-          options={KINDS.map((kind) => ({
-            value: kind,
-            label: say(`practice-kind-${kind || "any"}`),
-          }))}
-          onChange={(kind) => go({ kind, question: "", at: 1 })}
+          aria-label={say("practice-way")}
+          value={way}
+          options={WAYS.map((one) => ({ value: one, label: say(`practice-way-${one}`) }))}
+          onChange={(one) => go(one, { at: 1 })}
         />
-        <Select
-          aria-label={say("practice-question")}
-          value={which.question}
-          options={questionsOf(which.kind).map((question) => ({
-            value: question,
-            label: say(`practice-question-${question || "any"}`),
-          }))}
-          onChange={(question) => go({ question, at: 1 })}
-        />
+        {way !== "sheet" && <LookChoice look={look} onLook={choose} />}
       </div>
-      <Exercise key={JSON.stringify(which)} which={which} onNext={() => go({ at: which.at + 1 })} />
+      {(way === "pick" || way === "drill") && (
+        <What which={which} onWhat={(some) => go(way, { ...some, at: 1 })} />
+      )}
+      {way === "path" && (
+        <Path look={look} onPick={(kind, question) => go("pick", { kind, question, at: 1 })} />
+      )}
+      {way === "pick" && (
+        <Exercise
+          key={JSON.stringify(which)}
+          which={which}
+          look={look}
+          onNext={() => go("pick", { at: which.at + 1 })}
+        />
+      )}
+      {way === "drill" && <Drill key={JSON.stringify(which)} which={which} look={look} />}
+      {way === "sheet" && <SheetAnswers />}
     </div>
   );
 }
 
-function Exercise({ which, onNext }: { which: Which; onNext: () => void }) {
-  const { data: exercise, error } = useExercise(which);
-  const [given, setGiven] = useState("");
-  const [shown, setShown] = useState(false);
-  const answer = useGiveAnswer();
-  const said = answer.data;
-  const done = shown || said?.verdict === "right" || said?.verdict === "rounded";
-  const { data: right } = useShownAnswer(which, done);
-  const blank = useRef<InputRef>(null);
-  const next = useRef<HTMLButtonElement>(null);
-  useEffect(() => {
-    if (done) next.current?.focus();
-    else if (said) blank.current?.select();
-  }, [done, said]);
-  if (error) return <p role="alert">{error.message}</p>;
-  if (!exercise) return <Skeleton active />;
+/** Of which tool, and with which question. */
+function What({ which, onWhat }: { which: Which; onWhat: (some: Partial<Which>) => void }) {
   return (
-    <section className="card practice-exercise" aria-label={exercise.id}>
-      {exercise.looks.map(({ label, position, seen }, index) => (
-        <figure key={index}>
-          <figcaption>{label}</figcaption>
-          <StillScales
-            instrument={exercise.instrument}
-            answer={right?.looks[index] ?? null}
-            position={position}
-            label={`${label}: ${seen.join(" ")}`}
-          />
-        </figure>
-      ))}
-      <form
-        className="practice-answer"
-        onSubmit={(event) => {
-          event.preventDefault();
-          if (given.trim()) answer.mutate({ ...which, given });
-        }}
-      >
-        <label>
-          {exercise.task}
-          <Input
-            ref={blank}
-            autoFocus
-            size="large"
-            maxLength={100}
-            autoComplete="off"
-            suffix={exercise.unit}
-            value={given}
-            onChange={(event) => setGiven(event.target.value)}
-          />
-        </label>
-        <Button type={done ? "default" : "primary"} size="large" htmlType="submit">
-          {say("practice-answer")}
-        </Button>
-        {!done && (
-          <Button size="large" type="text" onClick={() => setShown(true)}>
-            {say("practice-show-me")}
-          </Button>
-        )}
-        {done && (
-          <Button ref={next} size="large" type="primary" onClick={onNext}>
-            {say("practice-next")}
-          </Button>
-        )}
-      </form>
-      <div className="practice-said" role="status" data-verdict={said?.verdict}>
-        {said?.sentences.map((sentence) => (
-          <p key={sentence}>{sentence}</p>
-        ))}
-        {done && right && <p>{say("practice-it-is", { answer: right.answer })}</p>}
-      </div>
-    </section>
+    <div className="practice-choice">
+      <Segmented
+        aria-label={say("instruments-kind")}
+        value={which.kind}
+        options={KINDS.map((kind) => ({
+          value: kind,
+          label: say(`practice-kind-${kind || "any"}`),
+        }))}
+        onChange={(kind) => onWhat({ kind, question: "" })}
+      />
+      <Select
+        aria-label={say("practice-question")}
+        value={which.kind === "plain" ? "reading" : which.question}
+        options={QUESTIONS[which.kind].map((question) => ({
+          value: question,
+          label: say(`practice-question-${question || "any"}`),
+        }))}
+        onChange={(question) => onWhat({ question })}
+      />
+    </div>
   );
 }

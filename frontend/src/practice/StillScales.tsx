@@ -1,7 +1,9 @@
 import type { KeyboardEvent } from "react";
 
 import type { Answer, Instrument } from "../api";
+import type { PhotoLook } from "./look";
 import { frameAt } from "../strip/geometry";
+import { Photographed } from "./Photographed";
 import { Magnifier, useMagnifier } from "../strip/Magnifier";
 import { Scales } from "../strip/Scales";
 import "../strip/strip.css";
@@ -13,6 +15,8 @@ interface Props {
   /** What meets, once it may be seen; null before. */
   answer: Answer | null;
   label: string;
+  /** How it looks as a photograph; null for a drawing. */
+  look?: PhotoLook | null;
 }
 
 /** Where the scales begin, and how high they are, by kind. */
@@ -28,11 +32,11 @@ const ARROWS: Record<string, [number, number]> = {
 };
 
 /** The scales as they stand, to be read and not to be moved; a magnifier follows the hand. */
-export function StillScales({ instrument, position, answer, label }: Props) {
+export function StillScales({ instrument, position, answer, label, look = null }: Props) {
   const [ref, width] = useWidth();
   const [top, height] = HEIGHTS[instrument.kind] as [number, number];
   const { over, follow, moved, away } = useMagnifier({ width, top, height });
-  const drawing = (
+  const scales = (
     <Scales
       {...{ instrument, position, answer }}
       frame={frameAt(instrument.lines, position, width)}
@@ -40,6 +44,11 @@ export function StillScales({ instrument, position, answer, label }: Props) {
       zeroError={0}
       ring={false}
     />
+  );
+  const drawing = look ? (
+    <Photographed {...{ look, width, top, height }}>{scales}</Photographed>
+  ) : (
+    scales
   );
   function keys(event: KeyboardEvent) {
     const by = ARROWS[event.key];

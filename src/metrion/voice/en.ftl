@@ -1767,6 +1767,7 @@ practice-right = Right.
 practice-rounded = Right, but an answer here is expected with the decimals of the least count, no more and no fewer.
 practice-unreadable = This cannot be read as a number with its unit, or as an angle.
 practice-no-slip = Not right, and no usual slip gives this answer. Look again at the main mark, the line that meets, and the zero.
+practice-no-slip-least-count = Not right, and no usual slip gives this answer. Count the fine lines, and the main divisions they stretch over; on a screw, the lines of the { $thimble } and the { $pitch }.
 practice-no-exercise = an exercise is a JSON object, and this is none
 practice-not-asked = { $question } is not asked of this kind of tool
 practice-other-looks = { $count ->
@@ -2069,16 +2070,60 @@ seen-end-before = The end lies before the 0, at mark { $marks } below it.
 practice-again = Once more what slipped lately.
 practice-skill = { $skill ->
     [marks] Marks alone
-    [vernier-least-count] { $least_count } of a caliper
+    [vernier-least-count] { $Least_count } of a caliper
     [vernier-reading] Read a caliper
-    [vernier-zero] { $zero_error } of a caliper
+    [vernier-zero] { $Zero_error } of a caliper
     [vernier-corrected] Corrected reading, caliper
-    [screw-least-count] { $least_count } of a screw gauge
+    [screw-least-count] { $Least_count } of a screw gauge
     [screw-reading] Read a screw gauge
-    [screw-zero] { $zero_error } of a screw gauge
+    [screw-zero] { $Zero_error } of a screw gauge
     [screw-corrected] Corrected reading, screw gauge
     [mean] Mean of several
-    [circle-least-count] { $least_count } of a circle
+    [circle-least-count] { $Least_count } of a circle
     [circle-reading] Read a circle
    *[sweep] Angle between two positions
 }
+
+## Practice: the page
+
+practice-kind-plain = marks alone
+practice-way = how to practise
+practice-way-path = A path
+practice-way-pick = My choice
+practice-way-drill = Against the clock
+practice-way-sheet = A printed sheet
+practice-look = how the scales look
+practice-look-drawn = drawn
+practice-look-photo = as a photograph
+practice-how-hard = How hard?
+practice-look-light = uneven light
+practice-look-glare = glare
+practice-look-tilt = tilt
+practice-look-blur = blur
+practice-look-step = step between
+practice-not-right = Not right, and more than one slip gives it.
+practice-check = A first check finds where to begin: picture { $at } of { $of }.
+practice-minutes = { $minutes ->
+    [0] Ten minutes a day are enough.
+    [one] One minute today; ten are enough.
+   *[other] { $minutes } minutes today; ten are enough.
+}
+practice-skills = Skills
+practice-skill-stands = { $name }: { $state ->
+    [mastered] learned
+    [open] to be learned
+   *[locked] what comes before it first
+}, { $right } of { $attempts } right
+practice-forget = Begin anew
+practice-forget-sure = Forget all answers, and begin with the first check?
+practice-drill-why = { $count } pictures on end, each answered once. The clock runs from one answer to the next.
+practice-drill-begin = Begin
+practice-drill-at = picture { $at } of { $of }
+practice-drill-done = { $right } of { $of } right; { $seconds } seconds each, in the middle.
+practice-drill-again = Once more
+practice-sheet-why = Type in what is written on a sheet: its number stands at its top. Each answer is looked at.
+practice-sheet-number = number of the sheet
+practice-sheet-count = exercises on it
+practice-sheet-answer = answer { $at }
+practice-sheet-look = Look at the answers
+practice-sheet-right = { $right } of { $of } right.

@@ -125,7 +125,9 @@ _OF_PLAIN = frozenset({"next-mark", "mark-before", "unit-tenfold", "unit-tenth"}
 
 def _off(exercise: Exercise, given: Given) -> tuple[Fact, ...]:
     """Of an answer that no slip gives: how far off it is, and in which part."""
-    return (*_part(exercise, given), fact("practice-no-slip"))
+    least = exercise.question is Question.LEAST_COUNT
+    none = fact("practice-no-slip-least-count" if least else "practice-no-slip")
+    return (*_part(exercise, given), none)
 
 
 def _part(exercise: Exercise, given: Given) -> Iterator[Fact]:
