@@ -13,7 +13,7 @@ export function LookChoice({ look, onLook }: Props) {
   return (
     <div className="look-choice">
       <Segmented
-        aria-label={say("practice-look")}
+        aria-label={say("practice-looks-how")}
         value={look ? "photo" : "drawn"}
         options={(["drawn", "photo"] as const).map((value) => ({
           value,

@@ -49,6 +49,7 @@ function SheetView({ sheet }: { sheet: Sheet }) {
         >
           {sheet.title || say("sheet-untitled-sheet")}
         </Typography.Title>
+        {sheet.simulated && <span className="simulated-mark">{say("bench-simulated")}</span>}
         <div className="page-acts">
           <UndoButtons sheet={sheet} />
           <span className="narrow-only">

@@ -110,11 +110,19 @@ Block = Text | Result | Steps | Table | Bars | Picture
 
 @dataclass(frozen=True)
 class Section:
-    """A part of a report under a heading; ``level`` 2 for a chapter, 3 below one."""
+    """A part of a report under a heading.
+
+    Attributes:
+        title: the heading.
+        blocks: what stands under it.
+        level: 2 for a chapter, 3 below one.
+        whole: whether it is kept on one page.
+    """
 
     title: str
     blocks: tuple[Block, ...]
     level: int = 2
+    whole: bool = False
 
 
 @dataclass(frozen=True)

@@ -109,8 +109,13 @@ class _Builder:
             "date": self.logbook.date or date,
             "instruments": "; ".join(one.name for one in self.logbook.instruments),
             "convention": "; ".join(conventions),
+            "measured-at": self._bench(),
         }
         return tuple((self._text(name), text) for name, text in facts.items() if text)
+
+    def _bench(self) -> str:
+        seed = self.logbook.simulated
+        return self._text("simulated-bench", seed=Name(seed)) if seed else ""
 
     def _aim(self) -> Iterator[Section]:
         if self.logbook.aim:

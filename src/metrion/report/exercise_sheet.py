@@ -12,6 +12,7 @@ from metrion.voice import Speaker
 from metrion.voice.exercises import answer_words, looks_in_words, task_words
 
 _MOST_WRONG = 6
+_MOST_ON_A_PAGE = 4
 _LINE = "_" * 24
 
 
@@ -19,10 +20,14 @@ def exercise_sheet(seed: int, exercises: Sequence[Exercise], speaker: Speaker) -
     """The sheet of a learner: pictures, questions and lines for the answers."""
     facts = ((speaker.text("report-names"), _LINE), (speaker.text("report-date"), _LINE))
     sections = tuple(
-        Section(f"{at}", tuple(_asked(exercise, speaker)), level=3)
+        Section(f"{at}", tuple(_asked(exercise, speaker)), level=3, whole=_fits_a_page(exercise))
         for at, exercise in enumerate(exercises, start=1)
     )
     return Report(_title("practice-sheet", seed, speaker), facts, sections, speaker.language)
+
+
+def _fits_a_page(exercise: Exercise) -> bool:
+    return len(exercise.looks) <= _MOST_ON_A_PAGE
 
 
 def _title(code: str, seed: int, speaker: Speaker) -> str:

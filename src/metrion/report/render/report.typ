@@ -104,7 +104,10 @@
     ..report.facts.map(((name, words)) => (text(fill: quiet, name), [#words])).flatten(),
   )
   for section in report.sections {
-    heading(level: section.level, section.title)
-    for block in section.blocks { (sorts.at(block.sort))(block) }
+    let parts = [
+      #heading(level: section.level, section.title)
+      #for block in section.blocks { (sorts.at(block.sort))(block) }
+    ]
+    if section.whole { block(breakable: false, parts) } else { parts }
   }
 }
