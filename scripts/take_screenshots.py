@@ -81,9 +81,18 @@ _EXERCISE = "/practice?seed=6&at=6&kind=vernier&question=corrected"
 
 
 def _slip(page: Page) -> None:
+    page.get_by_text("as a photograph").click()
     page.get_by_label("What is the reading").fill("38.26")
     page.keyboard.press("Enter")
     page.get_by_text("was not taken off").wait_for()
+
+
+def _at_the_bench(page: Page) -> None:
+    page.get_by_role("radio", name="Ferrule").check()
+    page.get_by_role("button", name="Measure it").click()
+    for name in ("Wipe the faces", "middle", "Turn the part", "Turn the ratchet", "Lock"):
+        page.get_by_role("button", name=name, exact=True).click()
+    page.get_by_role("button", name="Unlock").wait_for()
 
 
 def _read_the_report(page: Page) -> None:
@@ -103,7 +112,7 @@ VIEWS: dict[str, tuple[str, str, Act | None]] = {
     "notebook": ("light", "/", None),
     "sheet": ("light", "/sheets/foil-colours", None),
     "quantity": ("light", "/sheets/spare-parts/quantities/spreader", _type_a_reading),
-    "quantity-dark": ("dark", "/sheets/spare-parts/quantities/spreader", _type_a_reading),
+    "bench": ("dark", "/bench", _at_the_bench),
     "zero": ("light", "/sheets/spare-parts/quantities/ferrule", _look_at_the_zero),
     "tool": ("light", "/sheets/sail-film", _open_the_shelf),
     "undecided": ("light", "/sheets/sail-film/quantities/film", _cannot_tell),

@@ -78,7 +78,7 @@ export function BenchScales({ standing, onMove }: Props) {
       answer={null}
       face="outside"
       zeroError={position - faces}
-      ring={false}
+      beside={false}
     />
   );
   return (

@@ -18,6 +18,7 @@ import {
 import type { FineAs, Instrument } from "../api";
 import type { Desk } from "../desk/useDesk";
 import "./equation.css";
+import { useAtBench } from "../bench/AtBench";
 import { Offers } from "./Offers";
 import { FineFactor, SecondTurn, Sign, Term } from "./terms";
 import { useBlankKeys } from "./useBlankKeys";
@@ -130,7 +131,6 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
   const keys = useBlankKeys({ desk, instrument, fineAs, onEnter, onLeave, main, fine });
   const waiting = desk.away && !settled;
   const said = useId();
-  const faults = [answer?.main.fault, answer?.fine.fault].filter((one) => one);
   const isFaulty = (blank: "main" | "fine") => Boolean(answer?.[blank].fault);
   return (
     <div className="equation" data-settled={settled} data-long={isLong(desk, ending)}>
@@ -184,31 +184,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
         <div className="equation-act">{children}</div>
       </div>
       <div className="equation-words">
-        {props.question || (
-          <div className="equation-said">
-            <p id={said}>
-              {props.task && <b>{props.task} </b>}
-              {faults.length > 0 ? (
-                <span className="equation-fault" role="alert">
-                  {faults.join(" ")}
-                </span>
-              ) : (
-                words(desk, instrument, props.task)
-              )}{" "}
-              {onLeave && (
-                <Button type="link" onClick={onLeave}>
-                  {say("desk-leave-it")}
-                </Button>
-              )}
-            </p>
-            {!docked && (
-              <span className="equation-offers">
-                <Offers desk={desk} blank="main" />
-                <Offers desk={desk} blank="fine" onFineAs={props.onFineAs} />
-              </span>
-            )}
-          </div>
-        )}
+        {props.question || <Sentence {...props} {...{ said, docked }} />}
       </div>
     </div>
   );
@@ -312,7 +288,48 @@ const CHARACTERS = 3;
 const widthOf = (text: string) =>
   ({ "--chars": Math.max(CHARACTERS, text.length) }) as CSSProperties;
 
-function words(desk: Desk, instrument: Instrument, task = ""): string {
+interface SentenceProps extends Pick<
+  EquationProps,
+  "desk" | "instrument" | "task" | "onLeave" | "onFineAs"
+> {
+  /** The id by which the blanks are described by it. */
+  said: string;
+  docked: boolean;
+}
+
+/** What is said of the figures: what they lack, what they read, or how they are typed. */
+function Sentence({ desk, instrument, task = "", onLeave, ...props }: SentenceProps) {
+  const bench = useAtBench() !== null;
+  const { answer } = desk;
+  const faults = [answer?.main.fault, answer?.fine.fault].filter((one) => one);
+  return (
+    <div className="equation-said">
+      <p id={props.said}>
+        {task && <b>{task} </b>}
+        {faults.length > 0 ? (
+          <span className="equation-fault" role="alert">
+            {faults.join(" ")}
+          </span>
+        ) : (
+          words(desk, instrument, task, bench)
+        )}{" "}
+        {onLeave && (
+          <Button type="link" onClick={onLeave}>
+            {say("desk-leave-it")}
+          </Button>
+        )}
+      </p>
+      {!props.docked && (
+        <span className="equation-offers">
+          <Offers desk={desk} blank="main" />
+          <Offers desk={desk} blank="fine" onFineAs={props.onFineAs} />
+        </span>
+      )}
+    </div>
+  );
+}
+
+function words(desk: Desk, instrument: Instrument, task: string, bench: boolean): string {
   if (desk.away) return say("equation-metrion-does-not-answer-at-the");
   if (desk.refused) return say("equation-what-you-typed-stays-here", { refused: desk.refused });
   if (desk.answer?.sentences.length) return desk.answer.sentences.join(" ");
@@ -322,5 +339,6 @@ function words(desk: Desk, instrument: Instrument, task = ""): string {
     least: instrument.least_count_text,
     main: instrument.example_main,
     fine: instrument.example_fine,
+    bench: String(bench),
   });
 }

@@ -42,7 +42,7 @@ export function StillScales({ instrument, position, answer, label, look = null }
       frame={frameAt(instrument.lines, position, width)}
       narrow={width < 640}
       zeroError={0}
-      ring={false}
+      beside={false}
     />
   );
   const drawing = look ? (

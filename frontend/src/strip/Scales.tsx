@@ -20,8 +20,8 @@ export interface ScalesProps {
   item?: number | undefined;
   /** On a circle, from where and which way round a pair sweeps to this position. */
   swept?: Omit<Swept, "to"> | null | undefined;
-  /** Whether the whole circle is drawn besides. */
-  ring?: boolean;
+  /** Whether the whole circle is drawn besides, and the light that leads to the lens. */
+  beside?: boolean;
   /** Lines to stand out besides the one of the answer. */
   meeting?: number[] | undefined;
 }
@@ -35,7 +35,7 @@ export function Scales(props: ScalesProps) {
 
 /** A vernier, straight with its faces or bent round a circle with its ring. */
 function Sliding({ instrument, answer, frame, narrow, ...props }: ScalesProps) {
-  const { position, zeroError, face, item, meeting, swept = null, ring = true } = props;
+  const { position, zeroError, face, item, meeting, swept = null, beside = true } = props;
   const angular = instrument.kind === "angular";
   const jaws = !angular && instrument.kind !== "plain";
   const shape = angular ? bent(frame.width, EDGE) : STRAIGHT;
@@ -51,10 +51,10 @@ function Sliding({ instrument, answer, frame, narrow, ...props }: ScalesProps) {
           {...(meeting ? { meeting } : {})}
         />
       )}
-      {angular && ring && (
+      {angular && beside && (
         <Ring position={position} swept={swept && { ...swept, to: position }} small={narrow} />
       )}
-      {!narrow && answer?.meets != null && !angular && (
+      {beside && !narrow && answer?.meets != null && !angular && (
         <Fan
           x={xOf(frame, answer.meets)}
           y={heights(instrument)(112) > 100 ? 112 : 128}

@@ -1545,11 +1545,15 @@ zero-which-zero-is-it = Which zero is it?
 
 equation-minus = minus
 equation-next = next
-equation-how-vernier = Type the last mark the zero line has passed, then the { $coinciding_line }: { $main } space { $fine } Enter. Or drag the scales until they look like yours. One line is worth { $least }.
-equation-how-screw = Type the last mark the { $thimble }’s edge has passed, then its line at the { $datum_line }: { $main } space { $fine } Enter. Or drag the scales until they look like yours. One line is worth { $least }.
-equation-how-angular = Type the last mark the zero line has passed, degrees and minutes, then the { $coinciding_line }: { $main } space { $fine } Enter. Or drag the scales until they look like yours. One line is worth { $least }.
+equation-or-drag = { $bench ->
+    [true] { "" }
+   *[false] Or drag the scales until they look like yours.{ " " }
+}
+equation-how-vernier = Type the last mark the zero line has passed, then the { $coinciding_line }: { $main } space { $fine } Enter. { equation-or-drag }One line is worth { $least }.
+equation-how-screw = Type the last mark the { $thimble }’s edge has passed, then its line at the { $datum_line }: { $main } space { $fine } Enter. { equation-or-drag }One line is worth { $least }.
+equation-how-angular = Type the last mark the zero line has passed, degrees and minutes, then the { $coinciding_line }: { $main } space { $fine } Enter. { equation-or-drag }One line is worth { $least }.
 equation-how-display = Type the digits that are shown: { $main } Enter. The last digit is worth { $least }.
-equation-how-plain = Type the mark that you read: { $main } Enter. Or drag the scales until they look like yours. One division is worth { $least }.
+equation-how-plain = Type the mark that you read: { $main } Enter. { equation-or-drag }One division is worth { $least }.
 equation-sleeve = { $sleeve }
 equation-waiting = waiting
 charts-plan = Per cent of the size that each tool leaves uncertain, against the size; both axes by decades
