@@ -94,6 +94,14 @@ def test_what_was_written_down_tells_slips_apart() -> None:
     assert len(set(texts)) == len(texts)
 
 
+def test_of_slips_that_nothing_tells_apart_several_are_offered() -> None:
+    # Cut off and rounded down come to the same, and nothing on the way differs.
+    found = said(asked("v50", Question.READING, ("6", 17)), "6.3")
+    assert found.apart is None
+    codes = [one.code for one in found.says]
+    assert codes == ["practice-one-of", "slip-rounded-too-soon", "slip-cut-off"]
+
+
 def test_one_slip_alone_needs_no_question() -> None:
     found = said(asked("v20", Question.READING, ("6", 7)), "7.35")
     assert (found.slips[0], found.apart) == ("next-mark", None)

@@ -70,10 +70,29 @@ def test_a_bench_does_what_its_acts_say(client: FlaskClient) -> None:
     assert (ready["touching"], ready["locked"], ready["lifted"], ready["wiped"]) == (True,) * 4
     assert ready["part"] == "standoff"
     assert ready["item"] == pytest.approx(ready["position"], abs=0.2)
-    assert ready["seen"][0].startswith("The edge of the thimble has passed")
+    assert ready["seen"][0] == "The faces touch the part."
+    assert ready["seen"][1].startswith("The edge of the thimble has passed")
     forced = standing(client, "take:screw", "wipe", "place:standoff/middle", "force")
     assert "was forced" in forced["remark"]
     assert "never force it" in forced["care"][0]
+
+
+@pytest.mark.parametrize(
+    ("acts", "heard"),
+    [
+        ("take:caliper", "The faces are open, with nothing between."),
+        ("take:caliper close", "The bare faces are closed."),
+        ("take:caliper place:nock/end", "A part lies loose between the open faces."),
+        ("take:circle", "The telescope looks at no line."),
+        ("take:circle place:foil/left", "The line stands to the right of the cross-hair."),
+        (
+            "take:circle place:foil/left move:12000",
+            "The line stands to the left of the cross-hair.",
+        ),
+    ],
+)
+def test_how_a_bench_stands_is_heard(client: FlaskClient, acts: str, heard: str) -> None:
+    assert standing(client, *acts.split())["seen"][0] == heard
 
 
 def test_what_does_not_go_is_said_and_nothing_is_lost(client: FlaskClient) -> None:

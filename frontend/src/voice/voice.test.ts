@@ -8,9 +8,14 @@ afterEach(() => speak());
 describe("the voice", () => {
   it("has the words of the course", () => {
     speak({ thimble: "drum", datum_line: "index line" });
-    expect(say("equation-how-screw", { least: "0.01 mm", main: "4.5", fine: "38" })).toContain(
-      "the drum’s edge",
-    );
+    expect(
+      say("equation-how-screw", {
+        least: "0.01 mm",
+        main: "4.5",
+        fine: "38",
+        bench: "false",
+      }),
+    ).toContain("the drum’s edge");
     expect(say("strip-lens-line-at-the-datum-line", { line: "3" })).toBe(
       "lens: line 3 at the index line",
     );

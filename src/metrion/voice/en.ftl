@@ -1975,6 +1975,16 @@ bench-from-inside = { $tool ->
    *[other] It was let go a little: the jaws do not quite touch.
 }
 bench-slid = Lifted with the lock off: it slid a little on the way.
+bench-heard = { $state ->
+    [touching] The faces touch the part.
+    [closed] The bare faces are closed.
+    [placed] A part lies loose between the open faces.
+    [on] The line stands on the cross-hair.
+    [left] The line stands to the left of the cross-hair.
+    [right] The line stands to the right of the cross-hair.
+    [away] The telescope looks at no line.
+   *[open] The faces are open, with nothing between.
+}
 bench-burr = A burr stands at the cut edge: it is sharp, and it adds to the size. Keep off it.
 bench-care-caliper = { kind-care-vernier }
 bench-care-screw = { kind-care-screw }
@@ -2054,6 +2064,7 @@ slip-added-for-difference = The two positions were added; the angle between them
 slip-inch-for-millimetre = This is in the other unit: one inch is 25.4 mm.
 slip-rounded-too-soon = Rounded too soon: an answer here has the decimals of the { $least_count }.
 slip-cut-off = Cut off too soon: an answer here has the decimals of the { $least_count }.
+practice-one-of = One of these gives exactly this answer.
 practice-which-main = Which main mark did you write down?
 practice-which-fine = What did you add for the fine line?
 practice-which-least-count = What did you take as { $least_count }?

@@ -19,6 +19,7 @@ from metrion.core.practice.slips import SLIPS, Slip, Step
 from metrion.core.practice.work import Departure, Work
 
 MOST_PAIRS = 8
+_MOST_OFFERED = 3
 
 
 class Verdict(StrEnum):
@@ -65,7 +66,8 @@ def diagnose(exercise: Exercise, text: str, further: Sequence[Slip] = ()) -> Dia
     if alone := search.alone(further):
         codes = tuple(slip.code for slip, _ in alone)
         apart = tell_apart(search.work, alone) if further else None
-        return Diagnosis(Verdict.WRONG, codes, (fact(f"slip-{codes[0]}"),), alone[0][0].step, apart)
+        says = _offered(codes if further and apart is None else codes[:1])
+        return Diagnosis(Verdict.WRONG, codes, says, alone[0][0].step, apart)
     codes = search.in_pairs()
     says = tuple(fact(f"slip-{code}") for pair in codes[:1] for code in pair.split("+"))
     return Diagnosis(Verdict.WRONG, codes, says or _off(exercise, given))
@@ -121,6 +123,12 @@ class _Search:
 
 _OF_PLAIN = frozenset({"next-mark", "mark-before", "unit-tenfold", "unit-tenth"})
 """The slips that can be made where there is no fine scale."""
+
+
+def _offered(codes: Sequence[str]) -> tuple[Fact, ...]:
+    """The slip that gives an answer; of several that no question tells apart, the likeliest."""
+    found = tuple(fact(f"slip-{code}") for code in codes[:_MOST_OFFERED])
+    return found if len(found) == 1 else (fact("practice-one-of"), *found)
 
 
 def _off(exercise: Exercise, given: Given) -> tuple[Fact, ...]:

@@ -85,8 +85,23 @@ def standing_view(done: Simulated, bench: Bench) -> StandingView:
         may=[do for do in Do if may(bench, do)],
         remark=say(bench.remark),
         care=[say(fact(f"bench-care-{bench.tool}"))],
-        seen=list(map(say, _seen(bench))),
+        seen=[say(fact("bench-heard", state=_state(bench))), *map(say, _seen(bench))],
     )
+
+
+def _state(bench: Bench) -> str:
+    """Whether faces touch and what; on which side of the cross-hair a line stands."""
+    held = bench.held and bench.held.part is not None
+    if bench.tool is not Tool.CIRCLE:
+        if bench.touching:
+            return "touching" if held else "closed"
+        return "placed" if held else "open"
+    if not held:
+        return "away"
+    off = contact(bench) + bench.zero - bench.shown
+    if abs(off) <= float(bench.instrument.least_count):
+        return "on"
+    return "right" if off > 0 else "left"
 
 
 def _seen(bench: Bench) -> Iterator[Fact]:
