@@ -25,7 +25,7 @@ def press(page: Page, *names: str) -> None:
 
 def stands(page: Page) -> tuple[str, str]:
     """What a careful eye reads: the mark that has been passed, and the nearest line."""
-    shown = float(page.locator(".bench [role=slider]").get_attribute("aria-valuenow") or "nan")
+    shown = float(page.locator(".bench [role=slider]").get_attribute("data-position") or "nan")
     tool = INSTRUMENTS[Tool.SCREW]
     look = tool.scale.nearest(round(shown / float(tool.least_count)) * tool.least_count)
     return str(float(look.main)), str(look.line)
@@ -46,11 +46,11 @@ def test_a_round_from_the_drawer_to_the_truth(page: Page, server: str) -> None:
     for name in ("Turn the ratchet", "Lock", "Lift to the eye"):
         dialog.get_by_role("button", name=name).click()
     expect(dialog.get_by_role("button", name="Lift to the eye")).to_have_count(0)
-    shown = dialog.locator("[role=slider]").get_attribute("aria-valuenow")
+    shown = dialog.locator("[role=slider]").get_attribute("data-position")
     tool = INSTRUMENTS[Tool.SCREW]
     zero = tool.scale.nearest(round(float(shown or "nan") / 0.01) * tool.least_count)
-    dialog.get_by_role("textbox", name="main reading").fill(f"{float(zero.main):g}")
-    dialog.get_by_role("textbox", name="line").fill(str(zero.line))
+    expect(dialog.get_by_role("textbox", name="main reading")).to_be_focused()
+    page.keyboard.type(f"{float(zero.main):g} {zero.line}")
     dialog.get_by_role("button", name="Keep this zero").click()
     expect(dialog).to_have_count(0)
     for at, place in enumerate(("one end", "middle", "other end"), start=1):
@@ -77,11 +77,11 @@ def test_a_round_from_the_drawer_to_the_truth(page: Page, server: str) -> None:
 def test_forcing_says_what_it_does_and_keys_move_the_thimble(page: Page, server: str) -> None:
     begin(page, server, "Screw gauge", "Wing-tip nock")
     scales = page.get_by_role("slider", name="Screw gauge (simulated) at the bench.")
-    before = float(scales.get_attribute("aria-valuenow") or "nan")
+    before = float(scales.get_attribute("data-position") or "nan")
     scales.focus()
     page.keyboard.press("Shift+ArrowLeft")
-    expect(scales).not_to_have_attribute("aria-valuenow", str(before))
-    assert float(scales.get_attribute("aria-valuenow") or "nan") == pytest.approx(before - 0.1)
+    expect(scales).not_to_have_attribute("data-position", str(before))
+    assert float(scales.get_attribute("data-position") or "nan") == pytest.approx(before - 0.1)
     press(page, "middle", "Turn the thimble tight")
     expect(page.locator(".bench-says")).to_contain_text("was forced")
     assert barriers(page) == []
@@ -99,7 +99,7 @@ def test_a_drag_stops_at_the_part(page: Page, server: str) -> None:
         page.mouse.move(box["x"] + 600 - 50 * step, box["y"] + 90)
     page.mouse.up()
     expect(page.locator(".bench-says")).to_contain_text("The jaws press")
-    assert 8 < float(scales.get_attribute("aria-valuenow") or "nan") < 11
+    assert 8 < float(scales.get_attribute("data-position") or "nan") < 11
 
 
 def test_the_data_button_sends_through_the_door(page: Page, server: str) -> None:

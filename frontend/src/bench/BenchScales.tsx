@@ -91,7 +91,9 @@ export function BenchScales({ standing, onMove }: Props) {
         role="slider"
         tabIndex={0}
         aria-label={label}
-        aria-valuenow={position}
+        // Those who hear it are told what an eye sees, and no more.
+        aria-valuenow={Math.floor(position / instrument.lines.division)}
+        data-position={position}
         aria-valuetext={standing.seen.join(" ")}
         onPointerDown={grab}
         onPointerMove={drag}

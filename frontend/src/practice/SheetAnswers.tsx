@@ -31,11 +31,19 @@ export function SheetAnswers() {
       <div className="sheet-which">
         <label>
           {say("practice-sheet-number")}
-          <InputNumber min={0} max={10 ** 9} precision={0} value={seed} onChange={setSeed} />
+          <InputNumber
+            controls={false}
+            min={0}
+            max={10 ** 9}
+            precision={0}
+            value={seed}
+            onChange={setSeed}
+          />
         </label>
         <label>
           {say("practice-sheet-count")}
           <InputNumber
+            controls={false}
             min={1}
             max={MOST}
             precision={0}

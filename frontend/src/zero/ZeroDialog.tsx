@@ -83,7 +83,11 @@ function ZeroLook(props: Props) {
         )
       )}
       {bench?.standing ? (
-        <ZeroAtBench bench={bench} standing={bench.standing} />
+        <ZeroAtBench
+          bench={bench}
+          standing={bench.standing}
+          onLifted={() => equation.current?.begin()}
+        />
       ) : (
         <Strip
           instrument={instrument}
