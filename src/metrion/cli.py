@@ -292,20 +292,24 @@ def report(file: str, form: str | None, to: Path, decimal: str, words: str | Non
     The exit status is 2 if the file, or that of the words, has faults.
     """
     from metrion.core.logbook import reduce_logbook
+    from metrion.formats.handed_in import handed_in
+    from metrion.formats.logbook import parse_logbook
+    from metrion.formats.strict_json import read_json
     from metrion.formats.words import read_words
-    from metrion.report.build import build_report
     from metrion.report.render import written_as
     from metrion.voice import DecimalSign, Numbers, Speaker
 
     if form is None:
         raise click.UsageError(f"Say in which form: {', '.join(f'--{one}' for one in _FORMS)}.")
     try:
-        logbook = read_logbook(content_of(file))
+        document = read_json(content_of(file))
+        logbook = parse_logbook(document)
         own = read_words(content_of(words)) if words else {}
     except Refused as refused:
         refuse_file(refused)
     speaker = Speaker.of(Numbers(DecimalSign(decimal)), own)
-    made = build_report(reduce_logbook(logbook), speaker=speaker)
+    assert isinstance(document, dict)
+    made = handed_in(reduce_logbook(logbook), document, speaker)
     write_file(to, written_as(made, form))
 
 

@@ -208,3 +208,31 @@ def test_a_new_title_can_be_undone(client: FlaskClient) -> None:
     assert (sheet["title"], sheet["aim"], sheet["redo"]) == (
         "Two-line kite, spare parts", "", "rename the sheet",
     )  # fmt: skip
+
+
+def test_a_report_saved_as_pdf_comes_in_again_as_the_same_sheet(client: FlaskClient) -> None:
+    before = client.get("/api/sheets/sail-film/logbook").json
+    pdf = client.get("/api/sheets/sail-film/report.pdf").data
+    [same] = client.post("/api/arrivals?name=report.pdf", data=pdf).json
+    assert (same["standing"], same["usual"]) == ("same", "skip")
+    client.delete("/api/sheets/sail-film")
+    [taken] = client.post("/api/arrivals/take?name=report.pdf&decision=new", data=pdf).json
+    assert client.get(f"/api/sheets/{taken['id']}/logbook").json == before
+
+
+def test_a_report_of_one_quantity_carries_the_whole_sheet(client: FlaskClient) -> None:
+    pdf = client.get("/api/sheets/spare-parts/report.pdf?quantity=spreader").data
+    [same] = client.post("/api/arrivals?name=report.pdf", data=pdf).json
+    assert same["standing"] == "same"
+
+
+def test_the_printed_notebook_carries_every_sheet(client: FlaskClient) -> None:
+    found = client.post("/api/arrivals?name=n.pdf", data=client.get("/api/notebook.pdf").data).json
+    assert {one["standing"] for one in found} == {"same"}
+    assert len(found) == len(client.get("/api/sheets").json["sheets"])
+
+
+def test_a_pdf_from_elsewhere_is_told_about(client: FlaskClient) -> None:
+    answer = client.post("/api/arrivals?name=x.pdf", data=b"%PDF-1.7\nnothing")
+    assert answer.status_code == 422
+    assert "PDF" in answer.json["faults"][0]["message"]

@@ -39,7 +39,7 @@ export function LoadFile() {
         ref={input}
         type="file"
         hidden
-        accept=".json,.zip,application/json,application/zip"
+        accept=".json,.zip,.pdf,application/json,application/zip,application/pdf"
         aria-label={say("transfer-logbook-file")}
         onChange={(event) => {
           take(event.target.files?.[0]);

@@ -24,7 +24,7 @@ from metrion.formats.strict_json import read_json, write_json
 MANIFEST = "manifest.json"
 FORMAT = "metrion-manifest"
 VERSION = 1
-_SUFFIX = ".metrion.json"
+SUFFIX = ".metrion.json"
 _BEGINNING = (1980, 1, 1, 0, 0, 0)
 """The earliest time a ZIP can hold: it says nothing, and so never differs."""
 _LARGEST = 128 * 1024 * 1024
@@ -85,10 +85,10 @@ def write_archive(sheets: Iterable[Filed]) -> bytes:
 
 def _free_name(base: str, taken: Iterable[str]) -> str:
     names = set(taken)
-    name, count = f"{base}{_SUFFIX}", 1
+    name, count = f"{base}{SUFFIX}", 1
     while name in names:
         count += 1
-        name = f"{base}-{count}{_SUFFIX}"
+        name = f"{base}-{count}{SUFFIX}"
     return name
 
 

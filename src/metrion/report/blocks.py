@@ -126,6 +126,14 @@ class Section:
 
 
 @dataclass(frozen=True)
+class Carried:
+    """A file that the PDF of a report carries inside."""
+
+    name: str
+    content: str
+
+
+@dataclass(frozen=True)
 class Report:
     """A report to hand in.
 
@@ -134,12 +142,14 @@ class Report:
         facts: names, date, instruments, convention: what stands at the head.
         sections: its parts in order.
         language: that it is written in.
+        carries: the logbook that its PDF carries inside.
     """
 
     title: str
     facts: tuple[tuple[str, str], ...]
     sections: tuple[Section, ...]
     language: str = "en"
+    carries: tuple[Carried, ...] = ()
 
 
 def words(text: str) -> Text:

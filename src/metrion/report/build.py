@@ -44,6 +44,7 @@ def build_report(
     results: Results,
     *,
     date: str = "",
+    state: str = "",
     quantity: str | None = None,
     speaker: Speaker | None = None,
 ) -> Report:
@@ -52,17 +53,19 @@ def build_report(
     Args:
         results: the sheet worked out.
         date: the day it was written, as it is to stand there.
+        state: the check sum of the sheet that it shows.
         quantity: id of the one quantity that is wanted; all without it.
         speaker: in whose words and numbers it is written; plainly without one.
     """
-    return _Builder(results, speaker or plainly()).report(date, quantity)
+    return _Builder(results, speaker or plainly(), state).report(date, quantity)
 
 
 class _Builder:
     """Writes the report of one sheet for one reader."""
 
-    def __init__(self, results: Results, speaker: Speaker) -> None:
+    def __init__(self, results: Results, speaker: Speaker, state: str) -> None:
         self.results = results
+        self.state = state
         self.logbook = results.logbook
         self.speaker = speaker
         self.figure = speaker.numbers.figure
@@ -110,6 +113,7 @@ class _Builder:
             "instruments": "; ".join(one.name for one in self.logbook.instruments),
             "convention": "; ".join(conventions),
             "measured-at": self._bench(),
+            "state": self.state,
         }
         return tuple((self._text(name), text) for name, text in facts.items() if text)
 

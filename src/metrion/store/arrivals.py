@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import json
 from dataclasses import dataclass, replace
 from enum import StrEnum
 
@@ -12,10 +11,11 @@ from sqlalchemy.orm import Session
 from metrion.core.errors import OutOfBounds
 from metrion.core.exact.bounds import check_id
 from metrion.core.json import Record
-from metrion.core.logbook import SECTIONS as IN_A_FILE
 from metrion.formats.archive import Filed, is_archive, read_archive
+from metrion.formats.carried import is_pdf, read_carried
 from metrion.formats.faults import Fault, Refused
 from metrion.formats.logbook import parse_logbook
+from metrion.formats.state import canonical
 from metrion.formats.strict_json import read_json
 from metrion.store.commands import Change, Step, write
 from metrion.store.documents import kept_entries, sheet_document
@@ -73,12 +73,14 @@ class Arrival:
 
 
 def unpacked(content: bytes, name: str) -> list[Filed]:
-    """The logbooks of a file, a single one or a ZIP of many.
+    """The logbooks of a file: a single one, a ZIP of many, or a PDF that carries some.
 
     Raises:
-        Refused: if it is a ZIP that cannot be understood.
+        Refused: if it is a ZIP or a PDF that cannot be understood.
     """
-    return read_archive(content) if is_archive(content) else [Filed("", "", content, name)]
+    if is_archive(content):
+        return read_archive(content)
+    return read_carried(content) if is_pdf(content) else [Filed("", "", content, name)]
 
 
 def arrival(session: Session, filed: Filed) -> Arrival:
@@ -91,9 +93,9 @@ def arrival(session: Session, filed: Filed) -> Arrival:
         title = filed.title or filed.file
         return Arrival(filed.file, title, Standing.FAULTY, faults=refused.faults)
     found = Arrival(filed.file, title, Standing.NEW, document, filed.id)
-    wanted = _canonical(document)
+    wanted = canonical(document)
     for sheet in _alike(session, title, filed.id):
-        same = _canonical(sheet_document(session, sheet)) == wanted
+        same = canonical(sheet_document(session, sheet)) == wanted
         if same or found.sheet is None:
             standing = Standing.SAME if same else Standing.DIFFERS
             found = replace(found, standing=standing, sheet=sheet.id, version=sheet.version)
@@ -108,13 +110,6 @@ def _alike(session: Session, title: str, key: str) -> list[Sheet]:
     by_title = session.scalars(there.where(Sheet.title == title).order_by(Sheet.id)).all()
     own = session.scalar(there.where(Sheet.id == key)) if key else None
     return [*([own] if own else []), *(sheet for sheet in by_title if sheet is not own)]
-
-
-def _canonical(document: Record) -> str:
-    """A document as text that is the same wherever it means the same to us."""
-    whole = {"title": "", **{section: [] for section in IN_A_FILE}, **document}
-    # In which order an object names its fields says nothing.
-    return json.dumps(whole, ensure_ascii=False, sort_keys=True)
 
 
 def take(session: Session, arrival: Arrival, decision: Decision) -> Sheet | None:

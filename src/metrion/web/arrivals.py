@@ -15,8 +15,8 @@ from sqlalchemy.orm import Session
 from metrion.core.json import Record, records_in
 from metrion.formats.archive import Filed, write_archive
 from metrion.formats.faults import Fault, Refused
+from metrion.formats.handed_in import handed_in
 from metrion.report.blocks import Report, Section, words
-from metrion.report.build import build_report
 from metrion.report.render import pdf_file, pdf_of_many
 from metrion.report.render.pdf import Paper
 from metrion.store import Damaged
@@ -147,8 +147,8 @@ def _report(session: Session, sheet: Sheet, speaker: Speaker) -> Report:
     date = datetime.now(UTC).date().isoformat()
     try:
         with contained():
-            results = notebook().worked(session, sheet).results
-            return build_report(results, date=date, speaker=speaker)
+            worked = notebook().worked(session, sheet)
+            return handed_in(worked.results, worked.whole.document, speaker, date=date)
     except Damaged as damage:
         return _told(sheet.title or speaker.text("report-untitled"), damage, speaker)
 

@@ -9,10 +9,10 @@ from flask import Response
 
 from metrion.core.quantity.measurements import Measurement
 from metrion.formats.archive import file_name
+from metrion.formats.handed_in import handed_in
 from metrion.formats.table import observation_table, table_to_read
 from metrion.formats.workbook import workbook_file
 from metrion.report.blocks import Report
-from metrion.report.build import build_report
 from metrion.report.render import html_page, latex_tables, markdown_text, pdf_file
 from metrion.store.sheets import find_sheet
 from metrion.web.bodies import Blueprint
@@ -32,7 +32,8 @@ def _report(sheet: str, quantity: str | None) -> tuple[Report, str]:
         worked.quantity(quantity)
     date = datetime.now(UTC).date().isoformat()
     speaker = notebook().speaker()
-    report = build_report(worked.results, date=date, quantity=quantity, speaker=speaker)
+    document = worked.whole.document
+    report = handed_in(worked.results, document, speaker, date=date, quantity=quantity)
     return report, file_name(worked.title)
 
 

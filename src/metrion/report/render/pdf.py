@@ -9,12 +9,13 @@ from __future__ import annotations
 import dataclasses
 import json
 from collections.abc import Iterable
+from dataclasses import replace
 from enum import StrEnum
 from importlib.resources import files
 
 import typst
 
-from metrion.report.blocks import Report
+from metrion.report.blocks import Carried, Report
 
 
 class Paper(StrEnum):
@@ -32,14 +33,33 @@ def pdf_file(report: Report, paper: Paper = Paper.A4) -> bytes:
 def pdf_of_many(title: str, reports: Iterable[Report], paper: Paper = Paper.A4) -> bytes:
     """Several reports in one file, each on a page of its own."""
     listed = list(reports)
+    carried = _by_name(one for report in listed for one in report.carries)
     language = listed[0].language if listed else "en"
-    data = {"title": title, "language": language.partition("-")[0], "reports": _data(listed)}
+    data = {
+        "title": title,
+        "language": language.partition("-")[0],
+        "reports": _data([replace(report, carries=()) for report in listed]),
+        "carried": [_data(name) for name in carried],
+    }
+    contents = {f"carried-{at}": content for at, content in enumerate(carried.values())}
     return typst.compile(
         (files("metrion.report.render") / "report.typ").read_bytes(),
         ignore_system_fonts=True,
-        sys_inputs={"data": json.dumps(data), "paper": str(paper)},
+        sys_inputs={"data": json.dumps(data), "paper": str(paper), **contents},
         timestamp=0,
     )
+
+
+def _by_name(files: Iterable[Carried]) -> dict[str, str]:
+    """The contents of files by their names; of two alike the later has a number."""
+    found: dict[str, str] = {}
+    for one in files:
+        name, count = one.name, 1
+        while name in found:
+            count += 1
+            name = f"{count}-{one.name}"
+        found[name] = one.content
+    return found
 
 
 def _data(value: object) -> object:

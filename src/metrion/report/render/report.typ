@@ -96,6 +96,14 @@
   Picture: block => picture(block.svg, block.caption),
 )
 
+// The logbooks it was made from, so that the PDF can be loaded again.
+#for (at, name) in data.carried.enumerate() {
+  pdf.attach(
+    name, bytes(sys.inputs.at("carried-" + str(at))),
+    mime-type: "application/json", relationship: "source",
+  )
+}
+
 #for (at, report) in data.reports.enumerate() {
   if at > 0 { pagebreak() }
   heading(level: 1, report.title)

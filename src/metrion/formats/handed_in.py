@@ -1,0 +1,38 @@
+"""The report of a sheet as it is handed in: with its state, and its logbook inside."""
+
+from __future__ import annotations
+
+from dataclasses import replace
+
+from metrion.core.json import Record
+from metrion.core.logbook import Results
+from metrion.formats.archive import SUFFIX, file_name
+from metrion.formats.state import state_of
+from metrion.formats.strict_json import write_json
+from metrion.report.blocks import Carried, Report
+from metrion.report.build import build_report
+from metrion.voice import Speaker
+
+
+def handed_in(
+    results: Results,
+    document: Record,
+    speaker: Speaker,
+    *,
+    date: str = "",
+    quantity: str | None = None,
+) -> Report:
+    """A report, which says of what state of the sheet it is; its PDF carries the whole sheet.
+
+    Args:
+        results: the sheet worked out.
+        document: its logbook.
+        speaker: in whose words and numbers it is written.
+        date: the day it was written, as it is to stand there.
+        quantity: id of the one quantity that is wanted; all without it.
+    """
+    made = build_report(
+        results, date=date, state=state_of(document), quantity=quantity, speaker=speaker
+    )
+    name = f"{file_name(results.logbook.title)}{SUFFIX}"
+    return replace(made, carries=(Carried(name, write_json(document) + "\n"),))
