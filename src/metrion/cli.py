@@ -285,8 +285,14 @@ _FORMS = ("pdf", "html", "md", "tex")
     "--decimal", type=click.Choice(["point", "comma"]), default="point", show_default=True,
     help="What stands before decimals.",
 )  # fmt: skip
+@click.option(
+    "--length", type=click.Choice(["full", "short", "working"]), default="full",
+    show_default=True, help="With everything, results and zeros only, or the working only.",
+)  # fmt: skip
 @click.option("--words", help="JSON file: the words of your course, by concept.")
-def report(file: str, form: str | None, to: Path, decimal: str, words: str | None) -> None:
+def report(
+    file: str, form: str | None, to: Path, decimal: str, length: str, words: str | None
+) -> None:
     """Write the report of a logbook FILE ("-" reads standard input).
 
     The exit status is 2 if the file, or that of the words, has faults.
@@ -296,6 +302,7 @@ def report(file: str, form: str | None, to: Path, decimal: str, words: str | Non
     from metrion.formats.logbook import parse_logbook
     from metrion.formats.strict_json import read_json
     from metrion.formats.words import read_words
+    from metrion.report.build import Length
     from metrion.report.render import written_as
     from metrion.voice import DecimalSign, Numbers, Speaker
 
@@ -309,7 +316,7 @@ def report(file: str, form: str | None, to: Path, decimal: str, words: str | Non
         refuse_file(refused)
     speaker = Speaker.of(Numbers(DecimalSign(decimal)), own)
     assert isinstance(document, dict)
-    made = handed_in(reduce_logbook(logbook), document, speaker)
+    made = handed_in(reduce_logbook(logbook), document, speaker, length=Length(length))
     write_file(to, written_as(made, form))
 
 

@@ -198,3 +198,24 @@ def test_a_damaged_sheet_is_told_saved_and_thrown_away(page: Page, tmp_path: Pat
         page.get_by_role("button", name="Trash").click()
         expect(page.get_by_role("heading", name="Notebook")).to_be_visible()
         expect(page.locator(".sheet-card")).to_have_count(6)
+
+
+def test_the_report_follows_while_the_head_is_typed(page: Page, server: str) -> None:
+    page.goto(f"{server}/sheets/sail-film/report")
+    shown = page.frame_locator("iframe")
+    expect(shown.locator("h1")).to_be_visible()
+    page.get_by_label("Names").click()
+    page.keyboard.type("Ada and Björn")
+    expect(shown.get_by_text("Ada and Björn")).to_be_visible()
+    expect(page.get_by_label("Names")).to_be_focused()
+
+
+def test_a_short_report_has_results_and_zeros_and_no_working(page: Page, server: str) -> None:
+    page.goto(f"{server}/sheets/spare-parts/report")
+    shown = page.frame_locator("iframe")
+    expect(shown.get_by_role("heading", name="Working").first).to_be_visible()
+    page.get_by_text("short", exact=True).click()
+    expect(shown.get_by_role("heading", name="Working")).to_have_count(0)
+    expect(shown.get_by_role("heading", name="Results")).to_be_visible()
+    page.get_by_text("working only", exact=True).click()
+    expect(shown.get_by_role("heading", name="Results")).to_have_count(0)

@@ -1,7 +1,8 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { App, Button, Input, Segmented, Select } from "antd";
-import { useRef, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { Link } from "react-router";
+import { debounce } from "throttle-debounce";
 
 import { sheetKey, useAmendSheet, type Sheet } from "../api";
 import { saved } from "../app/saved";
@@ -16,12 +17,15 @@ export default function ReportPage() {
 
 const WHOLE = "";
 type Paper = "a4" | "us-letter";
+type Length = "full" | "short" | "working";
 
 /** The report as it will be handed in, beside what stands at its head and the forms it comes in. */
 function ReportView({ sheet }: { sheet: Sheet }) {
   const [quantity, setQuantity] = useState(WHOLE);
   const [paper, setPaper] = useState<Paper>("a4");
-  const wanted = quantity === WHOLE ? "" : `quantity=${encodeURIComponent(quantity)}&`;
+  const [length, setLength] = useState<Length>("full");
+  const of = quantity === WHOLE ? "" : `quantity=${encodeURIComponent(quantity)}&`;
+  const wanted = `${of}length=${length}&`;
   const at = (form: string) => `/api/sheets/${sheet.id}/${form}?${wanted}paper=${paper}`;
   const { frame, onLoad, print } = usePrinting(sheet);
   return (
@@ -42,6 +46,15 @@ function ReportView({ sheet }: { sheet: Sheet }) {
             ]}
           />
         </label>
+        <Segmented<Length>
+          aria-label={say("report-length")}
+          value={length}
+          onChange={setLength}
+          options={(["full", "short", "working"] as const).map((value) => ({
+            value,
+            label: say(`report-length-${value}`),
+          }))}
+        />
         <div className="report-forms">
           <Button type="primary" onClick={() => void print()}>
             {say("report-print")}
@@ -116,23 +129,62 @@ const FIELDS = () =>
     ["aim", say("report-aim"), say("report-what-was-to-be-found")],
   ] as const;
 
-/** What stands at the head; kept as soon as a field is left. */
+/** How long a hand rests before what it typed so far is kept. */
+const RESTS_MS = 500;
+
+/** What stands at the head; the report follows while it is typed. */
 function ReportHead({ sheet }: { sheet: Sheet }) {
-  const amend = useAmendSheet(sheet.id);
   return FIELDS().map(([name, label, hint]) => (
-    <label key={name}>
+    <HeadField key={name} {...{ sheet, name, label, hint }} />
+  ));
+}
+
+interface FieldProps {
+  sheet: Sheet;
+  name: "authors" | "date" | "aim";
+  label: string;
+  hint: string;
+}
+
+const LONGEST = { authors: 500, date: 100, aim: 2000 };
+
+function HeadField({ sheet, name, label, hint }: FieldProps) {
+  const amend = useAmendSheet(sheet.id);
+  const known = useRef(sheet[name]);
+  const keep = (typed: string) => {
+    const text = typed.trim();
+    if (text === known.current) return;
+    known.current = text;
+    amend.mutate({ [name]: text });
+  };
+  const later = useLater(keep);
+  return (
+    <label>
       {label}
       <Input.TextArea
         aria-label={label}
         autoSize
-        maxLength={name === "aim" ? 2000 : name === "date" ? 100 : 500}
+        maxLength={LONGEST[name]}
         placeholder={hint}
         defaultValue={sheet[name]}
-        onBlur={(event) => {
-          const text = event.target.value.trim();
-          if (text !== sheet[name]) amend.mutate({ [name]: text });
-        }}
+        onChange={(event) => later(event.target.value)}
+        onBlur={(event) => keep(event.target.value)}
       />
     </label>
-  ));
+  );
+}
+
+/** Calls what was given last, once the hand rests. */
+function useLater(call: (text: string) => void) {
+  const latest = useRef(call);
+  const debounced = useRef<(text: string) => void>(null);
+  useEffect(() => {
+    latest.current = call;
+  });
+  useEffect(() => {
+    const waiting = debounce(RESTS_MS, (text: string) => latest.current(text));
+    debounced.current = waiting;
+    return () => waiting.cancel();
+  }, []);
+  return (text: string) => debounced.current?.(text);
 }

@@ -10,7 +10,7 @@ from metrion.formats.archive import SUFFIX, file_name
 from metrion.formats.state import state_of
 from metrion.formats.strict_json import write_json
 from metrion.report.blocks import Carried, Report
-from metrion.report.build import build_report
+from metrion.report.build import Length, build_report
 from metrion.voice import Speaker
 
 
@@ -21,6 +21,7 @@ def handed_in(
     *,
     date: str = "",
     quantity: str | None = None,
+    length: Length = Length.FULL,
 ) -> Report:
     """A report, which says of what state of the sheet it is; its PDF carries the whole sheet.
 
@@ -30,9 +31,11 @@ def handed_in(
         speaker: in whose words and numbers it is written.
         date: the day it was written, as it is to stand there.
         quantity: id of the one quantity that is wanted; all without it.
+        length: how much of it is wanted.
     """
     made = build_report(
-        results, date=date, state=state_of(document), quantity=quantity, speaker=speaker
-    )
+        results, date=date, state=state_of(document), quantity=quantity, length=length,
+        speaker=speaker,
+    )  # fmt: skip
     name = f"{file_name(results.logbook.title)}{SUFFIX}"
     return replace(made, carries=(Carried(name, write_json(document) + "\n"),))

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
+from enum import StrEnum
 
 from metrion.core.exact.numbers import to_text
 from metrion.core.exact.rounding import Rounded
@@ -34,10 +35,19 @@ from metrion.report.blocks import (
 from metrion.report.compared import compared
 from metrion.report.lines import Group, Tint
 from metrion.report.quantity import reading_drawing, readings_table, second_looks
+from metrion.report.results_table import results_table
 from metrion.report.working import derived_working, least_count_lines, working
 from metrion.report.working.setting import number
 from metrion.voice import Speaker, plainly
 from metrion.voice.conventions import convention_name
+
+
+class Length(StrEnum):
+    """How long a report is: with everything, with results and zeros only, the working only."""
+
+    FULL = "full"
+    SHORT = "short"
+    WORKING = "working"
 
 
 def build_report(
@@ -46,6 +56,7 @@ def build_report(
     date: str = "",
     state: str = "",
     quantity: str | None = None,
+    length: Length = Length.FULL,
     speaker: Speaker | None = None,
 ) -> Report:
     """The report of a sheet.
@@ -55,9 +66,10 @@ def build_report(
         date: the day it was written, as it is to stand there.
         state: the check sum of the sheet that it shows.
         quantity: id of the one quantity that is wanted; all without it.
+        length: how much of it is wanted.
         speaker: in whose words and numbers it is written; plainly without one.
     """
-    return _Builder(results, speaker or plainly(), state).report(date, quantity)
+    return _Builder(results, speaker or plainly(), state).report(date, quantity, length)
 
 
 class _Builder:
@@ -70,7 +82,7 @@ class _Builder:
         self.speaker = speaker
         self.figure = speaker.numbers.figure
 
-    def report(self, date: str, quantity: str | None) -> Report:
+    def report(self, date: str, quantity: str | None, length: Length) -> Report:
         """All of it, or that of one quantity."""
         wanted = [
             reviewed
@@ -78,13 +90,19 @@ class _Builder:
             if quantity in (None, reviewed.result.measurement.id)
         ]
         used = {reviewed.result.measurement.instrument.id for reviewed in wanted}
-        sections = [*self._aim(), self._apparatus(used)]
-        sections += self._zero_section(used)
-        sections += self._angles_section(wanted)
-        for reviewed in wanted:
-            sections += self._quantity_sections(reviewed)
-        if quantity is None:
-            sections += [self._derived_section(found) for found in self.results.derived]
+        derived = self.results.derived if quantity is None else ()
+        sections = [*self._aim(), *results_table(wanted, derived, self.speaker)]
+        if length is Length.FULL:
+            sections += [self._apparatus(used), *self._zero_section(used)]
+            sections += self._angles_section(wanted)
+            for reviewed in wanted:
+                sections += self._quantity_sections(reviewed)
+        elif length is Length.SHORT:
+            sections += self._zero_section(used)
+        else:
+            sections = [one for reviewed in wanted for one in self._working_alone(reviewed)]
+        if length is not Length.SHORT:
+            sections += map(self._derived_section, derived)
         title = self.logbook.title or self._text("untitled")
         return Report(title, self._facts(date), tuple(sections), self.speaker.language)
 
@@ -218,6 +236,13 @@ class _Builder:
         if found := compared(own, self.logbook, self.speaker):
             head = (self._text("beside", what=Name(found.beside)),) if found.beside else ()
             yield words(" ".join((*head, *found.sentences)))
+
+    def _working_alone(self, reviewed: Reviewed) -> Iterator[Section]:
+        """A quantity without its table: how its result is worked out."""
+        result = reviewed.result
+        if result.uncertainty is not None:
+            steps = Steps(tuple(working(result, self.speaker)))
+            yield Section(result.measurement.label, (steps,))
 
     def _quantity_sections(self, reviewed: Reviewed) -> Iterator[Section]:
         result, measurement = reviewed.result, reviewed.result.measurement

@@ -23,17 +23,20 @@ from metrion.web.schemas import WantedView, schema_of
 blueprint = Blueprint("reports", __name__, url_prefix="/api/sheets/<sheet>")
 
 
-def _report(sheet: str, quantity: str | None) -> tuple[Report, str]:
+def _report(sheet: str, wanted: WantedView) -> tuple[Report, str]:
     """The report, and a name for its file. 404 for a sheet or quantity that is not here."""
     with notebook().store.reading() as session:
         found = find_sheet(session, sheet)
         worked = notebook().worked(session, found)
-    if quantity is not None:
-        worked.quantity(quantity)
+    if wanted.quantity is not None:
+        worked.quantity(wanted.quantity)
     date = datetime.now(UTC).date().isoformat()
     speaker = notebook().speaker()
     document = worked.whole.document
-    report = handed_in(worked.results, document, speaker, date=date, quantity=quantity)
+    report = handed_in(
+        worked.results, document, speaker,
+        date=date, quantity=wanted.quantity, length=wanted.length,
+    )  # fmt: skip
     return report, file_name(worked.title)
 
 
@@ -56,7 +59,7 @@ def _saved(content: str | bytes, kind: str, name: str) -> Response:
 @contained()
 def report_page(wanted: WantedView, sheet: str) -> Response:
     """The report as a page to look at and to print."""
-    report, _ = _report(sheet, wanted.quantity)
+    report, _ = _report(sheet, wanted)
     return Response(html_page(report), mimetype="text/html")
 
 
@@ -66,7 +69,7 @@ def report_page(wanted: WantedView, sheet: str) -> Response:
 @contained()
 def report_pdf(wanted: WantedView, sheet: str) -> Response:
     """The report as PDF, on A4 or Letter."""
-    report, name = _report(sheet, wanted.quantity)
+    report, name = _report(sheet, wanted)
     return _saved(pdf_file(report, wanted.paper), "application/pdf", f"{name}.pdf")
 
 
@@ -91,7 +94,7 @@ def report_latex(wanted: WantedView, sheet: str) -> Response:
 def _written(
     sheet: str, wanted: WantedView, write: Callable[[Report], str], kind: str, ending: str
 ) -> Response:
-    report, name = _report(sheet, wanted.quantity)
+    report, name = _report(sheet, wanted)
     return _saved(write(report), kind, f"{name}.{ending}")
 
 

@@ -6,6 +6,7 @@ from typing import Annotated
 
 from marshmallow import Schema, fields, validate
 
+from metrion.report.build import Length
 from metrion.report.render.pdf import Paper
 from metrion.web.schemas.common import ID, NAME
 from metrion.web.schemas.derived import DerivedView
@@ -130,7 +131,8 @@ class SheetPatchSchema(Schema):
 
 @view
 class WantedView:
-    """Which report: of the whole sheet or one quantity, and on which paper."""
+    """Which report: of the whole sheet or one quantity, how long, and on which paper."""
 
     quantity: str | None = None
+    length: Length = Length.FULL
     paper: Paper = Paper.A4
