@@ -21,6 +21,8 @@ from metrion.report.render.latex import latex_line, latex_text
 from metrion.report.render.pdf import Paper
 from tests.strategies import logbooks
 
+SVG = "{http://www.w3.org/2000/svg}"
+
 DEMOS = [
     "foil-colours",
     "spare-parts",
@@ -185,7 +187,7 @@ def test_a_drawing_is_sound_svg_and_says_what_it_shows() -> None:
                 if isinstance(block, Picture):
                     svg = ElementTree.fromstring(block.svg)
                     assert svg.find("{http://www.w3.org/2000/svg}title") is not None
-                    assert block.caption.startswith("Reading ")
+                    assert block.caption.startswith(("Reading ", "The readings"))
 
 
 def test_the_same_report_gives_the_same_pdf_and_papers_differ() -> None:
@@ -279,3 +281,68 @@ def test_a_report_comes_in_three_lengths(
     assert not titles & left_out
     assert html_page(made)
     assert pdf_file(made).startswith(b"%PDF")
+
+
+def plotted(document: dict[str, Any]) -> str:
+    sections = report(document).sections
+    section = next(one for one in sections if one.title == "Lower spreader, outside")
+    return [one for one in section.blocks if isinstance(one, Picture)][-1].svg
+
+
+def drawn(svg: str, tag: str) -> list[ElementTree.Element]:
+    return list(ElementTree.fromstring(svg).iter(f"{SVG}{tag}"))
+
+
+def places_of(svg: str, tag: str, field: str) -> list[float]:
+    return [float(one.get(field, "nan")) for one in drawn(svg, tag)]
+
+
+def test_readings_are_plotted_with_mean_and_band() -> None:
+    document = demo()
+    document["measurements"] = [spread(("6", 3), ("6", 4), ("6", 2))]
+    document["derived"] = []
+    svg = plotted(document)
+    dots = places_of(svg, "circle", "cx")
+    assert len(dots) == 3
+    # 6.15, 6.20, 6.10: the distances on paper are those of the values, and rows go down.
+    assert dots[1] - dots[0] == pytest.approx(dots[0] - dots[2], abs=0.02)
+    assert places_of(svg, "circle", "cy") == sorted(places_of(svg, "circle", "cy"))
+    [left], [wide] = places_of(svg, "rect", "x"), places_of(svg, "rect", "width")
+    assert left + wide / 2 == pytest.approx(dots[0], abs=0.02)
+
+
+def test_what_was_set_aside_and_what_was_changed_is_plotted_so() -> None:
+    document = demo()
+    changed = spread(("6", 3), ("6", 4), ("6", 2), ("7", 3))
+    changed["observations"][3]["excluded"] = "bumped"
+    changed["observations"][0]["history"] = [{"main": "7", "fine": 3, "at": "", "why": "misread"}]
+    document["measurements"], document["derived"] = [changed], []
+    svg = plotted(document)
+    fills = [one.get("fill") for one in drawn(svg, "circle")]
+    assert fills == ["black", "black", "black", "white"]
+    band, was = places_of(svg, "rect", "x")
+    assert was > band
+    captions = [one.caption for one in pictures(document)]
+    assert "set aside" in captions[-1]
+    assert "before it was changed" in captions[-1]
+
+
+def test_one_reading_makes_no_plot() -> None:
+    document = demo()
+    document["measurements"], document["derived"] = [spread(("6", 3))], []
+    assert len(pictures(document)) == 1
+
+
+def spread(*read: tuple[str, int]) -> dict[str, Any]:
+    one = dict(demo()["measurements"][0])
+    one["observations"] = [{"main": main, "fine": fine} for main, fine in read]
+    return one
+
+
+def pictures(document: dict[str, Any]) -> list[Picture]:
+    return [
+        block
+        for section in report(document).sections
+        for block in section.blocks
+        if isinstance(block, Picture)
+    ]

@@ -36,6 +36,7 @@ from metrion.report.compared import compared
 from metrion.report.lines import Group, Tint
 from metrion.report.quantity import reading_drawing, readings_table, second_looks
 from metrion.report.results_table import results_table
+from metrion.report.scatter import readings_plot
 from metrion.report.working import derived_working, least_count_lines, working
 from metrion.report.working.setting import number
 from metrion.voice import Speaker, plainly
@@ -253,6 +254,7 @@ class _Builder:
         if measurement.observations:
             blocks += reading_drawing(measurement, self.speaker)
             blocks.append(readings_table(measurement, self.speaker).filled())
+            blocks += readings_plot(result, self.speaker)
         blocks += second_looks(reviewed, self.speaker)
         yield Section(measurement.label, tuple(blocks))
         if result.uncertainty is None:

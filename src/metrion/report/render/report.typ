@@ -33,7 +33,11 @@
 #let bar(share) = rect(width: share, height: 3mm, fill: black)
 #let hollow = rect(width: 100%, height: 3mm, stroke: (thickness: 0.5pt, dash: "dashed"))
 #let readings(count, align, ..cells) = table(
-  columns: (auto, 1fr) + (auto,) * (count - 2), align: align, inset: (x: 2.2mm, y: 1.2mm),
+  // The first column of words that is no number takes the room that is left.
+  columns: range(count).map(at => {
+    if at == (if count > 1 and align.at(1) == right { 0 } else { calc.min(1, count - 1) }) { 1fr }
+    else { auto }
+  }), align: align, inset: (x: 2.2mm, y: 1.2mm),
   stroke: (x, y) => if y == 0 { (bottom: 0.8pt) } else { (top: 0.3pt + luma(200)) }, ..cells,
 )
 #let note(count, body) = table.cell(
