@@ -34,6 +34,7 @@ def test_the_head_of_a_report_is_kept_with_the_sheet(client: FlaskClient) -> Non
         ("report.tex", "application/x-tex", b"% Needs"),
         ("table.csv", "text/csv", b"measurement,name,"),
         ("workbook.xlsx", "application/vnd.openxmlformats", b"PK"),
+        ("workbook.ods", "application/vnd.oasis.opendocument.spreadsheet", b"PK"),
     ],
 )
 def test_every_form_is_sent_with_its_kind(

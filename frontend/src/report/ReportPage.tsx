@@ -73,6 +73,7 @@ function ReportView({ sheet }: { sheet: Sheet }) {
         <h2>{say("report-for-other-programs")}</h2>
         <div className="report-forms">
           <Download from={at("workbook.xlsx")}>{say("report-spreadsheet-formulas-alive")}</Download>
+          <Download from={at("workbook.ods")}>{say("report-spreadsheet-open")}</Download>
           <Download from={at("table.csv")}>{say("report-table-as-csv")}</Download>
           <Download from={at("table-to-read.csv")}>{say("report-table-to-read")}</Download>
           <Download from={at("report.md")}>{say("report-markdown")}</Download>

@@ -51,7 +51,14 @@ _LONGEST_TITLE = 31
 
 
 def workbook_file(measurements: Iterable[Measurement], speaker: Speaker | None = None) -> bytes:
-    """An XLSX file with one page for each quantity; one empty page without any.
+    """An XLSX file with one page for each quantity; see `workbook`."""
+    packed = BytesIO()
+    workbook(measurements, speaker).save(packed)
+    return packed.getvalue()
+
+
+def workbook(measurements: Iterable[Measurement], speaker: Speaker | None = None) -> Workbook:
+    """A page for each quantity; one empty page without any.
 
     Args:
         speaker: in whose words its labels are; plainly without one.
@@ -66,9 +73,7 @@ def workbook_file(measurements: Iterable[Measurement], speaker: Speaker | None =
         _Page(page, measurement, speaker).fill()
     if not book.worksheets:
         book.create_sheet(_title(speaker.text("workbook-no-quantity"), titles, speaker))
-    packed = BytesIO()
-    book.save(packed)
-    return packed.getvalue()
+    return book
 
 
 def _cell(text: str) -> str:

@@ -1328,6 +1328,7 @@ report-pdf = PDF
 report-paper = paper
 report-letter = Letter
 report-for-other-programs = For other programs
+report-spreadsheet-open = The same as ODS
 report-spreadsheet-formulas-alive = Spreadsheet with its formulas
 report-table-as-csv = Table as CSV
 report-markdown = Markdown

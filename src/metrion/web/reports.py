@@ -10,8 +10,9 @@ from flask import Response
 from metrion.core.quantity.measurements import Measurement
 from metrion.formats.archive import file_name
 from metrion.formats.handed_in import handed_in
+from metrion.formats.ods import ods_file
 from metrion.formats.table import observation_table, table_to_read
-from metrion.formats.workbook import workbook_file
+from metrion.formats.workbook import workbook, workbook_file
 from metrion.report.blocks import Report
 from metrion.report.render import html_page, latex_tables, markdown_text, pdf_file
 from metrion.store.sheets import find_sheet
@@ -120,6 +121,20 @@ def table_for_people(wanted: WantedView, sheet: str) -> Response:
     return _saved(content, "text/csv", f"{file_name(worked.title)}-to-read.csv")
 
 
+_ODS = "application/vnd.oasis.opendocument.spreadsheet"
+
+
+@blueprint.get("/workbook.ods")
+@blueprint.arguments(schema_of(WantedView), location="query")
+@blueprint.response(200, content_type=_ODS)
+@contained()
+def open_workbook(wanted: WantedView, sheet: str) -> Response:
+    """The same spreadsheet in the open format of documents."""
+    worked = notebook().sheet(sheet)
+    book = workbook(_chosen(worked, wanted.quantity), notebook().speaker())
+    return _saved(ods_file(book), _ODS, f"{file_name(worked.title)}.ods")
+
+
 _XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
 
 
@@ -127,7 +142,7 @@ _XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
 @blueprint.arguments(schema_of(WantedView), location="query")
 @blueprint.response(200, content_type=_XLSX)
 @contained()
-def workbook(wanted: WantedView, sheet: str) -> Response:
+def excel_workbook(wanted: WantedView, sheet: str) -> Response:
     """A spreadsheet in which everything is worked out by formulas."""
     worked = notebook().sheet(sheet)
     content = workbook_file(_chosen(worked, wanted.quantity), notebook().speaker())
