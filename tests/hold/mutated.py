@@ -16,6 +16,7 @@ from collections.abc import Callable
 from concurrent.futures import ProcessPoolExecutor
 from dataclasses import dataclass, field
 from io import BytesIO
+from multiprocessing import get_context
 from pathlib import Path
 from typing import Any
 from zipfile import ZIP_DEFLATED, ZipFile
@@ -273,7 +274,8 @@ _KINDS: tuple[
 def tried_by_all(count: int, processes: int = 2) -> Tried:
     """Try so many files in some processes."""
     each, found = 250, Tried()
-    with ProcessPoolExecutor(processes) as pool:
+    # A process that is forked would wait for threads of the typesetter that it has not.
+    with ProcessPoolExecutor(processes, get_context("spawn")) as pool:
         for one in pool.map(tried, [each] * (count // each), range(count // each)):
             found.add(one)
     return found
