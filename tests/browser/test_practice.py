@@ -81,6 +81,7 @@ def test_ten_exercises_from_knowing_nothing(page: Page, server: str) -> None:
             expect(page.get_by_text(f"picture {at + 1} of 6")).to_be_visible()
     expect(page.get_by_text("of 6.")).to_have_count(0)
     expect(page.locator(".skills .course :is(circle, polyline)")).not_to_have_count(0)
+    expect(page.locator(".practice-answer input")).to_be_focused()
     assert barriers(page) == []
     page.get_by_role("button", name="Begin anew").click()
     page.get_by_role("tooltip").get_by_role("button", name="Begin anew").click()

@@ -41,7 +41,7 @@ export function Exercise({ which, look, onNext, onOnce }: Props) {
     else if (said) blank.current?.select();
   }, [done, said]);
   if (error) return <p role="alert">{error.message}</p>;
-  if (!exercise) return <Skeleton active />;
+  if (!exercise) return <Skeleton active title={false} />;
   const give = () => {
     const seconds = Math.min((performance.now() - begun.current) / 1000, LONGEST_SECONDS);
     answer.mutate(

@@ -18,7 +18,7 @@ export function Path({ look, onPick }: Props) {
   // What comes next is decided when it is asked for, not while a picture is read.
   const [held, setHeld] = useState<Schemas["Path"] | null>(null);
   const forget = useForgetPath();
-  if (!path) return <Skeleton active />;
+  if (!path) return <Skeleton active title={false} />;
   if (!held) setHeld(path);
   const { next: which, checked, check, because, minutes } = held ?? path;
   const begun = path.checked > 0;
