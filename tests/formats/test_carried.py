@@ -11,6 +11,7 @@ from click.testing import CliRunner
 from pypdf import PdfWriter
 
 from metrion.cli import main
+from metrion.core.json import Json
 from metrion.core.logbook import reduce_logbook
 from metrion.demo import demo_file
 from metrion.formats import carried
@@ -20,6 +21,7 @@ from metrion.formats.handed_in import handed_in
 from metrion.formats.logbook import parse_logbook
 from metrion.formats.state import state_of
 from metrion.formats.strict_json import read_json
+from metrion.report.blocks import Report
 from metrion.report.render.html import html_page
 from metrion.report.render.pdf import pdf_file, pdf_of_many
 from metrion.voice import plainly
@@ -27,13 +29,13 @@ from metrion.voice import plainly
 SHEETS = ("spare-parts", "foil-colours", "sail-film", "wing-tip-nocks")
 
 
-def document_of(name: str) -> dict[str, object]:
+def document_of(name: str) -> dict[str, Json]:
     document = read_json(demo_file(name))
     assert isinstance(document, dict)
     return document
 
 
-def report_of(document: dict[str, object]):  # type: ignore[no-untyped-def]
+def report_of(document: dict[str, Json]) -> Report:
     return handed_in(reduce_logbook(parse_logbook(document)), document, plainly())
 
 

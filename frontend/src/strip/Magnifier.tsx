@@ -1,5 +1,7 @@
 import { useState, type PointerEvent, type ReactNode } from "react";
 
+import "./magnifier.css";
+
 const LARGER = 4;
 const BAND = 112;
 

@@ -52,8 +52,13 @@ _LONGEST_TITLE = 31
 
 def workbook_file(measurements: Iterable[Measurement], speaker: Speaker | None = None) -> bytes:
     """An XLSX file with one page for each quantity; see `workbook`."""
+    return xlsx_file(workbook(measurements, speaker))
+
+
+def xlsx_file(book: Workbook) -> bytes:
+    """A workbook as an XLSX file."""
     packed = BytesIO()
-    workbook(measurements, speaker).save(packed)
+    book.save(packed)
     return packed.getvalue()
 
 

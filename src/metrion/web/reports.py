@@ -6,13 +6,14 @@ from collections.abc import Callable
 from datetime import UTC, datetime
 
 from flask import Response
+from openpyxl import Workbook
 
 from metrion.core.quantity.measurements import Measurement
 from metrion.formats.archive import file_name
 from metrion.formats.handed_in import handed_in
 from metrion.formats.ods import ods_file
 from metrion.formats.table import observation_table, table_to_read
-from metrion.formats.workbook import workbook, workbook_file
+from metrion.formats.workbook import workbook, xlsx_file
 from metrion.report.blocks import Report
 from metrion.report.render import html_page, latex_tables, markdown_text, pdf_file
 from metrion.store.sheets import find_sheet
@@ -122,19 +123,6 @@ def table_for_people(wanted: WantedView, sheet: str) -> Response:
 
 
 _ODS = "application/vnd.oasis.opendocument.spreadsheet"
-
-
-@blueprint.get("/workbook.ods")
-@blueprint.arguments(schema_of(WantedView), location="query")
-@blueprint.response(200, content_type=_ODS)
-@contained()
-def open_workbook(wanted: WantedView, sheet: str) -> Response:
-    """The same spreadsheet in the open format of documents."""
-    worked = notebook().sheet(sheet)
-    book = workbook(_chosen(worked, wanted.quantity), notebook().speaker())
-    return _saved(ods_file(book), _ODS, f"{file_name(worked.title)}.ods")
-
-
 _XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
 
 
@@ -144,6 +132,21 @@ _XLSX = "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet"
 @contained()
 def excel_workbook(wanted: WantedView, sheet: str) -> Response:
     """A spreadsheet in which everything is worked out by formulas."""
+    return _spreadsheet(sheet, wanted, xlsx_file, _XLSX, "xlsx")
+
+
+@blueprint.get("/workbook.ods")
+@blueprint.arguments(schema_of(WantedView), location="query")
+@blueprint.response(200, content_type=_ODS)
+@contained()
+def open_workbook(wanted: WantedView, sheet: str) -> Response:
+    """The same spreadsheet in the open format of documents."""
+    return _spreadsheet(sheet, wanted, ods_file, _ODS, "ods")
+
+
+def _spreadsheet(
+    sheet: str, wanted: WantedView, write: Callable[[Workbook], bytes], kind: str, ending: str
+) -> Response:
     worked = notebook().sheet(sheet)
-    content = workbook_file(_chosen(worked, wanted.quantity), notebook().speaker())
-    return _saved(content, _XLSX, f"{file_name(worked.title)}.xlsx")
+    book = workbook(_chosen(worked, wanted.quantity), notebook().speaker())
+    return _saved(write(book), kind, f"{file_name(worked.title)}.{ending}")
