@@ -12,7 +12,7 @@ import {
 } from "../api";
 import { useChosen } from "../app/settings";
 import { Equation, type Ending, type EquationHandle } from "../equation/Equation";
-import { Keypad } from "../equation/Keypad";
+import { Keypad, type KeypadProps } from "../equation/Keypad";
 import { Offers } from "../equation/Offers";
 import { useNarrow } from "../equation/useNarrow";
 import type { LookActions } from "../tally";
@@ -113,23 +113,9 @@ export function Stage(props: Props) {
       ) : playing ? (
         <Played instrument={instrument} onDone={rested} />
       ) : (
-        <Strip
-          instrument={instrument}
-          face={quantity.face || "outside"}
-          position={entry.position ?? answer?.position ?? rest ?? 0}
-          live={answer !== null || looked !== null}
-          steps={narrow && instrument.kind !== "plain"}
-          answer={answer}
-          zeroError={quantity.zero_error}
-          swept={sweptFrom(positions.sweptFrom, looked, quantity)}
-          label={say("desk-scales-of", { name: instrument.name })}
-          readOut={seen(answer)}
-          onMove={desk.move}
-          onRelease={desk.release}
-          onTurn={({ main, second_turn: secondTurn }) => {
-            desk.type({ main, secondTurn });
-            begin();
-          }}
+        <OwnScales
+          {...{ quantity, instrument, recording, looked, rest, narrow }}
+          onTurned={begin}
         />
       )}
       <Equation
@@ -161,23 +147,11 @@ export function Stage(props: Props) {
         </Button>
       </Equation>
       {narrow && (
-        <Keypad
-          corrected={recording.outcome}
-          kept={recording.confirmed}
-          recordable={ready}
-          angular={instrument.kind === "angular"}
-          single={instrument.kind === "plain"}
-          offers={
-            <>
-              <Offers desk={desk} blank="main" />
-              <Offers desk={desk} blank="fine" onFineAs={keepFineAs} />
-            </>
-          }
+        <ThumbKeys
+          {...{ recording, instrument, question, ready }}
+          onFineAs={keepFineAs}
           task={changing && <Task words={task} onLeave={props.onDone} />}
-          question={question}
           onKey={(key) => equation.current?.press(key)}
-          onRecord={record}
-          act={others ? say("desk-keep") : say("desk-record-2")}
         />
       )}
       {more && (
@@ -188,6 +162,76 @@ export function Stage(props: Props) {
         />
       )}
     </section>
+  );
+}
+
+type Recording = ReturnType<typeof useRecording>;
+
+interface ScalesProps {
+  quantity: Quantity;
+  instrument: Instrument;
+  recording: Recording;
+  /** A reading that is shown again. */
+  looked: Reading | null;
+  /** Where the scales stand while nothing is entered. */
+  rest: number | undefined;
+  narrow: boolean;
+  onTurned: () => void;
+}
+
+/** The student's own scales, which follow the figures, and the figures them. */
+function OwnScales({ quantity, instrument, recording, looked, rest, ...props }: ScalesProps) {
+  const { desk, positions } = recording;
+  const { answer, entry } = desk;
+  return (
+    <Strip
+      instrument={instrument}
+      face={quantity.face || "outside"}
+      position={entry.position ?? answer?.position ?? rest ?? 0}
+      live={answer !== null || looked !== null}
+      steps={props.narrow && instrument.kind !== "plain"}
+      answer={answer}
+      zeroError={quantity.zero_error}
+      swept={sweptFrom(positions.sweptFrom, looked, quantity)}
+      label={say("desk-scales-of", { name: instrument.name })}
+      readOut={seen(answer)}
+      onMove={desk.move}
+      onRelease={desk.release}
+      onTurn={({ main, second_turn: secondTurn }) => {
+        desk.type({ main, secondTurn });
+        props.onTurned();
+      }}
+    />
+  );
+}
+
+interface ThumbProps extends Pick<KeypadProps, "task" | "question" | "onKey"> {
+  recording: Recording;
+  instrument: Instrument;
+  ready: boolean;
+  onFineAs: (fineAs: FineAs) => void;
+}
+
+/** On a phone: the keys for what is entered, with what else it may mean over them. */
+function ThumbKeys({ recording, instrument, ready, onFineAs, ...props }: ThumbProps) {
+  const { desk, positions } = recording;
+  return (
+    <Keypad
+      {...props}
+      corrected={recording.outcome}
+      kept={recording.confirmed}
+      recordable={ready}
+      angular={instrument.kind === "angular"}
+      single={instrument.kind === "plain"}
+      offers={
+        <>
+          <Offers desk={desk} blank="main" />
+          <Offers desk={desk} blank="fine" onFineAs={onFineAs} />
+        </>
+      }
+      onRecord={recording.record}
+      act={positions.more ? say("desk-keep") : say("desk-record-2")}
+    />
   );
 }
 

@@ -4,7 +4,7 @@ import type { ReactNode } from "react";
 import type { Key } from "./Equation";
 import { figure, say } from "../voice";
 
-interface Props {
+export interface KeypadProps {
   /** What the entry comes to, corrected, with its unit; empty while it is not complete. */
   corrected: string;
   /** The figure that was recorded last, with its unit; empty before the first. */
@@ -47,7 +47,7 @@ export function Keypad({
   act,
   onKey,
   onRecord,
-}: Props) {
+}: KeypadProps) {
   // On a circle nothing lies below zero, and minutes follow the degrees.
   const keys: Key[] = [...KEYS, angular ? ":" : "-", "0", "."];
   const face = (key: Key) =>
