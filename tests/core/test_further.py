@@ -107,6 +107,11 @@ def test_one_slip_alone_needs_no_question() -> None:
     assert (found.slips[0], found.apart) == ("next-mark", None)
 
 
+def test_where_there_is_no_fine_scale_none_is_spoken_of() -> None:
+    found = said(asked("p1", Question.READING, ("47", 0)), "1.5")
+    assert found.says[-1].code == "practice-no-slip-plain"
+
+
 @pytest.mark.parametrize(
     ("given", "code"), [("13.85", "practice-off-main"), ("6.88", "practice-off-fine")]
 )

@@ -1799,6 +1799,7 @@ practice-right = Right.
 practice-rounded = Right, but an answer here is expected with the decimals of the least count, no more and no fewer.
 practice-unreadable = This cannot be read as a number with its unit, or as an angle.
 practice-no-slip = Not right, and no usual slip gives this answer. Look again at the main mark, the line that meets, and the zero.
+practice-no-slip-plain = Not right, and no usual slip gives this answer. Count the marks on from the last numeral, and see what one is worth.
 practice-no-slip-least-count = Not right, and no usual slip gives this answer. Count the fine lines, and the main divisions they stretch over; on a screw, the lines of the { $thimble } and the { $pitch }.
 practice-no-exercise = an exercise is a JSON object, and this is none
 practice-not-asked = { $question } is not asked of this kind of tool

@@ -133,9 +133,10 @@ def _offered(codes: Sequence[str]) -> tuple[Fact, ...]:
 
 def _off(exercise: Exercise, given: Given) -> tuple[Fact, ...]:
     """Of an answer that no slip gives: how far off it is, and in which part."""
-    least = exercise.question is Question.LEAST_COUNT
-    none = fact("practice-no-slip-least-count" if least else "practice-no-slip")
-    return (*_part(exercise, given), none)
+    where = "-plain" if exercise.is_plain else ""
+    if exercise.question is Question.LEAST_COUNT:
+        where = "-least-count"
+    return (*_part(exercise, given), fact(f"practice-no-slip{where}"))
 
 
 def _part(exercise: Exercise, given: Given) -> Iterator[Fact]:
