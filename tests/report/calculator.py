@@ -48,7 +48,7 @@ def _value(text: str, readings: Each) -> float:
     angles = _ANGLE.sub(lambda at: f"({at[1]}*60+{at[2] or 0})", text)
     for printed, typed in {
         "×": "*", "−": "-", "√(": "sqrt(", "²": "**2", "^": "**", "Σ (": "total(", "Σ |": "off(|",
-        "′": "", "; ∞)": ")", "t (": "t(", "max (": "max(", "whole part of (": "floor(",
+        "′": "", "; ∞)": ")", "whole part of (": "floor(",
         ";": ",", "π": "pi",
     }.items():  # fmt: skip
         angles = angles.replace(printed, typed)

@@ -15,7 +15,7 @@ from metrion.demo import demo_file
 from metrion.formats.logbook import parse_logbook
 from metrion.report.blocks import Picture, Report, Table
 from metrion.report.build import Length, build_report
-from metrion.report.lines import Span, over, power, root
+from metrion.report.lines import Span, over, power, root, sign
 from metrion.report.render import html_page, latex_tables, markdown_text, pdf_file
 from metrion.report.render.latex import latex_line, latex_text
 from metrion.report.render.pdf import Paper
@@ -213,7 +213,7 @@ def test_what_was_typed_is_never_markup(title: str) -> None:
 
 
 def test_mathematics_in_latex() -> None:
-    line = (over((Span("1"),), (root((Span("3"),)),)), Span(" ± "), power((Span("x"),), "2"))
+    line = (*over((Span("1"),), root((Span("3"),))), sign("±"), *power((Span("x"),), "2"))
     assert latex_line(line) == (
         r"\frac{\text{1}}{\sqrt{\text{3}}}\text{ \ensuremath{\pm} }{\text{x}}^{\text{2}}"
     )

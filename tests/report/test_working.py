@@ -41,7 +41,7 @@ def test_the_working_of_a_series_with_a_negative_zero() -> None:
     assert found["mean of 4 readings"] == "(6.15 + 6.20 + 6.15 + 7.15) / 4 − (−0.15) = 6.5625 mm"
     assert found["limit of one look"] == "0.5 × 0.05 = 0.025 mm"
     assert found["half the range"] == "(7.15 − 6.15) / 2 = 0.5 mm"
-    assert found["uncertainty"] == "max (0.025, 0.5) = 0.5 mm"
+    assert found["uncertainty"] == "max(0.025, 0.5) = 0.5 mm"
     assert found["rounded to the same place"] == "(6.6 ± 0.5) mm"
 
 
@@ -184,9 +184,9 @@ def test_a_derived_quantity_shows_formula_inputs_and_contributions() -> None:
     (derived,) = reduce_logbook(parse_logbook(document)).derived
     steps = derived_working(derived, plainly())
     found = {step.label: plain(step.spans) for step in steps}
-    assert found["formula"] == "√(D² − d²) / (2 × (−d))"
+    assert found["formula"] == "f = −√(D² − d²) / (2 × d)"
     assert found["d, typed in"] == "4.1 mm ± 0.1 mm"
-    assert found["value"] == "√(6.5625² − 4.1²) / (2 × (−4.1)) = −0.62489"
+    assert found["value"] == "−√(6.5625² − 4.1²) / (2 × 4.1) = −0.62489"
     assert found["uncertainty"].startswith("√(")
     assert found["rounded to the same place"] == "−0.625 ± 0.046"
     keys = {step.key for step in steps}

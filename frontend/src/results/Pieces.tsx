@@ -1,4 +1,4 @@
-import { createElement, type KeyboardEvent, type ReactNode } from "react";
+import { createElement, Fragment, type KeyboardEvent, type ReactNode } from "react";
 
 import type { Span } from "../api";
 import { say } from "../voice";
@@ -10,23 +10,47 @@ interface Props {
 }
 
 /** The elements of MathML in which each form is set. */
-const ELEMENTS = { over: "mfrac", root: "msqrt", power: "msup" } as const;
+const ELEMENTS = { over: "mfrac", root: "msqrt", power: "msup", brackets: "mrow" } as const;
+const LEAVES = { text: "mtext", symbol: "mi", sign: "mo" } as const;
+
+type Leaf = Span & { form: keyof typeof LEAVES };
+
+const isFlat = (span: Span): span is Leaf => span.form in LEAVES;
 
 /** A line of a working: text, and mathematics set as such. */
 export function Pieces({ line, onFollow }: Props) {
-  return line.map((span, place) =>
-    span.form === "text" ? (
-      <Text key={place} {...{ span, onFollow }} />
-    ) : (
-      <span key={place} className="mathematics">
-        {createElement(
-          "math",
-          // Within mathematics nothing could be pressed; a group of numbers may hold what can.
-          { displaystyle: "true", ...(onFollow ? { role: "group" } : {}) },
-          <Set {...{ span, onFollow }} />,
-        )}
-      </span>
-    ),
+  return kept(line).map((spans, place) => {
+    const pieces = spans.map((span, at) => <Piece key={at} {...{ span, onFollow }} />);
+    return (
+      <Fragment key={place}>
+        {spans[0]?.form === "sign" && " "}
+        {spans.length > 1 ? <span className="kept">{pieces}</span> : pieces}
+      </Fragment>
+    );
+  });
+}
+
+/** The pieces in groups that stay on one line. */
+function kept(line: Span[]): Span[][] {
+  const groups: Span[][] = [];
+  line.forEach((span, place) => {
+    if (line[place - 1]?.keeps) groups.at(-1)?.push(span);
+    else groups.push([span]);
+  });
+  return groups;
+}
+
+function Piece({ span, onFollow }: PieceProps) {
+  if (isFlat(span)) return <Text {...{ span, onFollow }} />;
+  return (
+    <span className="mathematics">
+      {createElement(
+        "math",
+        // Within mathematics nothing could be pressed; a group of numbers may hold what can.
+        { displaystyle: "true", ...(onFollow ? { role: "group" } : {}) },
+        <Set {...{ span, onFollow }} />,
+      )}
+    </span>
   );
 }
 
@@ -38,7 +62,8 @@ interface PieceProps {
 const classOf = ({ tint }: Span) => (tint === "plain" ? undefined : `part-${tint} mark-${tint}`);
 
 function Text({ span, onFollow }: PieceProps) {
-  const text = span.text;
+  if (span.form === "sign") return <>{span.text}&nbsp;</>;
+  const text = span.form === "symbol" ? <i>{span.text}</i> : span.text;
   if (!span.source || !onFollow) return <span className={classOf(span)}>{text}</span>;
   return (
     // Not a button element: a line would break around it, and leave a bracket alone.
@@ -64,12 +89,14 @@ const leading = (follow: () => void) => ({
   },
 });
 
+const bracket = (which: string) => createElement("mo", null, which);
+
 /** A piece inside mathematics. */
 function Set({ span, onFollow }: PieceProps): ReactNode {
-  if (span.form === "text") {
+  if (isFlat(span)) {
     const follows = span.source !== "" && onFollow !== undefined;
     return createElement(
-      "mtext",
+      LEAVES[span.form],
       {
         className: [follows ? "follow" : "", classOf(span) ?? ""].join(" ").trim(),
         ...(follows ? leading(() => onFollow(span.source)) : {}),
@@ -81,9 +108,13 @@ function Set({ span, onFollow }: PieceProps): ReactNode {
   const row = (line: Span[]) =>
     createElement(
       "mrow",
-      null,
+      // What stands in a fraction is no smaller than the fraction.
+      span.form === "over" ? { displaystyle: "true" } : null,
       line.map((piece, place) => <Set key={place} span={piece} onFollow={onFollow} />),
     );
+  const element = ELEMENTS[span.form as keyof typeof ELEMENTS];
+  if (span.form === "brackets")
+    return createElement(element, null, bracket("("), row(span.first), bracket(")"));
   const parts = span.form === "root" ? [span.first] : [span.first, span.second];
-  return createElement(ELEMENTS[span.form], null, ...parts.map(row));
+  return createElement(element, null, ...parts.map(row));
 }

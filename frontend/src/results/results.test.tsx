@@ -16,6 +16,7 @@ const text = (words: string, tint: Span["tint"] = "plain", source = ""): Span =>
   text: words,
   tint,
   source,
+  keeps: false,
   first: [],
   second: [],
 });

@@ -21,9 +21,12 @@ class Form(StrEnum):
     """How a piece is set."""
 
     TEXT = "text"
+    SYMBOL = "symbol"
+    SIGN = "sign"
     OVER = "over"
     ROOT = "root"
     POWER = "power"
+    BRACKETS = "brackets"
 
 
 class Group(StrEnum):
@@ -40,11 +43,13 @@ class Span:
     """A piece of a line.
 
     Attributes:
-        text: what it says; empty unless its form is text.
+        text: what it says; empty where it is made of other pieces.
         tint: the part it belongs to.
         source: the key of the step that its number comes from; empty if from nowhere else.
-        form: text; or one thing over another, the root of one, one to the power of another.
-        first, second: what is over, under the root, or the base; and what is below, or the power.
+        form: text, the symbol of a quantity, a sign between two things; or one thing over
+            another, the root of one, one to the power of another, one in brackets as high as it.
+        first, second: what is over, under the root, the base, or in brackets; and what is below,
+            or the power.
     """
 
     text: str = ""
@@ -53,6 +58,11 @@ class Span:
     form: Form = Form.TEXT
     first: tuple[Span, ...] = ()
     second: tuple[Span, ...] = ()
+
+    @property
+    def keeps(self) -> bool:
+        """Whether what comes next stays on its line: after a sign, and what opens a bracket."""
+        return self.form is Form.SIGN or self.text.endswith("(")
 
 
 Line = tuple[Span, ...]
@@ -77,63 +87,117 @@ class Written:
     reading: int | None = None
 
 
-def over(top: Line, bottom: Line) -> Span:
-    """One thing divided by another."""
-    return Span(form=Form.OVER, first=top, second=bottom)
+WIDEST = 40
+"""Signs side by side that nothing parts: what is wider than that is written out, and may break."""
 
 
-def root(of: Line) -> Span:
+def over(top: Line, bottom: Line) -> Line:
+    """One thing divided by another: one below the other, or side by side where that is too wide."""
+    return _fitting(Span(form=Form.OVER, first=top, second=bottom))
+
+
+def root(of: Line) -> Line:
     """The square root."""
-    return Span(form=Form.ROOT, first=of)
+    return _fitting(Span(form=Form.ROOT, first=of))
 
 
-def power(base: Line, exponent: str) -> Span:
+def power(base: Line, exponent: str) -> Line:
     """Something to a power."""
-    return Span(form=Form.POWER, first=base, second=(Span(exponent),))
+    return _fitting(Span(form=Form.POWER, first=base, second=(Span(exponent),)))
 
 
-def joined(pieces: Iterable[Span], sign: str) -> Line:
+def brackets(line: Line) -> Line:
+    """A line in brackets, as high as what stands in them."""
+    whole = Span(form=Form.BRACKETS, first=line)
+    return _fitting(whole) if any(map(_tall, line)) else _written_out(whole)
+
+
+def sign(text: str) -> Span:
+    """A sign between two things."""
+    return Span(text, form=Form.SIGN)
+
+
+EQUALS = sign("=")
+
+
+def joined(pieces: Iterable[Span], between: str) -> Line:
     """Pieces with a sign between them."""
     line: list[Span] = []
     for piece in pieces:
-        line += [Span(f" {sign} "), piece] if line else [piece]
+        line += [sign(between), piece] if line else [piece]
     return tuple(line)
 
 
 def plain(line: Line) -> str:
     """A line as text without any setting.
 
-    >>> plain((over((Span("1"),), (Span("20"),)), Span(" = 0.05 mm")))
+    >>> plain((*over((Span("1"),), (Span("20"),)), Span(" = 0.05 mm")))
     '1 / 20 = 0.05 mm'
     """
-    return "".join(_plain(span) for span in line)
+    return "".join(map(_plain, line))
 
 
 def _plain(span: Span) -> str:
-    if span.form is Form.OVER:
-        return f"{_bracketed(span.first)} / {_bracketed(span.second)}"
-    if span.form is Form.ROOT:
-        return f"√({plain(span.first)})"
+    if span.form is Form.SIGN:
+        return f" {span.text} "
     if span.form is Form.POWER:
         exponent = plain(span.second)
         raised = "²" if exponent == "2" else f"^{exponent}"
-        return f"{_bracketed(span.first)}{raised}"
-    return span.text
+        return f"{plain(_bracketed(span.first, Form.ROOT))}{raised}"
+    return span.text or plain(_written_out(span))
 
 
-def _bracketed(line: Line) -> str:
-    text = plain(line)
+def _fitting(span: Span) -> Line:
+    return (span,) if _width((span,)) <= WIDEST else _written_out(span)
+
+
+def _written_out(span: Span) -> Line:
+    """What is set as mathematics, as pieces side by side."""
+    if span.form is Form.OVER:
+        above, below = (_bracketed(one, Form.ROOT, Form.POWER) for one in (span.first, span.second))
+        return (*above, sign("/"), *below)
+    if span.form is Form.ROOT:
+        return (Span("√"), *brackets(span.first))
+    if span.form is Form.BRACKETS:
+        return (Span("("), *span.first, Span(")"))
+    if span.form is Form.POWER:
+        # The bracket that ends the base bears the exponent.
+        *base, last = _bracketed(span.first, Form.ROOT)
+        return (*base, Span(form=Form.POWER, first=(last,), second=span.second))
+    return (span,)
+
+
+def _width(line: Line) -> int:
+    """How wide a line is, in signs of its text."""
+    return sum(map(_width_of, line))
+
+
+def _width_of(span: Span) -> int:
+    if span.form is Form.OVER:
+        return max(_width(span.first), _width(span.second))
+    around = {Form.SIGN: 2, Form.ROOT: 1, Form.BRACKETS: 2}.get(span.form, 0)
+    return len(span.text) + _width(span.first) + _width(span.second) + around
+
+
+def _tall(span: Span) -> bool:
+    return span.form in (Form.OVER, Form.ROOT) or any(map(_tall, span.first))
+
+
+def _bracketed(line: Line, *whole: Form) -> Line:
+    """A line in brackets, unless it is one number, one word, one such form, or in them already."""
     if _within_brackets(line):
-        return text
-    alone = len(line) == 1 and line[0].form in (Form.TEXT, Form.ROOT)
-    return text if alone and (" " not in text or line[0].form is Form.ROOT) else f"({text})"
+        return line
+    alone = len(line) == 1 and (line[0].form in whole or bool(line[0].text))
+    return line if alone and " " not in line[0].text else brackets(line)
 
 
 def _within_brackets(line: Line) -> bool:
     """Whether one pair of brackets holds all of it."""
+    if len(line) == 1:
+        return line[0].form is Form.BRACKETS
     depth = 0
     for at, span in enumerate(line):
         depth += {"(": 1, ")": -1}.get(span.text, 0)
         if not depth:
-            return at == len(line) - 1 > 0
+            return at == len(line) - 1
     return False

@@ -20,6 +20,8 @@ _ESCAPES |= {
     high: rf"\ensuremath{{^{low}}}" for high, low in zip("⁻⁰¹²³⁴⁵⁶⁷⁸⁹", "-0123456789", strict=True)
 }
 
+_SIGNS = {"−": "-", "×": r"\times", "±": r"\pm"}
+
 
 def latex_text(text: str) -> str:
     """A text with everything that LaTeX would take for a command made plain.
@@ -42,6 +44,12 @@ def _piece(span: Span) -> str:
         return rf"\sqrt{{{latex_line(span.first)}}}"
     if span.form is Form.POWER:
         return rf"{{{latex_line(span.first)}}}^{{{latex_line(span.second)}}}"
+    if span.form is Form.BRACKETS:
+        return rf"\left({latex_line(span.first)}\right)"
+    if span.form is Form.SIGN:
+        return f" {_SIGNS.get(span.text, span.text)} "
+    if span.form is Form.SYMBOL and len(span.text) == 1:
+        return latex_text(span.text)
     return rf"\text{{{latex_text(span.text)}}}"
 
 

@@ -24,7 +24,8 @@
 #let hue(name, body) = text(fill: hues.at(name), body)
 #let result(body) = block(text(size: 14pt, weight: "bold", body))
 #let steps(..cells) = grid(
-  columns: (1fr, auto), align: (left + horizon, right + horizon), row-gutter: 3mm, ..cells,
+  columns: (1fr, 2fr), align: (left + horizon, right + horizon),
+  column-gutter: 4mm, row-gutter: 3mm, ..cells,
 )
 #let bars(..cells) = grid(
   columns: (auto, 1fr, auto, auto), column-gutter: 5mm, row-gutter: 2mm,
@@ -50,18 +51,21 @@
 
 
 // A line: pieces of text, and of mathematics, which is built by its functions.
-#let signs = ("+", "−", "×", "=")
 #let set-math(span) = {
-  let row(spans) = spans.map(set-math).join([ ])
-  if span.form == "over" { math.frac(row(span.first), row(span.second)) }
+  let row(spans) = spans.map(set-math).join()
+  if span.form == "over" { math.frac(math.display(row(span.first)), math.display(row(span.second))) }
   else if span.form == "root" { math.sqrt(row(span.first)) }
   else if span.form == "power" { math.attach(row(span.first), t: row(span.second)) }
-  else if span.text.trim() in signs { math.class(if span.text.trim() == "=" { "relation" } else { "binary" }, span.text.trim()) }
+  else if span.form == "symbol" { math.italic(span.text) }
+  else if span.form == "sign" { math.class(if span.text == "=" { "relation" } else { "binary" }, span.text) }
+  else if span.form == "brackets" { math.lr(sym.paren.l + row(span.first) + sym.paren.r) }
   else if span.tint == "plain" { span.text }
   else { hue(span.tint, span.text) }
 }
 #let set-line(spans) = spans.map(span => {
-  if span.form != "text" { math.equation(math.display(set-math(span))) }
+  if span.form == "symbol" { emph(span.text) }
+  else if span.form == "sign" [ #span.text~]
+  else if span.form != "text" { box(math.equation(math.display(set-math(span)))) }
   else if span.tint == "plain" { span.text }
   else { part(span.tint, span.text) }
 }).join()
@@ -83,7 +87,7 @@
     part("result", block.text)
   }),
   Steps: block => steps(
-    ..block.steps.map(step => (text(fill: quiet, step.label), set-line(step.spans))).flatten(),
+    ..block.steps.map(step => (text(fill: quiet, step.label), std.block(breakable: false, set-line(step.spans)))).flatten(),
   ),
   Table: block => readings(
     block.columns.len(),

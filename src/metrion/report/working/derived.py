@@ -3,7 +3,9 @@
 from __future__ import annotations
 
 from collections.abc import Iterator
+from dataclasses import replace
 from fractions import Fraction
+from string import ascii_letters
 
 from metrion.core.formula.notation import unit_after
 from metrion.core.formula.values import Series, rational
@@ -11,12 +13,14 @@ from metrion.core.quantity.derived import Derived, DerivedResult, TypedValue, in
 from metrion.core.quantity.measurements import Measurement, reduce_measurement
 from metrion.core.working.model import MEAN, ROUNDED, UNCERTAINTY
 from metrion.core.working.steps import Step
-from metrion.report.lines import Group, Line, Span, Tint, Written
+from metrion.report.lines import EQUALS, Form, Group, Line, Span, Tint, Written, over
 from metrion.report.working.measured import written_out
 from metrion.report.working.setting import Printed, symbolic
 from metrion.report.working.writing import Writer
 from metrion.voice import Speaker
 from metrion.voice.steps import step_label
+
+_OWN_SYMBOLS = ("f", "y", "Q", *ascii_letters)
 
 
 def derived_working(result: DerivedResult, speaker: Speaker) -> list[Written]:
@@ -26,7 +30,9 @@ def derived_working(result: DerivedResult, speaker: Speaker) -> list[Written]:
 
 def _lines(result: DerivedResult, speaker: Speaker) -> Iterator[Written]:
     derived = result.derived
-    yield Written("formula", speaker.text("step-formula"), formula_line(derived, speaker))
+    own = Span(_own_symbol(derived), form=Form.SYMBOL)
+    formula = (own, EQUALS, *formula_line(derived, speaker))
+    yield Written("formula", speaker.text("step-formula"), formula)
     writer = Writer(result.working.values, speaker)
     symbols = {input_key(symbol): symbol for symbol in derived.inputs}
     for step in result.working.steps:
@@ -39,7 +45,7 @@ def _lines(result: DerivedResult, speaker: Speaker) -> Iterator[Written]:
         elif step.of:
             yield _part(writer, step, derived)
         elif step.key.startswith("sensitivity_"):
-            yield writer.symbolic(step)
+            yield _sensitivity(writer, step, own)
         else:
             tint = Tint.RESULT if step.key in (MEAN, UNCERTAINTY) else Tint.PLAIN
             yield writer.line(step, Group.RESULT, tint)
@@ -47,11 +53,27 @@ def _lines(result: DerivedResult, speaker: Speaker) -> Iterator[Written]:
         yield writer.sentence(Step(ROUNDED, None, result.rounded.printed, ""), UNCERTAINTY)
 
 
+def _sensitivity(writer: Writer, step: Step, own: Span) -> Written:
+    """How fast the value changes with an input: the partial derivative, and what it comes to."""
+    line = writer.symbolic(step)
+    symbol = step.key.removeprefix("sensitivity_")
+    changes = over((Span("∂"), own), (Span("∂"), Span(symbol, form=Form.SYMBOL)))
+    return replace(line, spans=(*changes, EQUALS, *line.spans))
+
+
 def formula_line(derived: Derived, speaker: Speaker) -> Line:
     """A formula set as mathematics, each symbol leading to its input."""
-    return symbolic(
-        derived.formula.tree, lambda word: (Span(word, source=input_key(word)),), speaker
-    )
+    return symbolic(derived.formula.tree, lambda word: _leading(word, input_key(word)), speaker)
+
+
+def _leading(word: str, source: str) -> Line:
+    return (Span(word, source=source, form=Form.SYMBOL),)
+
+
+def _own_symbol(derived: Derived) -> str:
+    """A letter for what is derived that none of its inputs has."""
+    free = [letter for letter in _OWN_SYMBOLS if letter not in derived.inputs]
+    return str(free[0]) if free else _OWN_SYMBOLS[0]
 
 
 def _input(writer: Writer, step: Step, symbol: str, given: Measurement | TypedValue) -> Written:

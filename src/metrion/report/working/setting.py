@@ -16,8 +16,9 @@ from metrion.core.exact.numbers import finite_decimals, to_text
 from metrion.core.exact.rounding import first_place, round_half_away
 from metrion.core.formula.evaluate import PI, NoValue, evaluate, value_of
 from metrion.core.formula.expression import Expression, Kind, Part, call, fold
+from metrion.core.formula.expression import number as literal
 from metrion.core.formula.values import Scalar, Series, Value, rational
-from metrion.report.lines import Form, Line, Span, Tint, joined, over, power, root
+from metrion.report.lines import Form, Line, Span, Tint, brackets, joined, over, power, root, sign
 from metrion.voice import Numbers, Speaker
 
 _LISTED = 6
@@ -27,6 +28,7 @@ _MOST_DECIMALS = 8
 
 _SUM, _PRODUCT, _SIGNED, _ATOM = range(4)
 """How strongly a piece holds together."""
+_SIGN = Span("−")
 
 
 @dataclass(frozen=True)
@@ -41,7 +43,16 @@ class Set:
         """In brackets, unless it holds together well enough."""
         if self.strength >= strength:
             return self.line
-        return (Span("("), *self.line, Span(")"))
+        return brackets(self.line)
+
+    @property
+    def negative(self) -> bool:
+        """Whether a sign stands before it that is no part of a number."""
+        return self.strength == _SIGNED and self.line[0] == _SIGN
+
+    def without_sign(self) -> Set:
+        """The same without a sign before it."""
+        return Set(self.line[1:], _PRODUCT, self.value) if self.negative else self
 
 
 @dataclass(frozen=True)
@@ -204,6 +215,9 @@ def _half(place: int) -> Fraction:
     return Fraction(10) ** place / 2
 
 
+_MINUS_ONE = literal(-1)
+
+
 def _literal(piece: Expression, _: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
     """A number that was read, counted or given: always in full."""
     tint = {Part.MAIN: Tint.MAIN, Part.FINE: Tint.FINE}.get(piece.part, Tint.PLAIN)
@@ -211,7 +225,7 @@ def _literal(piece: Expression, _: Sequence[Set], speaker: Speaker) -> tuple[Lin
     if finite_decimals(piece.value) is None:
         top, bottom = piece.value.numerator, piece.value.denominator
         return (
-            over((Span(speaker.numbers.figure(str(top)), tint),), (Span(str(bottom), tint),)),
+            *over((Span(speaker.numbers.figure(str(top)), tint),), (Span(str(bottom), tint),)),
         ), _ATOM
     return (Span(speaker.numbers.number(piece.value), tint),), strength
 
@@ -228,7 +242,9 @@ def _angle(piece: Expression, _: Sequence[Set], speaker: Speaker) -> tuple[Line,
 
 
 def _negative(_: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
-    return (Span("−"), *operands[0].held(_ATOM)), _SIGNED
+    of = operands[0].without_sign()
+    within = of.held(_ATOM if of.strength == _SIGNED else _PRODUCT)
+    return _signed(within, _PRODUCT, minus=not operands[0].negative)
 
 
 def _sum(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
@@ -238,10 +254,11 @@ def _sum(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[
         # What is nought need not be written, but for a reading or a line that is.
         if _nought(piece.operands[at], dropped.value) and not (minus and at == 0):
             return kept.line, kept.strength
+    minus, right = minus != right.negative, right.without_sign()
     second = right.line
     if right.strength == _SIGNED or (minus and right.strength == _SUM):
         second = right.held(_ATOM)
-    return (*left.line, Span(" − " if minus else " + "), *second), _SUM
+    return (*left.line, sign("−" if minus else "+"), *second), _SUM
 
 
 def _nought(piece: Expression, value: Value) -> bool:
@@ -249,25 +266,36 @@ def _nought(piece: Expression, value: Value) -> bool:
     return named.kind is Kind.NAME and named.word.startswith("component_") and value == 0
 
 
-def _product(_: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
-    left, right = operands
+def _product(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
+    left, right = (each.without_sign() for each in operands)
+    minus = operands[0].negative != operands[1].negative
     second = right.held(_ATOM if right.strength == _SIGNED else _PRODUCT)
-    return (*left.held(_PRODUCT), Span(" × "), *second), _PRODUCT
+    if piece.operands[0] == _MINUS_ONE:
+        return _signed(second, _PRODUCT, minus=not minus)
+    strength = _SIGNED if left.strength == _SIGNED else _PRODUCT
+    return _signed((*left.held(_PRODUCT), sign("×"), *second), strength, minus=minus)
 
 
 def _quotient(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
     if piece.operands[1].word == "count" and operands[1].value == 1:
         return operands[0].line, operands[0].strength
-    top, bottom = operands
-    if len(top.line) == 1 and top.line[0].form is Form.OVER:
+    top, bottom = (each.without_sign() for each in operands)
+    above, below = top.line, bottom.line
+    if len(above) == 1 and above[0].form is Form.OVER:
         # What is divided twice is divided by the product.
-        above, below = top.line[0].first, top.line[0].second
-        return (over(above, (*below, Span(" × "), *bottom.held(_PRODUCT))),), _ATOM
-    return (over(top.line, bottom.line),), _ATOM
+        above, below = above[0].first, (*above[0].second, sign("×"), *bottom.held(_PRODUCT))
+    found = over(above, below)
+    strength = _ATOM if len(found) == 1 else _PRODUCT
+    return _signed(found, strength, minus=operands[0].negative != operands[1].negative)
+
+
+def _signed(line: Line, strength: int, *, minus: bool) -> tuple[Line, int]:
+    """With a sign before it, or as it is."""
+    return ((_SIGN, *line), _SIGNED) if minus else (line, strength)
 
 
 def _power(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
-    return (power(operands[0].held(_ATOM), speaker.numbers.number(piece.value)),), _ATOM
+    return power(operands[0].held(_ATOM), speaker.numbers.number(piece.value)), _ATOM
 
 
 _SETTERS: dict[Kind, Callable[[Expression, Sequence[Set], Speaker], tuple[Line, int]]] = {
@@ -285,7 +313,7 @@ _SETTERS: dict[Kind, Callable[[Expression, Sequence[Set], Speaker], tuple[Line, 
 def _called(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
     first = operands[0]
     if piece.word == "sqrt":
-        return (root(first.line),), _ATOM
+        return root(first.line), _ATOM
     if piece.word == "abs":
         plain = first.strength == _ATOM and not isinstance(first.value, Series)
         if plain and _scalar(first.value) > 0:
@@ -295,11 +323,12 @@ def _called(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tup
     inside: list[Span] = []
     for operand in operands:
         inside += [*([Span(between)] if inside else []), *operand.line]
-    word = {"student": "t", "normal": "t", "floor": speaker.text("whole-part-of")}.get(
+    word = {"student": "t", "normal": "t", "floor": f"{speaker.text('whole-part-of')} "}.get(
         piece.word, piece.word
     )
-    end = "; ∞)" if piece.word == "normal" else ")"
-    return (Span(f"{word} ("), *inside, Span(end)), _ATOM
+    if piece.word == "normal":
+        inside.append(Span("; ∞"))
+    return (Span(word), *brackets(tuple(inside))), _ATOM
 
 
 def as_taken(expression: Expression, exact: Mapping[str, Value]) -> Expression:

@@ -16,7 +16,7 @@ from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.scales.base import LEAST_COUNT
 from metrion.core.working.model import READINGS, ZERO_ERROR, ZERO_ERRORS
 from metrion.core.working.steps import Step
-from metrion.report.lines import Group, Line, Span, Tint, Written, plain
+from metrion.report.lines import EQUALS, Form, Group, Line, Span, Tint, Written, plain
 from metrion.report.working.setting import Page, Printed, as_taken, symbolic
 from metrion.voice import Speaker
 from metrion.voice.steps import step_label
@@ -100,10 +100,10 @@ class Writer:
         label = self.speaker.say(step_label(step))
         if plain(how) == text:
             return Written(step.key, label, (found,))
-        return Written(step.key, label, (*how, Span(" = "), found))
+        return Written(step.key, label, (*how, EQUALS, found))
 
     def _symbol(self, word: str) -> Line:
-        return (Span(word.removeprefix("input_"), source=word),)
+        return (Span(word.removeprefix("input_"), source=word, form=Form.SYMBOL),)
 
     def taken_over(self, step: Step) -> None:
         """A step whose lines stand elsewhere: a number, or looks one by one."""
@@ -149,4 +149,4 @@ def _equation(expression: Expression, how: Line, found: Span) -> Line:
     """What is worked out, and what it comes to; a number taken over leads to where it was found."""
     if expression.kind in (Piece.NAME, Piece.NUMBER, Piece.ANGLE):
         return (Span(found.text, found.tint, how[0].source),)
-    return (*how, Span(" = "), found)
+    return (*how, EQUALS, found)

@@ -44,6 +44,7 @@ def span_view(span: Span) -> SpanView:
         text=span.text,
         tint=span.tint,
         source=span.source,
+        keeps=span.keeps,
         first=[span_view(piece) for piece in span.first],
         second=[span_view(piece) for piece in span.second],
     )

@@ -16,6 +16,7 @@ class SpanView:
     text: str
     tint: Tint
     source: str
+    keeps: bool
     first: list[SpanView]
     second: list[SpanView]
 
