@@ -271,7 +271,7 @@ def _there(data: Path | None) -> Path:
     return folder
 
 
-_FORMS = ("pdf", "html", "md", "tex")
+_FORMS = ("pdf", "html", "md", "tex", "tables")
 
 
 @main.command()
@@ -279,7 +279,8 @@ _FORMS = ("pdf", "html", "md", "tex")
 @click.option("--pdf", "form", flag_value="pdf", help="As PDF.")
 @click.option("--html", "form", flag_value="html", help="As a page.")
 @click.option("--md", "form", flag_value="md", help="As Markdown.")
-@click.option("--tex", "form", flag_value="tex", help="Its tables for LaTeX.")
+@click.option("--tex", "form", flag_value="tex", help="As a document for LaTeX.")
+@click.option("--tables", "form", flag_value="tables", help="Its tables alone, for LaTeX.")
 @click.option("--to", type=click.Path(path_type=Path), required=True, help="File to write.")
 @click.option(
     "--decimal", type=click.Choice(["point", "comma"]), default="point", show_default=True,

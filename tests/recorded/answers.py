@@ -23,7 +23,7 @@ LOGBOOKS = 200
 DATE = "2026-03-14"
 _MADE_UP = re.compile(r"\b[0-9a-f]{32}\b")
 _NOW = re.compile(r"\b20[0-9]{2}-[0-9]{2}-[0-9]{2}T[0-9:.]+\+00:00")
-_FORMS = ("report.md", "report.tex", "table.csv", "logbook")
+_FORMS = ("report.md", "report.tex", "tables.tex", "table.csv", "logbook")
 _STANDING = (
     "/api/board", "/api/words", "/api/conventions", "/api/settings", "/api/instruments/shelf",
     "/api/tools", "/api/sheets",

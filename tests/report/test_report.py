@@ -16,7 +16,7 @@ from metrion.formats.logbook import parse_logbook
 from metrion.report.blocks import Picture, Report, Table
 from metrion.report.build import Length, build_report
 from metrion.report.lines import Span, over, power, root, sign
-from metrion.report.render import html_page, latex_tables, markdown_text, pdf_file
+from metrion.report.render import html_page, latex_document, latex_tables, markdown_text, pdf_file
 from metrion.report.render.latex import latex_line, latex_text
 from metrion.report.render.pdf import Paper
 from tests.strategies import logbooks
@@ -84,9 +84,8 @@ def test_every_demo_sheet_has_a_report_in_every_form(name: str) -> None:
         assert sentence in markdown
     assert "Date2 May" in page
     assert pdf_file(found).startswith(b"%PDF-")
-    assert latex_tables(found).count(r"\begin{tabular}") == latex_tables(found).count(
-        r"\end{tabular}"
-    )
+    for text in (latex_tables(found), latex_document(found)):
+        assert text.count(r"\begin{longtable}") == text.count(r"\end{longtable}") > 1
 
 
 def test_a_report_holds_what_is_handed_in() -> None:
@@ -116,11 +115,11 @@ def test_old_figures_reasons_and_notes_stand_in_the_table() -> None:
     page = html_page(found)
     assert '<tr class="struck">' in page
     assert "<s>7</s> 6" in page
-    for words in ("set aside: held askew", "misread; it was 7, line 4 (2026-05-02)", "a burr",
+    for words in ("set aside: held askew", "misread; it was 7, line 4 (2 May 2026)", "a burr",
                   "read by B. W."):  # fmt: skip
         assert words in text_of(page)
         assert words in markdown_text(found)
-    assert r"\sout{7} \sout{6}" in latex_tables(found)
+    assert r"\sout{\ensuremath{\num{7}}} \sout{\ensuremath{\num{6}}}" in latex_tables(found)
     assert "~~7~~ ~~6~~" in markdown_text(found)
 
 
@@ -215,7 +214,7 @@ def test_what_was_typed_is_never_markup(title: str) -> None:
 def test_mathematics_in_latex() -> None:
     line = (*over((Span("1"),), root((Span("3"),))), sign("±"), *power((Span("x"),), "2"))
     assert latex_line(line) == (
-        r"\frac{\text{1}}{\sqrt{\text{3}}}\text{ \ensuremath{\pm} }{\text{x}}^{\text{2}}"
+        r"$\displaystyle \dfrac{\num{1}}{\sqrt{\num{3}}} \pm {x}^{\num{2}}$"
     )
     assert latex_text("50 % & #1_a") == r"50 \% \& \#1\_a"
 

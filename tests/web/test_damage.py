@@ -106,8 +106,8 @@ def test_everything_else_is_there(server: str, path: str) -> None:
 
 
 FORMS = (
-    "", "/logbook", "/report", "/report.pdf", "/report.md", "/report.tex", "/table.csv",
-    "/table-to-read.csv", "/workbook.xlsx", "/workbook.ods", "/quantities/m1/working",
+    "", "/logbook", "/report", "/report.pdf", "/report.md", "/report.tex", "/tables.tex",
+    "/table.csv", "/table-to-read.csv", "/workbook.xlsx", "/workbook.ods", "/quantities/m1/working",
     "/quantities/m1/others",
 )  # fmt: skip
 

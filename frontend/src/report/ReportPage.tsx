@@ -77,7 +77,8 @@ function ReportView({ sheet }: { sheet: Sheet }) {
           <Download from={at("table.csv")}>{say("report-table-as-csv")}</Download>
           <Download from={at("table-to-read.csv")}>{say("report-table-to-read")}</Download>
           <Download from={at("report.md")}>{say("report-markdown")}</Download>
-          <Download from={at("report.tex")}>{say("report-tables-for-latex")}</Download>
+          <Download from={at("report.tex")}>{say("report-latex")}</Download>
+          <Download from={at("tables.tex")}>{say("report-tables-for-latex")}</Download>
           <Download from={at("logbook")}>{say("report-logbook-file")}</Download>
         </div>
       </aside>

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 
 from metrion.report.lines import Line, Span, Tint, Written
+from metrion.voice import DecimalSign
 
 
 @dataclass(frozen=True)
@@ -105,7 +106,12 @@ class Picture:
     caption: str
 
 
-Block = Text | Result | Steps | Table | Bars | Picture
+@dataclass(frozen=True)
+class Contents:
+    """A table of the chapters that follow it."""
+
+
+Block = Contents | Text | Result | Steps | Table | Bars | Picture
 
 
 @dataclass(frozen=True)
@@ -142,6 +148,7 @@ class Report:
         facts: names, date, instruments, convention: what stands at the head.
         sections: its parts in order.
         language: that it is written in.
+        decimal_sign: of its numbers.
         carries: the logbook that its PDF carries inside.
     """
 
@@ -149,6 +156,7 @@ class Report:
     facts: tuple[tuple[str, str], ...]
     sections: tuple[Section, ...]
     language: str = "en"
+    decimal_sign: DecimalSign = DecimalSign.POINT
     carries: tuple[Carried, ...] = ()
 
 

@@ -24,6 +24,7 @@ from metrion.report.blocks import (
     Block,
     Cell,
     Column,
+    Contents,
     Report,
     Result,
     Row,
@@ -41,6 +42,10 @@ from metrion.report.working import derived_working, least_count_lines, working
 from metrion.report.working.setting import number
 from metrion.voice import Speaker, plainly
 from metrion.voice.conventions import convention_name
+from metrion.voice.dates import written_date
+
+_FOUND_AT_A_GLANCE = 5
+"""Chapters that need no table of contents."""
 
 
 class Length(StrEnum):
@@ -92,7 +97,10 @@ class _Builder:
         ]
         used = {reviewed.result.measurement.instrument.id for reviewed in wanted}
         derived = self.results.derived if quantity is None else ()
-        sections = [*self._aim(), *results_table(wanted, derived, self.speaker)]
+        first: list[Section] = []
+        if length is not Length.WORKING:
+            first += [*self._aim(), *results_table(wanted, derived, self.speaker)]
+        sections: list[Section] = []
         if length is Length.FULL:
             sections += [self._apparatus(used), *self._zero_section(used)]
             sections += self._angles_section(wanted)
@@ -101,11 +109,17 @@ class _Builder:
         elif length is Length.SHORT:
             sections += self._zero_section(used)
         else:
-            sections = [one for reviewed in wanted for one in self._working_alone(reviewed)]
+            sections += (one for reviewed in wanted for one in self._working_alone(reviewed))
         if length is not Length.SHORT:
             sections += map(self._derived_section, derived)
+        if sum(section.level == 2 for section in sections) > _FOUND_AT_A_GLANCE:
+            first.append(Section(self._text("contents"), (Contents(),), level=3))
         title = self.logbook.title or self._text("untitled")
-        return Report(title, self._facts(date), tuple(sections), self.speaker.language)
+        whole = (*first, *sections)
+        return Report(
+            title, self._facts(date), whole,
+            language=self.speaker.language, decimal_sign=self.speaker.numbers.decimal_sign,
+        )  # fmt: skip
 
     def _text(self, code: str, **about: Argument) -> str:
         return self.speaker.text(f"report-{code}", **about)
@@ -128,7 +142,7 @@ class _Builder:
         }
         facts = {
             "names": self.logbook.authors,
-            "date": self.logbook.date or date,
+            "date": written_date(self.logbook.date or date, self.speaker.language),
             "instruments": "; ".join(one.name for one in self.logbook.instruments),
             "convention": "; ".join(conventions),
             "measured-at": self._bench(),

@@ -19,6 +19,7 @@ from metrion.report.drawing import drawn_reading
 from metrion.report.lines import Tint
 from metrion.report.second_looks import main_words, what_became
 from metrion.voice import Speaker
+from metrion.voice.dates import written_date
 
 
 def reading_drawing(measurement: Measurement, speaker: Speaker) -> Iterator[Picture]:
@@ -134,7 +135,7 @@ class _Row:
             )
             why = one.why or self.speaker.text("report-changed")
             was = self.speaker.text("report-it-was", why=Name(why), figures=Name(figures))
-            yield f"{was} ({one.at})" if one.at else was
+            yield f"{was} ({written_date(one.at, self.speaker.language)})" if one.at else was
 
     def _remarks(self, noted: Noted) -> Iterator[str]:
         if noted.reader:

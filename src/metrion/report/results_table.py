@@ -60,7 +60,8 @@ class _Writer:
     def derived(self, found: DerivedResult) -> tuple[str, ...]:
         one = found.derived
         convention = convention_name(one.convention, self.speaker)
-        return (one.name or one.id, self._stated(found.rounded), "", "", "", convention, "")
+        stated, percent = self._stated(found.rounded), self._percent(found.relative_percent)
+        return (one.name or one.id, stated, percent, "", "", convention, "")
 
     def _figure(self, text: str) -> str:
         return self.speaker.numbers.figure(text)

@@ -15,7 +15,13 @@ from metrion.formats.ods import ods_file
 from metrion.formats.table import observation_table, table_to_read
 from metrion.formats.workbook import workbook, xlsx_file
 from metrion.report.blocks import Report
-from metrion.report.render import html_page, latex_tables, markdown_text, pdf_file
+from metrion.report.render import (
+    html_page,
+    latex_document,
+    latex_tables,
+    markdown_text,
+    pdf_file,
+)
 from metrion.store.sheets import find_sheet
 from metrion.web.bodies import Blueprint
 from metrion.web.damage import contained
@@ -89,8 +95,17 @@ def report_markdown(wanted: WantedView, sheet: str) -> Response:
 @blueprint.response(200, content_type="application/x-tex")
 @contained()
 def report_latex(wanted: WantedView, sheet: str) -> Response:
-    """The tables of the report for LaTeX."""
-    return _written(sheet, wanted, latex_tables, "application/x-tex", "tex")
+    """The report as a document for LaTeX."""
+    return _written(sheet, wanted, latex_document, "application/x-tex", "tex")
+
+
+@blueprint.get("/tables.tex")
+@blueprint.arguments(schema_of(WantedView), location="query")
+@blueprint.response(200, content_type="application/x-tex")
+@contained()
+def report_tables(wanted: WantedView, sheet: str) -> Response:
+    """The tables of the report for a LaTeX document of one's own."""
+    return _written(sheet, wanted, latex_tables, "application/x-tex", "tables.tex")
 
 
 def _written(

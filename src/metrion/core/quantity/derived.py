@@ -157,6 +157,13 @@ class DerivedResult:
         return stated(self.working, self.derived.convention) if self.rounded else None
 
     @property
+    def relative_percent(self) -> Fraction | None:
+        """100·uncertainty/|value|; None for a value of 0."""
+        if not self.value or self.uncertainty is None:
+            return None
+        return 100 * self.uncertainty.size / abs(Fraction(self.value))
+
+    @property
     def also(self) -> list[Also | None]:
         """In each of the other units it is to be given in; None where there is no result."""
         derived, size = self.derived, self.uncertainty

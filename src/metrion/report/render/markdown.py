@@ -3,11 +3,22 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 
-from metrion.report.blocks import Bars, Block, Picture, Report, Result, Row, Steps, Table, Text
+from metrion.report.blocks import (
+    Bars,
+    Block,
+    Contents,
+    Picture,
+    Report,
+    Result,
+    Row,
+    Steps,
+    Table,
+    Text,
+)
 from metrion.report.lines import Line
-from metrion.report.render.latex import latex_line
+from metrion.report.render.mathematics import mathematics, parted
 
 _MARKS = re.compile(r"([\\`*_{}\[\]<>#|~$])")
 
@@ -16,9 +27,10 @@ def markdown_text(report: Report) -> str:
     """The whole report as text."""
     parts = [f"# {_safe(report.title)}"]
     parts.append("\n".join(f"- **{name}:** {_safe(text)}" for name, text in report.facts))
-    for section in report.sections:
+    for at, section in enumerate(report.sections):
         parts.append(f"{'#' * section.level} {_safe(section.title)}")
-        parts += [_block(block) for block in section.blocks]
+        following = [one.title for one in report.sections[at:] if one.level == 2]
+        parts += [_block(block, following) for block in section.blocks]
     return "\n\n".join(part for part in parts if part) + "\n"
 
 
@@ -26,8 +38,10 @@ def _safe(text: str) -> str:
     return _MARKS.sub(r"\\\1", " ".join(text.split()))
 
 
-def _block(block: Block) -> str:
+def _block(block: Block, following: Sequence[str]) -> str:
     match block:
+        case Contents():
+            return "\n".join(f"- {_safe(title)}" for title in following)
         case Text(line):
             return _line(line)
         case Result(symbol, text):
@@ -69,6 +83,13 @@ def _rows(rows: tuple[Row, ...]) -> Iterator[str]:
 
 
 def _line(line: Line) -> str:
-    if all(span.text for span in line):
-        return _safe("".join(span.text for span in line))
-    return f"${latex_line(line)}$"
+    return "".join(
+        f"${mathematics(spans, _safe)}$" if is_mathematics else _spaced(spans)
+        for is_mathematics, spans in parted(line)
+    )
+
+
+def _spaced(spans: Line) -> str:
+    """Prose with the blanks at its ends, which part it from the mathematics beside it."""
+    text = "".join(span.text for span in spans)
+    return f"{' ' * text.startswith(' ')}{_safe(text)}{' ' * text.endswith(' ')}"

@@ -22,7 +22,7 @@
   if name == "result" { underline(stroke: 0.5pt + hues.result, offset: 4.3pt, lined) } else { lined }
 }
 #let hue(name, body) = text(fill: hues.at(name), body)
-#let result(body) = block(text(size: 14pt, weight: "bold", body))
+#let result(body) = block(sticky: true, text(size: 14pt, weight: "bold", body))
 #let steps(..cells) = grid(
   columns: (1fr, 2fr), align: (left + horizon, right + horizon),
   column-gutter: 4mm, row-gutter: 3mm, ..cells,
@@ -101,6 +101,13 @@
     [#each.label], if each.lost != "" { hollow } else { bar(each.percent * 1%) },
     [#each.percent_text], [#each.size],
   )).flatten()),
+  Contents: block => context {
+    let next = query(selector(heading.where(level: 1)).after(here()))
+    let following = selector(heading.where(level: 2)).after(here())
+    outline(title: none, target: if next == () { following } else {
+      following.before(next.first().location())
+    })
+  },
   Picture: block => picture(block.svg, block.caption),
 )
 

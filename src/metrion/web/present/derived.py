@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-from fractions import Fraction
-
 from metrion.core.exact.numbers import to_text
 from metrion.core.exact.rounding import to_figures
 from metrion.core.formula.notation import printed_formula, printed_unit, unit_after
@@ -26,9 +24,7 @@ from metrion.web.speaking import say, shown, speaker
 def derived_view(found: DerivedResult, entry: Kept, logbook: Logbook) -> DerivedView:
     """A derived quantity: formula, inputs, result, and what its inputs have in common."""
     derived = found.derived
-    percent = None
-    if found.value and found.uncertainty:
-        percent = shown(to_figures(100 * found.uncertainty.size / abs(Fraction(found.value)), 2))
+    percent = found.relative_percent
     return DerivedView(
         id=derived.id,
         version=entry.version,
@@ -41,7 +37,7 @@ def derived_view(found: DerivedResult, entry: Kept, logbook: Logbook) -> Derived
         convention_note=say(other_conventions(derived)),
         also=also_views(derived.unit, derived.also_in, found.also),
         sentence=shown(found.rounded.printed) if found.rounded else None,
-        relative_percent=percent,
+        relative_percent=None if percent is None else shown(to_figures(percent, 2)),
         working=steps_view(derived_working(found, speaker())),
         budget=budget_view(derived_budget(found), derived.unit.text),
         compared=comparison_view(derived, logbook),
