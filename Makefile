@@ -93,8 +93,9 @@ mutants: $(STAMPS)/python
 wheel: setup
 	$(BIN)/python -m hatchling build -t wheel -d var/wheel
 
-# Kills, load, and what was never meant to be read: half an hour; prints what docs/reliability.md holds.
+# Kills, load, what was never meant to be read, every form of a report: half an hour; prints what docs/reliability.md holds.
 hold: setup
+	@scripts/need_papers.sh
 	@$(BIN)/python -m tests.hold.all
 
 clean:

@@ -5,10 +5,12 @@ from __future__ import annotations
 from io import BytesIO
 
 import pytest
-from odf import table, teletype
+from odf import style, table, teletype
+from odf.number import Number, NumberStyle
 from odf.opendocument import load
 from openpyxl import Workbook
 
+from metrion.core.logbook import reduce_logbook
 from metrion.demo import demo_file
 from metrion.formats.logbook import read_logbook
 from metrion.formats.ods import ods_file, open_formula
@@ -21,6 +23,8 @@ from metrion.formats.workbook import workbook
         ("=1+2", "of:=1+2"),
         ("=B2-$B$3", "of:=[.B2]-[.$B$3]"),
         ("=SUM($E$4:$E$9)/COUNT($E$4:$E$9)", "of:=SUM([.$E$4:.$E$9])/COUNT([.$E$4:.$E$9])"),
+        ("='Ferrule, 2'!$B$6", "of:=[$'Ferrule, 2'.$B$6]"),
+        ("=SUM('A'!$I$9:$I$12)", "of:=SUM([$'A'.$I$9:.$I$12])"),
         ("=MAX(B2,0.5)", "of:=MAX([.B2];0.5)"),
         ('=IF(ISNUMBER(D4),D4^(2),"")', 'of:=IF(ISNUMBER([.D4]);[.D4]^(2);"")'),
         ("=NORMSINV(1-(1-0.95)/2)", "of:=LEGACY.NORMSINV(1-(1-0.95)/2)"),
@@ -53,7 +57,7 @@ def _cell(cell: object) -> tuple[str, str]:
 
 @pytest.mark.parametrize("name", ["spare-parts", "foil-colours", "sail-film", "bridle-line"])
 def test_everything_is_in_its_place(name: str) -> None:
-    book = workbook(read_logbook(demo_file(name)).measurements)
+    book = workbook(reduce_logbook(read_logbook(demo_file(name))))
     pages = cells_of(ods_file(book))
     assert list(pages) == book.sheetnames
     for page in book.worksheets:
@@ -72,4 +76,29 @@ def test_odd_texts_and_an_empty_book_come_through() -> None:
     book.active["A1"] = "<b>&\"'  two blanks"
     [[[(kind, text)]]] = cells_of(ods_file(book)).values()
     assert (kind, text) == ("text", "<b>&\"'  two blanks")
-    assert list(cells_of(ods_file(workbook([])))) == ["No quantity yet"]
+
+
+def test_zeros_and_bold_heads_are_kept() -> None:
+    content = ods_file(workbook(reduce_logbook(read_logbook(demo_file("spare-parts")))))
+    book = load(BytesIO(content))
+    page = book.getElementsByType(table.Table)[1]
+    cells = {
+        teletype.extractText(row[0]): row
+        for line in page.getElementsByType(table.TableRow)
+        if len(row := line.getElementsByType(table.TableCell)) > 4
+    }
+    styles = {
+        one.getAttribute("name"): one
+        for one in load(BytesIO(content)).getElementsByType(style.Style)
+    }
+    read = styles[cells["middle"][3].getAttribute("stylename")]
+    number = read.getAttribute("datastylename")
+    (kept,) = [
+        one.getElementsByType(Number)[0].getAttribute("decimalplaces")
+        for one in book.getElementsByType(NumberStyle)
+        if one.getAttribute("name") == number
+    ]
+    assert str(kept) == "2"
+    head = styles[cells["place"][0].getAttribute("stylename")]
+    (bold,) = head.getElementsByType(style.TextProperties)
+    assert bold.getAttribute("fontweight") == "bold"

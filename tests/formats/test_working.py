@@ -3,12 +3,10 @@
 import json
 from collections.abc import Iterator
 from fractions import Fraction
-from io import BytesIO
 from pathlib import Path
 from typing import Any
 
 import pytest
-from openpyxl import load_workbook
 
 from metrion.core.formula.expression import Expression, number
 from metrion.core.logbook import reduce_logbook
@@ -18,7 +16,7 @@ from metrion.core.working import uncertainty
 from metrion.demo import demo_file
 from metrion.formats.logbook import parse_logbook, read_logbook
 from metrion.formats.results import results_document
-from metrion.formats.workbook import workbook_file
+from metrion.formats.workbook import workbook
 from metrion.formats.working import working_text
 from metrion.report import plain, working
 from metrion.voice import plainly
@@ -135,7 +133,7 @@ def everywhere() -> dict[str, object]:
     parsed = parse_logbook(logbook)
     result = reduce_logbook(parsed).measurements[0].result
     wish = Wish(Fraction(6), "mm", Fraction(1), BUILT_IN["standard"])
-    page = load_workbook(BytesIO(workbook_file(parsed.measurements[:1]))).worksheets[0]
+    _, page, _ = workbook(reduce_logbook(parsed)).worksheets
     (line,) = [one for one in working(result, plainly()) if one.key == "component_reading"]
     return {
         "reduce": results_document(parsed)["measurements"][0]["uncertainty_unrounded"],

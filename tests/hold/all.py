@@ -9,6 +9,7 @@ from tests.hold.fuzzed import fuzzed
 from tests.hold.kills import killed_while_starting, killed_while_writing
 from tests.hold.load import carried
 from tests.hold.mutated import tried_by_all
+from tests.hold.papers import all_papers
 
 CHECKS: tuple[tuple[str, str, Callable[[], str]], ...] = (
     ("killed while it is written to", "kills 200 50", lambda: killed_while_writing(200).row),
@@ -16,6 +17,7 @@ CHECKS: tuple[tuple[str, str, Callable[[], str]], ...] = (
     ("30 clients x 100 readings", "load 30 10 100", lambda: carried(30, 100, one_sheet=False).row),
     ("10 x 100 on one sheet", "load 30 10 100", lambda: carried(10, 100, one_sheet=True).row),
     ("the API from its description", "fuzzed 100", lambda: fuzzed(100, "coverage", "fuzzing").row),
+    ("every form of a report", "papers 50", lambda: all_papers(50).row),
     ("10,000 mutated files", "mutated 10000", lambda: tried_by_all(10_000).row),
 )
 

@@ -8,9 +8,9 @@ from io import BytesIO
 from pathlib import Path
 
 import pytest
-from openpyxl import load_workbook
 from pypdf import PdfReader
 
+from metrion.core.logbook import reduce_logbook
 from metrion.demo import demo_file
 from tests.server import COMMAND
 from tests.voice.pseudo import LANGUAGE, accented, written_to
@@ -90,14 +90,13 @@ def test_the_labels_of_the_spreadsheet_are_said_from_it(
     environment: dict[str, str], monkeypatch: pytest.MonkeyPatch
 ) -> None:
     from metrion.formats.logbook import read_logbook
-    from metrion.formats.workbook import workbook_file
+    from metrion.formats.workbook import workbook
     from metrion.voice import Speaker
 
     monkeypatch.setenv("METRION_CATALOGUES", environment["METRION_CATALOGUES"])
     speaker = Speaker(language=LANGUAGE)
     for name in DEMO:
-        measurements = read_logbook(demo_file(name)).measurements
-        book = load_workbook(BytesIO(workbook_file(measurements, speaker)))
+        book = workbook(reduce_logbook(read_logbook(demo_file(name))), speaker)
         cells = [
             cell.value
             for page in book.worksheets

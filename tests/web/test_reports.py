@@ -57,7 +57,7 @@ def test_one_quantity_alone_is_reported(client: FlaskClient) -> None:
     rows = csv.DictReader(StringIO(client.get(f"{SHEET}/table.csv?quantity={first}").text))
     assert {row["measurement"] for row in rows} == {first}
     book = load_workbook(BytesIO(client.get(f"{SHEET}/workbook.xlsx?quantity={first}").data))
-    assert book.sheetnames == ["Lower spreader, outside"]
+    assert book.sheetnames == ["Results", "Lower spreader, outside"]
 
 
 @pytest.mark.parametrize("path", ["report", "report.pdf", "table.csv", "workbook.xlsx"])

@@ -10,8 +10,10 @@ from metrion.core.formula.expression import Expression, Kind, fold
 
 _HAIR = "0.000000001"
 """Added before a number is cut off, so that a whole one that is not quite one stays whole."""
-_FUNCTIONS = {"max": "MAX", "min": "MIN", "sqrt": "SQRT", "abs": "ABS", "sum": "SUM",
-              "count": "COUNT"}  # fmt: skip
+_FUNCTIONS = frozenset(
+    {"max", "min", "sqrt", "abs", "sum", "count", "sin", "cos", "tan", "asin", "acos", "atan"}
+)
+"""Those that are called alike there, in capitals."""
 
 
 def cell_formula(
@@ -48,12 +50,13 @@ def _called(piece: Expression, operands: list[str], column: Callable[[Expression
         of, by = operands
         return f"({of}-{by}*INT({of}/{by}+{_HAIR}))"
     if piece.word == "floor":
-        return f"INT({operands[0]})"
+        return f"INT({operands[0]}+{_HAIR})"
     if piece.word == "student":
         return f"TINV(1-{operands[0]},{operands[1]})"
     if piece.word == "normal":
         return f"NORMSINV(1-(1-{operands[0]})/2)"
-    return f"{_FUNCTIONS[piece.word]}({','.join(operands)})"
+    assert piece.word in _FUNCTIONS, piece.word
+    return f"{piece.word.upper()}({','.join(operands)})"
 
 
 def _number(value: Fraction) -> str:

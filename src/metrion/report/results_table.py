@@ -54,7 +54,7 @@ class _Writer:
             self._counting(one),
             self._zero(one),
             convention_name(one.convention, self.speaker),
-            self._altered(one),
+            altered(one, self.speaker),
         )
 
     def derived(self, found: DerivedResult) -> tuple[str, ...]:
@@ -86,9 +86,10 @@ class _Writer:
         single = not one.observations or one.indications == 1
         return self.text("zero-unlooked" if single else "zero-cancels")
 
-    def _altered(self, one: Measurement) -> str:
-        """How many readings were set aside, and how many changed."""
-        aside = sum(not each.counts for each in one.observations)
-        changed = sum(bool(each.noted.history) for each in one.observations)
-        told = (("set-aside", aside), ("were-changed", changed))
-        return ", ".join(self.text(code, count=count) for code, count in told if count)
+
+def altered(one: Measurement, speaker: Speaker) -> str:
+    """How many readings were set aside, and how many changed; empty where none was."""
+    aside = sum(not each.counts for each in one.observations)
+    changed = sum(bool(each.noted.history) for each in one.observations)
+    told = (("set-aside", aside), ("were-changed", changed))
+    return ", ".join(speaker.text(f"report-{code}", count=count) for code, count in told if count)

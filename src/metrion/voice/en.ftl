@@ -1718,10 +1718,16 @@ report-table-to-read = Table to read, CSV
 ## The spreadsheet, and the table to read
 
 workbook-quantity = Quantity
-workbook-no-quantity = No quantity yet
 workbook-in-unit = in { $unit }
 workbook-infinitely-many = { $number } stands for infinitely many
 workbook-mean = mean
+workbook-from-each = from each
+workbook-from = from “{ $page }”
+workbook-uncertainty-of = uncertainty of { $symbol }
+workbook-first-place = place of the first figure of that
+workbook-decimals = decimals that are stated
+workbook-stated = result as it is stated
+workbook-results = Results
 workbook-none-looked-at = none looked at
 workbook-zero-check = zero check
 workbook-main = main

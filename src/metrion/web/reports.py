@@ -31,8 +31,8 @@ from metrion.web.schemas import WantedView, schema_of
 blueprint = Blueprint("reports", __name__, url_prefix="/api/sheets/<sheet>")
 
 
-def _report(sheet: str, wanted: WantedView) -> tuple[Report, str]:
-    """The report, and a name for its file. 404 for a sheet or quantity that is not here."""
+def _report(sheet: str, wanted: WantedView) -> tuple[Report, Worked]:
+    """The report, and the sheet worked out. 404 for a sheet or quantity that is not here."""
     with notebook().store.reading() as session:
         found = find_sheet(session, sheet)
         worked = notebook().worked(session, found)
@@ -45,7 +45,7 @@ def _report(sheet: str, wanted: WantedView) -> tuple[Report, str]:
         worked.results, document, speaker,
         date=date, quantity=wanted.quantity, length=wanted.length,
     )  # fmt: skip
-    return report, file_name(worked.title)
+    return report, worked
 
 
 def _chosen(worked: Worked, quantity: str | None) -> list[Measurement]:
@@ -77,8 +77,9 @@ def report_page(wanted: WantedView, sheet: str) -> Response:
 @contained()
 def report_pdf(wanted: WantedView, sheet: str) -> Response:
     """The report as PDF, on A4 or Letter."""
-    report, name = _report(sheet, wanted)
-    return _saved(pdf_file(report, wanted.paper), "application/pdf", f"{name}.pdf")
+    report, worked = _report(sheet, wanted)
+    content = pdf_file(report, wanted.paper)
+    return _saved(content, "application/pdf", f"{file_name(worked.title)}.pdf")
 
 
 @blueprint.get("/report.md")
@@ -111,8 +112,8 @@ def report_tables(wanted: WantedView, sheet: str) -> Response:
 def _written(
     sheet: str, wanted: WantedView, write: Callable[[Report], str], kind: str, ending: str
 ) -> Response:
-    report, name = _report(sheet, wanted)
-    return _saved(write(report), kind, f"{name}.{ending}")
+    report, worked = _report(sheet, wanted)
+    return _saved(write(report), kind, f"{file_name(worked.title)}.{ending}")
 
 
 @blueprint.get("/table.csv")
@@ -162,6 +163,7 @@ def open_workbook(wanted: WantedView, sheet: str) -> Response:
 def _spreadsheet(
     sheet: str, wanted: WantedView, write: Callable[[Workbook], bytes], kind: str, ending: str
 ) -> Response:
-    worked = notebook().sheet(sheet)
-    book = workbook(_chosen(worked, wanted.quantity), notebook().speaker())
+    report, worked = _report(sheet, wanted)
+    speaker, quantity = notebook().speaker(), wanted.quantity
+    book = workbook(worked.results, speaker, facts=report.facts, quantity=quantity)
     return _saved(write(book), kind, f"{file_name(worked.title)}.{ending}")

@@ -44,6 +44,7 @@ _LETTERS = frozenset(map(chr, (*range(0x20, 0x7F), *range(0xBF, 0x100)))) | froz
 _WIDEST = 88
 """Signs that a table may have side by side before its texts are set in lines of their own."""
 _DEFINED = r"""\DeclareSIUnit{\inch}{in}
+\sisetup{retain-zero-uncertainty}
 % A sign that the font has not, by its number.
 \providecommand{\other}[2]{\ifdefined\Umathcode #2\else [U+#1]\fi}"""
 
