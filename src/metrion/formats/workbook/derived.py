@@ -48,7 +48,6 @@ class DerivedPage(Page):
             self._input(symbol, given)
         if self.found.rounded:
             self._result()
-        self.page.column_dimensions["A"].width = 44
 
     def _input(self, symbol: str, given: Measurement | TypedValue) -> None:
         """An input: what its own page comes to, or what was typed in, with its uncertainty."""

@@ -10,6 +10,7 @@ from fractions import Fraction
 from openpyxl import Workbook
 from openpyxl.styles import Font
 from openpyxl.utils import get_column_letter
+from openpyxl.worksheet.properties import PageSetupProperties
 from openpyxl.worksheet.worksheet import Worksheet
 
 from metrion.core.exact.units import Unit
@@ -29,6 +30,7 @@ _BOLD = Font(bold=True)
 _FORBIDDEN = re.compile(r"[\[\]:*?/\\']")
 _NOT_IN_XML = re.compile(r"[\x00-\x08\x0b-\x1f\ud800-\udfff\ufffe\uffff]")
 _LONGEST_TITLE = 31
+_WIDEST = 60
 STATED = "stated"
 PER_CENT = "per_cent"
 """The cells of a result as it is stated, and of its relative uncertainty."""
@@ -68,6 +70,10 @@ class Page:
 
     def __init__(self, book: Workbook, label: str, speaker: Speaker) -> None:
         self.page: Worksheet = book.create_sheet(title_of(label, book.sheetnames, speaker))
+        # On paper it is as wide as a page, whatever its height.
+        self.page.page_setup.orientation = "landscape"
+        self.page.page_setup.fitToHeight = 0
+        self.page.sheet_properties.pageSetUpPr = PageSetupProperties(fitToPage=True)
         self.speaker = speaker
         self.say = speaker.text
         self.row = 1
@@ -99,6 +105,7 @@ class Page:
     def put(self, label: str, value: object, note: str = "", places: int | None = None) -> str:
         """A line with a label, a number or a formula in column B and a note; the cell of it."""
         self.text(self.row, 1, label)
+        self.widen(1, len(label))
         self.figure(self.row, 2, value, places)
         if note:
             self.text(self.row, 3, note)
@@ -116,7 +123,14 @@ class Page:
         """A line of headings."""
         for column, text in enumerate(texts, start=1):
             self.text(self.row, column, text, bold=True)
+            if column > 1:
+                self.widen(column, len(text) + 3)
         self.row += 1
+
+    def widen(self, column: int, signs: int) -> None:
+        """Make a column so many signs wide, if it is narrower."""
+        own = self.page.column_dimensions[get_column_letter(column)]
+        own.width = max(own.width, min(signs, _WIDEST))
 
     def step(self, rule: Rule, note: str = "") -> None:
         """A step of a working as a formula that later ones call by its key."""

@@ -44,7 +44,6 @@ class QuantityPage(Page):
         self._readings()
         if self.measurement.counting:
             self._result()
-        self.page.column_dimensions["A"].width = 34
 
     def _indication(self, row: int, column: int, indication: Indication) -> str:
         """Main mark and line of a look in cells; the formula of what they read."""

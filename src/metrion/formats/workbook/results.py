@@ -18,7 +18,7 @@ from metrion.voice.conventions import convention_name
 _COLUMNS = (
     "quantity", "result", "per-cent", "counting", "zero-error", "by-convention", "altered",
 )  # fmt: skip
-_WIDTHS = (44, 26, 10, 10, 14, 26, 30)
+_STATED = 26
 
 
 class ResultsPage(Page):
@@ -49,23 +49,27 @@ class ResultsPage(Page):
                 self.figure(self.row, 4, f"=COUNT({self._there(quantity, READINGS)})")
             zero = self._there(quantity, ZERO_ERROR)
             self.figure(self.row, 5, f"={zero}", one.instrument.decimals)
-            self.text(self.row, 6, convention_name(one.convention, self.speaker))
-            self.text(self.row, 7, altered(one, self.speaker))
+            self._told(6, convention_name(one.convention, self.speaker))
+            self._told(7, altered(one, self.speaker))
             self.row += 1
         for found in derived:
             self._result(found.derived.name or found.derived.id, found)
-            self.text(self.row, 6, convention_name(found.derived.convention, self.speaker))
+            self._told(6, convention_name(found.derived.convention, self.speaker))
             self.row += 1
-        for letter, width in zip("ABCDEFG", _WIDTHS, strict=True):
-            self.page.column_dimensions[letter].width = width
 
     def _result(self, label: str, page: Page) -> None:
         self.text(self.row, 1, label)
+        self.widen(1, len(label))
         if STATED not in page.cells:
             self.text(self.row, 2, self.say("report-no-result"))
             return
         self.figure(self.row, 2, f"={self._there(page, STATED)}")
+        self.widen(2, _STATED)
         self.figure(self.row, 3, f"={self._there(page, PER_CENT)}", 2)
+
+    def _told(self, column: int, text: str) -> None:
+        self.text(self.row, column, text)
+        self.widen(column, len(text))
 
     def _there(self, page: Page, key: str) -> str:
         return page.from_elsewhere(page.cells[key])
