@@ -165,7 +165,7 @@ def test_a_table_with_other_headings_is_matched_and_taken_in(
         page.locator(".ant-select-dropdown:visible").get_by_title(role, exact=True).click()
         expect(page.locator(".ant-select-dropdown:visible")).to_have_count(0)
     expect(dialog.get_by_text("row 2, column “Haupt”: 6.5 is not a mark")).to_be_visible()
-    expect(dialog.locator("td[data-faulty='true']")).to_have_text("6,5")
+    expect(dialog.get_by_label("row 1, column 2")).to_have_value("6,5")
     table.write_text("Stelle;Haupt;Strich\nlinks;6;3\nrechts;6;4\n")
     page.get_by_label("table file").set_input_files(table)
     # What was chosen holds for the corrected file.
@@ -176,6 +176,29 @@ def test_a_table_with_other_headings_is_matched_and_taken_in(
     expect(dialog).to_have_count(0)
     expect(page.locator("tr.reading")).to_have_count(6)
     expect(page.locator("tr.reading").last).to_contain_text("rechts")
+
+
+def test_a_table_on_the_notebook_is_offered_mended_and_taken_in(
+    page: Page, server: str, tmp_path: Path
+) -> None:
+    table = tmp_path / "nocks.csv"
+    rows = [*["mouth,8,11"] * 3, "waist,8.5,12", "foot,8,99"]
+    written = "".join(f'"Ferrule, outside",{row}\n' for row in rows)
+    table.write_text(f"quantity,place,main,line\n{written}")
+    page.goto(server)
+    page.get_by_label("logbook file").set_input_files(table)
+    dialog = page.get_by_role("dialog")
+    expect(dialog).to_contain_text("Two-line kite, spare parts: Ferrule, outside (5 readings)")
+    expect(dialog.get_by_text("2 rows have faults")).to_be_visible()
+    expect(dialog.get_by_role("button", name="Take in the 3 that can be read")).to_be_enabled()
+    cell = dialog.get_by_label("row 4, column 3")
+    cell.fill("8")
+    cell.press("Enter")
+    expect(dialog.get_by_text("One row has a fault")).to_be_visible()
+    dialog.get_by_role("button", name="Take in the 4 that can be read").click()
+    expect(page).to_have_url(f"{server}/sheets/spare-parts/quantities/ferrule")
+    expect(page.locator("tr.reading")).to_have_count(7)
+    expect(page.locator("tr.reading").last).to_contain_text("waist")
 
 
 def test_a_damaged_sheet_is_told_saved_and_thrown_away(page: Page, tmp_path: Path) -> None:

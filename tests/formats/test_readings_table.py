@@ -223,3 +223,16 @@ def test_a_first_row_that_holds_a_figure_is_a_reading(first: str) -> None:
 def test_a_first_row_without_a_figure_is_headings(first: str) -> None:
     table = read_table(f"{first}\n6,3\n".encode())
     assert (table.header != (), len(table.rows)) == (True, 1)
+
+
+@pytest.mark.parametrize(
+    ("first", "headed"),
+    [
+        ("1st main mark;1st line", True), ("main;line", True), ("a;b", True),
+        ("6;main line", False), ("6 mmm;l2", False), ("6;3", False), ("1;2;", False),
+    ],
+)  # fmt: skip
+def test_a_row_of_headings_is_no_reading(first: str, headed: bool) -> None:
+    table = read_table(f"{first}\n6;3\n7;4\n".encode())
+    assert len(table.rows) == (2 if headed else 3)
+    assert table.header == (tuple(first.split(";")) if headed else ())

@@ -12,7 +12,8 @@ from hypothesis import given
 from metrion.core.logbook import Logbook
 from metrion.demo import demo_file
 from metrion.formats.logbook import parse_logbook
-from metrion.formats.table import COLUMNS, harmless, observation_table
+from metrion.formats.table import COLUMNS, harmless, observation_table, table_to_read
+from metrion.voice import DecimalSign, Numbers, Speaker
 from tests.strategies import logbooks
 
 
@@ -84,3 +85,17 @@ def test_read_less_zero_is_corrected_in_every_row(document: dict[str, Any]) -> N
             Fraction(row[name]) for name in ("observed", "zero_error", "corrected")
         )
         assert abs(observed - zero - corrected) <= abs(observed) * Fraction(1, 10**12)
+
+
+def test_people_read_names_and_decimals_as_the_tool_allows() -> None:
+    comma = Speaker.of(Numbers(DecimalSign.COMMA))
+    text = table_to_read(changed(main="-1", fine=0, excluded="=slip").measurements, comma)
+    head, first, *_ = csv.reader(StringIO(text, newline=""), delimiter=";")
+    assert head == [
+        "quantity", "tool", "unit", "place", "main", "line", "reads", "zero error", "corrected",
+        "set aside because",
+    ]  # fmt: skip
+    assert first == [
+        "Lower spreader, outside", "Caliper A", "mm", "end A", "−1", "0", "−1,00", "−0,15",
+        "−0,85", "'=slip",
+    ]  # fmt: skip

@@ -28,6 +28,7 @@ export type Plan = Schemas["Plan"];
 export type Arrival = Schemas["Arrival"];
 export type Decision = Arrival["usual"];
 export type TableFound = Schemas["Table"];
+export type TableFit = Schemas["Fit"];
 export type Taken = Schemas["Taken"];
 export type Answer = Schemas["Answer"];
 export type Neighbour = Schemas["Neighbour"];

@@ -102,12 +102,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
         onDone={() => setTakenUp(null)}
       />
       {table && (
-        <TableDialog
-          sheet={sheet.id}
-          quantity={quantity.id}
-          fineAs={instrument.fine_as ?? "line"}
-          onClose={() => setTable(false)}
-        />
+        <TableDialog sheet={sheet.id} quantity={quantity.id} onClose={() => setTable(false)} />
       )}
       <section className="tally-panel" aria-label={say("desk-readings")}>
         <Tally

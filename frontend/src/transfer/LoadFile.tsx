@@ -1,12 +1,15 @@
 import { App, Button } from "antd";
 import { useEffect, useRef, useState } from "react";
 
-import { ApiError, type Arrival } from "../api";
+import { ApiError, type Arrival, type TableFit } from "../api";
 import { ArrivalsDialog } from "./ArrivalsDialog";
 import { Faults } from "./Faults";
 import "./transfer.css";
 import { percentOf } from "./send";
+import { TableArrives } from "./TableArrives";
+import { TABLES } from "./TableDialog";
 import { useLookThrough } from "./useArrivals";
+import { useFits } from "./useTable";
 import { say } from "../voice";
 
 /** A button for a file, and the whole page as a place to drop one: it is looked through first. */
@@ -15,21 +18,32 @@ export function LoadFile() {
   const { modal } = App.useApp();
   const look = useLookThrough();
   const [found, setFound] = useState<{ file: File; arrivals: Arrival[] } | null>(null);
+  const fits = useFits();
+  const [table, setTable] = useState<{ file: File; fits: TableFit[] } | null>(null);
   function take(file: File | undefined) {
     if (!file) return;
+    if (isTable(file)) {
+      fits.mutate(file, {
+        onSuccess: (answer) => setTable({ file, fits: answer }),
+        onError: (problem) => refused(file, problem),
+      });
+      return;
+    }
     look.mutate(file, {
       onSuccess: (arrivals) => setFound({ file, arrivals }),
-      onError: (problem) =>
-        void modal.error({
-          title: say("transfer-was-not-loaded", { name: file.name }),
-          width: 640,
-          content:
-            problem instanceof ApiError && problem.faults.length > 0 ? (
-              <Faults faults={problem.faults} />
-            ) : (
-              problem.message
-            ),
-        }),
+      onError: (problem) => refused(file, problem),
+    });
+  }
+  function refused(file: File, problem: Error) {
+    void modal.error({
+      title: say("transfer-was-not-loaded", { name: file.name }),
+      width: 640,
+      content:
+        problem instanceof ApiError && problem.faults.length > 0 ? (
+          <Faults faults={problem.faults} />
+        ) : (
+          problem.message
+        ),
     });
   }
   const dropped = useDrop(take);
@@ -39,23 +53,27 @@ export function LoadFile() {
         ref={input}
         type="file"
         hidden
-        accept=".json,.zip,.pdf,application/json,application/zip,application/pdf"
+        accept={`.json,.zip,.pdf,application/json,application/zip,application/pdf,${TABLES}`}
         aria-label={say("transfer-logbook-file")}
         onChange={(event) => {
           take(event.target.files?.[0]);
           event.target.value = "";
         }}
       />
-      <Button onClick={() => input.current?.click()} loading={look.isPending}>
+      <Button onClick={() => input.current?.click()} loading={look.isPending || fits.isPending}>
         {look.progress
           ? say("transfer-looking-through", { progress: percentOf(look.progress) })
           : say("transfer-load-a-file")}
       </Button>
       {dropped && <div className="drop-here">{say("transfer-drop-a-logbook-file-or-a")}</div>}
       {found && <ArrivalsDialog {...found} onClose={() => setFound(null)} />}
+      {table && <TableArrives {...table} onClose={() => setTable(null)} />}
     </>
   );
 }
+
+/** Whether a file is a table of readings, by its name. */
+const isTable = (file: File) => /\.(csv|tsv|txt)$/i.test(file.name);
 
 /** Whether a file is held over the page; hands on the one that is let go. */
 function useDrop(take: (file: File | undefined) => void): boolean {

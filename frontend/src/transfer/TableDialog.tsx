@@ -1,86 +1,142 @@
-import { Alert, Button, Select } from "antd";
-import { useRef, useState } from "react";
+import { Alert, Button, Input, Select } from "antd";
+import { type ReactNode, useEffect, useEffectEvent, useRef, useState } from "react";
 
-import { ApiError, type FineAs, type TableFound } from "../api";
-import { useTable } from "./useTable";
+import { ApiError, type TableFound } from "../api";
+import { type Asked, useTable } from "./useTable";
 import { Dialog } from "../app/overlays";
 import { say } from "../voice";
 
 interface Props {
   sheet: string;
   quantity: string;
-  fineAs: FineAs;
+  /** The table, where it is there already. */
+  file?: File;
+  /** What stands above it: for which quantity it is. */
+  above?: ReactNode;
   onClose: () => void;
+  onTaken?: () => void;
 }
 
+/** The files that are taken for tables. */
+export const TABLES = ".csv,.tsv,.txt,text/csv";
+
 /** Readings from a table made elsewhere: its columns are matched before anything is stored. */
-export function TableDialog({ sheet, quantity, fineAs, onClose }: Props) {
-  const input = useRef<HTMLInputElement>(null);
-  const [file, setFile] = useState<File | null>(null);
-  const [found, setFound] = useState<TableFound | null>(null);
-  const { preview, take } = useTable(sheet, quantity, fineAs);
-  // What was chosen holds at once; the next choice may come before the server has answered.
-  const [columns, setColumns] = useState<string[]>([]);
-  function look(next: File, chosen: string[]) {
-    setFile(next);
-    setColumns(chosen);
-    preview.mutate(
-      { file: next, columns: chosen },
-      {
-        onSuccess: (answer) => {
-          setFound(answer);
-          setColumns(answer.columns);
-        },
-      },
-    );
-  }
+export function TableDialog({ sheet, quantity, above, onClose, onTaken, ...given }: Props) {
+  const { asked, found, columns, look, take, preview } = useLooking(sheet, quantity, given.file);
   const problem = take.error ?? preview.error;
-  const ready =
-    found !== null && found.faults.length === 0 && found.count > 0 && !preview.isPending;
+  const count = found?.good ?? 0;
+  const left = (found?.count ?? 0) - count;
+  function taken() {
+    onClose();
+    onTaken?.();
+  }
   return (
     <Dialog
       title={say("transfer-readings-from-a-table")}
       width={860}
       okText={
-        found ? say("transfer-take-in", { count: found.count }) : say("transfer-take-them-in")
+        found === null
+          ? say("transfer-take-them-in")
+          : left > 0 && count > 0
+            ? say("transfer-take-the-good", { count })
+            : say("transfer-take-in", { count: found.count })
       }
-      okButtonProps={{ disabled: !ready }}
+      okButtonProps={{ disabled: count === 0 || preview.isPending }}
       confirmLoading={take.isPending}
       onOk={() => {
-        if (file && found) take.mutate({ file, columns: found.columns }, { onSuccess: onClose });
+        if (asked && found)
+          take.mutate(
+            { ...asked, columns: found.columns, goodOnly: left > 0 },
+            { onSuccess: taken },
+          );
       }}
       onCancel={onClose}
     >
+      {above}
+      {!given.file && (
+        <ChooseTable
+          file={asked?.file ?? null}
+          loading={preview.isPending}
+          // A corrected file keeps what was chosen for the one before, if it has as many columns.
+          onChosen={(file) => look({ file, columns, mended: new Map() })}
+        />
+      )}
+      {problem && <Alert type="error" showIcon title={told(problem)} />}
+      {asked && found && (
+        <Matched
+          found={found}
+          columns={columns.length > 0 ? columns : found.columns}
+          onColumns={(chosen) => look({ ...asked, columns: chosen })}
+          onMend={(cell, text) => look({ ...asked, mended: new Map(asked.mended).set(cell, text) })}
+        />
+      )}
+      {found && left > 0 && count > 0 && (
+        <p className="quiet">{say("transfer-rows-left-out", { count: left })}</p>
+      )}
+    </Dialog>
+  );
+}
+
+/** How the table is being read: what was asked last, and what came of it. */
+function useLooking(sheet: string, quantity: string, given: File | undefined) {
+  const [asked, setAsked] = useState<Asked | null>(given ? untouched(given) : null);
+  const [found, setFound] = useState<TableFound | null>(null);
+  // What was chosen holds at once; the next choice may come before the server has answered.
+  const [columns, setColumns] = useState<string[]>([]);
+  const { preview, take } = useTable(sheet, quantity);
+  const looked = (next: Asked) =>
+    preview.mutate(next, {
+      onSuccess: (answer) => {
+        setFound(answer);
+        setColumns(answer.columns);
+      },
+    });
+  function look(next: Asked) {
+    setAsked(next);
+    setColumns(next.columns);
+    looked(next);
+  }
+  const first = useEffectEvent(() => {
+    if (asked) looked(asked);
+  });
+  useEffect(() => first(), []);
+  return { asked, found, columns, look, take, preview };
+}
+
+/** A table as its headings tell it. */
+const untouched = (file: File): Asked => ({ file, columns: [], mended: new Map() });
+
+interface ChooseTableProps {
+  file: File | null;
+  loading: boolean;
+  onChosen: (file: File) => void;
+}
+
+function ChooseTable({ file, loading, onChosen }: ChooseTableProps) {
+  const input = useRef<HTMLInputElement>(null);
+  return (
+    <>
       <input
         ref={input}
         type="file"
         hidden
-        accept=".csv,.tsv,.txt,text/csv"
+        accept={TABLES}
         aria-label={say("transfer-table-file")}
         onChange={(event) => {
           const picked = event.target.files?.[0];
-          // A corrected file keeps what was chosen for the one before, if it has as many columns.
-          if (picked) look(picked, columns);
+          if (picked) onChosen(picked);
           event.target.value = "";
         }}
       />
       <p>
-        <Button onClick={() => input.current?.click()} loading={preview.isPending}>
+        <Button onClick={() => input.current?.click()} loading={loading}>
           {say("transfer-choose-a-csv-file")}
         </Button>{" "}
         <span className="quiet">
           {file ? file.name : say("transfer-semicolons-tabs-and-decimal-commas-are")}
         </span>
       </p>
-      {problem && <Alert type="error" showIcon title={told(problem)} />}
-      {file && found && (
-        <Matched
-          found={found}
-          columns={columns.length > 0 ? columns : found.columns}
-          onColumns={(chosen) => look(file, chosen)}
-        />
-      )}
-    </Dialog>
+    </>
   );
 }
 
@@ -111,11 +167,13 @@ interface MatchedProps {
   found: TableFound;
   columns: string[];
   onColumns: (columns: string[]) => void;
+  onMend: (cell: string, text: string) => void;
 }
 
 /** The first rows, with a choice over each column of what it holds. */
-function Matched({ found, columns, onColumns }: MatchedProps) {
+function Matched({ found, columns, onColumns, onMend }: MatchedProps) {
   const { faults } = found;
+  const shown = found.rows.filter(({ reads }) => reads !== "").length;
   return (
     <>
       <div className="table-found">
@@ -148,25 +206,32 @@ function Matched({ found, columns, onColumns }: MatchedProps) {
             </tr>
           </thead>
           <tbody>
-            {found.rows.map((row, index) => (
-              <tr key={index}>
-                {row.map((cell, place) => (
-                  <td key={place} data-faulty={isFaulty(faults, index, place)}>
-                    {cell}
-                  </td>
-                ))}
-                <td className="figure">
-                  {faults.length === 0 ? (found.readings[index] ?? "") : ""}
-                </td>
+            {found.rows.map(({ at, cells, reads }) => (
+              <tr key={at}>
+                {cells.map((cell, place) => {
+                  const faulty = isFaulty(faults, at, place);
+                  return (
+                    <td key={place} data-faulty={faulty}>
+                      {faulty ? (
+                        <MendedCell
+                          cell={cell}
+                          name={say("transfer-mend-cell", { row: at + 1, at: place + 1 })}
+                          onMend={(text) => onMend(`${at}/${place}`, text)}
+                        />
+                      ) : (
+                        cell
+                      )}
+                    </td>
+                  );
+                })}
+                <td className="figure">{reads}</td>
               </tr>
             ))}
           </tbody>
         </table>
       </div>
-      {found.count > found.rows.length && (
-        <p className="quiet">
-          {say("transfer-rows-more", { count: found.count - found.rows.length })}
-        </p>
+      {found.good > shown && (
+        <p className="quiet">{say("transfer-rows-more", { count: found.good - shown })}</p>
       )}
       {faults.length > 0 && (
         <ul className="faults">
@@ -179,6 +244,30 @@ function Matched({ found, columns, onColumns }: MatchedProps) {
         </ul>
       )}
     </>
+  );
+}
+
+interface MendedCellProps {
+  cell: string;
+  name: string;
+  onMend: (text: string) => void;
+}
+
+/** A cell that cannot be read, to be mended where it stands. */
+function MendedCell({ cell, name, onMend }: MendedCellProps) {
+  const mend = (text: string) => {
+    if (text !== cell) onMend(text);
+  };
+  return (
+    <Input
+      key={cell}
+      size="small"
+      aria-label={name}
+      aria-invalid
+      defaultValue={cell}
+      onBlur={(event) => mend(event.target.value)}
+      onPressEnter={(event) => mend(event.currentTarget.value)}
+    />
   );
 }
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 import csv
 import re
 from codecs import getincrementaldecoder
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass, replace
 from io import BytesIO, TextIOWrapper
 from itertools import chain
@@ -28,6 +28,11 @@ _BEGINS_A_FIGURE = re.compile(r"[-−+]?[.,]?[0-9½¼¾]")
 """Of a cell that is no heading: better a fault told than a first reading taken for headings."""
 _IDS = COLUMNS[:4]
 """What a table of observations of our own begins with."""
+HEADINGS = (
+    "main", "line", "mark", "msr", "vsr", "vernier", "thimble", "sleeve", "scale", "coinc",
+    "place", "note", "remark", "total", "position", "division",
+)  # fmt: skip
+"""Words that headings of such tables have."""
 
 
 @dataclass(frozen=True)
@@ -71,9 +76,40 @@ def read_table(content: bytes) -> ReadingsTable:
         raise refusal("table-empty")
     width = max(map(len, cells))
     cells = [row + ("",) * (width - len(row)) for row in cells]
-    headed = not any(map(_BEGINS_A_FIGURE.match, cells[0]))
+    headed = _is_header(cells[0])
     header, begin = (cells[0], 1) if headed else ((), 0)
     return ReadingsTable(delimiter, header, tuple(cells[begin:]), tuple(numbers[begin:]))
+
+
+def _is_header(cells: tuple[str, ...]) -> bool:
+    """Whether a row has headings: no figures, or words for columns (``1st main``, ``1st line``)."""
+    begun = any(map(_BEGINS_A_FIGURE.match, cells))
+    filled = [cell.lower() for cell in cells if cell]
+    named = sum(any(word in cell for word in HEADINGS) for cell in filled)
+    return not begun or (named > 1 and not any(map(_FIGURE.fullmatch, filled)))
+
+
+@dataclass(frozen=True)
+class Mended:
+    """A cell as somebody mends it: of a row and a column of a table, from 0."""
+
+    row: int
+    column: int
+    text: str
+
+
+def mended(table: ReadingsTable, cells: Iterable[Mended]) -> ReadingsTable:
+    """A table with some of its cells mended.
+
+    Raises:
+        Refused: for a cell that it has not.
+    """
+    rows = [list(row) for row in table.rows]
+    for cell in cells:
+        if not (0 <= cell.row < len(rows) and 0 <= cell.column < table.width):
+            raise refusal("no-such-cell", row=cell.row, column=cell.column)
+        rows[cell.row][cell.column] = cell.text.strip()
+    return replace(table, rows=tuple(map(tuple, rows)))
 
 
 class _Lines:
@@ -138,18 +174,28 @@ def _positions(cells: Sequence[str]) -> list[Sequence[str]]:
     return list(zip(*pieces, strict=True))
 
 
-def of_quantity(table: ReadingsTable, quantity: str) -> ReadingsTable:
+def of_quantity(table: ReadingsTable, quantity: str, label: str = "") -> ReadingsTable:
     """A table as a quantity takes it.
 
-    Of a table of observations that holds several quantities, its own rows; and a column for each
-    position of a pair, where both were written in one cell.
+    Of a table that holds several quantities, its own rows: by its id in a table of observations
+    of our own, else where a column has its label. And a column for each position of a pair, where
+    both were written in one cell.
     """
-    kept: Sequence[int] = range(len(table.rows))
-    if tuple(table.header[: len(_IDS)]) == _IDS:
-        own = [place for place in kept if table.rows[place][0] == quantity]
-        kept = own or kept
-    rows, lines = tuple(table.rows[i] for i in kept), tuple(table.lines[i] for i in kept)
+    own = own_rows(table, quantity, label) or range(len(table.rows))
+    rows, lines = tuple(table.rows[i] for i in own), tuple(table.lines[i] for i in own)
     return _parted(replace(table, rows=rows, lines=lines))
+
+
+def own_rows(table: ReadingsTable, quantity: str, label: str) -> Sequence[int]:
+    """The rows that name a quantity; none where none does."""
+    columns = range(table.width)
+    if tuple(table.header[: len(_IDS)]) == _IDS:
+        columns, label = range(1), quantity
+    for column in columns:
+        found = [at for at, row in enumerate(table.rows) if label and row[column] == label]
+        if found:
+            return found
+    return ()
 
 
 def _encoding(content: bytes) -> str:

@@ -109,11 +109,13 @@ class TableReading:
     """A reading that a row holds.
 
     Attributes:
+        row: of the table, from 0.
         record: as a logbook holds it.
         read: what its first look reads, for people.
         past_half: whether it was read on the second turn of a sleeve that does not show it.
     """
 
+    row: int
     record: Record
     read: str
     past_half: bool
@@ -181,7 +183,7 @@ class _RowReader:
         read = self.instrument.with_unit(self.instrument.reading(indications[0]))
         past_half = any(indication.second_turn for indication in indications)
         return TableReading(
-            {**observation_record(self.instrument, indications), **texts}, read, past_half
+            index, {**observation_record(self.instrument, indications), **texts}, read, past_half
         ), []
 
     def _main(self, cell: str) -> tuple[Fraction, bool]:

@@ -7,6 +7,7 @@ from collections.abc import Iterable, Iterator
 from io import StringIO
 
 from metrion.core.exact.numbers import to_text
+from metrion.core.formula.notation import printed_unit
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation, Sort
 from metrion.voice import DecimalSign, Speaker
@@ -15,7 +16,10 @@ COLUMNS = (
     "measurement", "name", "instrument", "unit", "place", "main", "fine", "observed",
     "zero_error", "corrected", "excluded",
 )  # fmt: skip
-_FIGURES = frozenset({"main", "fine", "observed", "zero_error", "corrected"})
+_TO_READ = (
+    "name", "instrument", "unit", "place", "main", "fine", "observed", "zero_error", "corrected",
+    "excluded",
+)  # fmt: skip
 _RUN_BY_SPREADSHEETS = ("=", "+", "-", "@", "\t", "\r")
 
 
@@ -30,17 +34,26 @@ def observation_table(measurements: Iterable[Measurement]) -> str:
 
 
 def table_to_read(measurements: Iterable[Measurement], speaker: Speaker) -> str:
-    """The same for people, in their words and numbers; columns parted as their numbers allow."""
+    """The same for people: names, their words and numbers, as many decimals as the tool allows.
+
+    Columns are parted as their numbers allow.
+    """
     text = StringIO()
     comma = speaker.numbers.decimal_sign is DecimalSign.COMMA
     writer = csv.writer(text, lineterminator="\r\n", delimiter=";" if comma else ",")
-    writer.writerow(speaker.text(f"table-{column}") for column in COLUMNS)
+    writer.writerow(speaker.text(f"table-{column}") for column in _TO_READ)
     for measurement in measurements:
-        for row in _rows(measurement):
-            writer.writerow(
-                speaker.numbers.figure(cell) if column in _FIGURES else cell
-                for column, cell in zip(COLUMNS, row, strict=True)
-            )
+        tool, figure = measurement.instrument, speaker.numbers.figure
+        zero = figure(tool.value_text(measurement.zero_error))
+        for row in zip(
+            measurement.observations, measurement.observed, measurement.corrected, strict=True
+        ):
+            observation, *values = row
+            observed, corrected = (figure(tool.value_text(value)) for value in values)
+            names = (measurement.label, tool.name, printed_unit(tool.unit), observation.place)
+            main, line = (figure(one) for one in _figures(measurement, observation))
+            aside = harmless(observation.excluded)
+            writer.writerow([*map(harmless, names), main, line, observed, zero, corrected, aside])
     return text.getvalue()
 
 

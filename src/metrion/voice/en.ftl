@@ -644,6 +644,8 @@ table-too-wide = the table has more than { $most } columns
 table-of-long-rows = a row of the table is longer than { $most } characters
 table-of-long-cells = a cell of the table has more than { $most } characters
 table-too-long = the table has more than { $most } rows
+no-such-cell = the table has no cell in row { $row }, column { $column }
+no-mended-cell = a mended cell is written as row/column/text
 table-no-text = this is no text; save the table as CSV
 no-column-holds = no column is said to hold: { $names }
 no-column-with-turns = no column says which turn was read: first or second
@@ -1492,10 +1494,23 @@ transfer-was-not-loaded = “{ $name }” was not loaded
 transfer-logbook-file = logbook file
 transfer-looking-through = Looking through, { $progress } %
 transfer-load-a-file = Load a file
-transfer-drop-a-logbook-file-or-a = Drop a logbook file, a ZIP of many, or a report’s PDF
+transfer-drop-a-logbook-file-or-a = Drop a logbook file, a ZIP of many, a report’s PDF, or a table of readings
 transfer-readings-from-a-table = Readings from a table
 transfer-take-in = Take { $count } in
 transfer-take-them-in = Take them in
+transfer-take-the-good = { $count ->
+    [one] Take in the one that can be read
+   *[other] Take in the { $count } that can be read
+}
+transfer-rows-left-out = { $count ->
+    [one] One row has a fault: mend it above, or leave it out.
+   *[other] { $count } rows have faults: mend them above, or leave them out.
+}
+transfer-mend-cell = row { $row }, column { $at }
+transfer-table-is-for = Readings in “{ $name }” for
+transfer-quantity = quantity
+transfer-does-not-fit = Its headings do not tell which columns hold the main reading and the line: say it below.
+transfer-no-quantity-for-a-table = There is no quantity yet that could take readings from a table. Begin one, or load a logbook file.
 transfer-taken = { $count ->
     [one] One sheet taken in
    *[other] { $count } sheets taken in
@@ -1744,8 +1759,7 @@ workbook-convention = convention: { $name }
 workbook-mean-in = mean in { $unit }
 workbook-uncertainty-in = uncertainty in { $unit }
 workbook-per-cent-of-the-mean = per cent of the mean
-table-measurement = quantity
-table-name = name
+table-name = quantity
 table-instrument = tool
 table-unit = unit
 table-place = place

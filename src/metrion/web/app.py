@@ -18,6 +18,7 @@ from metrion.web import (
     desk,
     door,
     entries,
+    fits,
     front_end,
     instruments,
     now,
@@ -40,7 +41,7 @@ from metrion.web.notebook import Notebook
 
 RESOURCES = (
     sheets, arrivals, entries, tools, instruments, desk, board, conventions, planner, practice,
-    bench, door, words, settings, reports, tables, quantities, voice, trash, now,
+    bench, door, words, settings, reports, tables, fits, quantities, voice, trash, now,
 )  # fmt: skip
 
 

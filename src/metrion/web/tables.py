@@ -2,15 +2,25 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+import re
+from collections.abc import Iterator
+from dataclasses import dataclass
 from datetime import UTC, datetime
 
 from flask import request
 from sqlalchemy.orm import Session
 
+from metrion.core.instruments.appearance import FineAs
 from metrion.core.quantity.measurements import Measurement
-from metrion.formats.csv_table import ReadingsTable, of_quantity, read_table
-from metrion.formats.faults import Fault, Refused
+from metrion.formats.csv_table import (
+    LONGEST_CELL,
+    Mended,
+    ReadingsTable,
+    mended,
+    of_quantity,
+    read_table,
+)
+from metrion.formats.faults import Fault, Refused, refusal
 from metrion.formats.readings_table import (
     TableReading,
     guessed_roles,
@@ -25,26 +35,56 @@ from metrion.web.bodies import Blueprint
 from metrion.web.notebook import notebook
 from metrion.web.present import change_view
 from metrion.web.present.faults import faults_view
-from metrion.web.schemas import ColumnsView, SheetChangeView, TableView, schema_of
+from metrion.web.schemas import (
+    ColumnsView,
+    SheetChangeView,
+    TableRowView,
+    TableView,
+    schema_of,
+)
 from metrion.web.speaking import shown
 
 blueprint = Blueprint(
     "tables", __name__, url_prefix="/api/sheets/<sheet>/quantities/<path:key>/table"
 )
 
-_SHOWN_ROWS = 12
+_SHOWN_ROWS, _FAULTY_ROWS = 12, 40
+"""Of a table: so many rows from its top, and so many faulty ones after them."""
+_MEND = re.compile(r"(\d{1,6})/(\d{1,3})/(.*)", re.DOTALL)
 
 
-def _read(
-    table: ReadingsTable,
-    columns: Sequence[str],
-    given: ColumnsView,
-    found: Measurement,
-) -> tuple[list[TableReading], list[Fault]]:
-    return readings_of(
-        table, columns, found.instrument, found.intended, given.fine_as,
-        estimates=found.convention.estimate,
-    )  # fmt: skip
+@dataclass(frozen=True)
+class _Read:
+    """A table as it would be taken into a quantity."""
+
+    table: ReadingsTable
+    columns: list[str]
+    readings: list[TableReading]
+    faults: list[Fault]
+
+    @property
+    def fit_to_take(self) -> bool:
+        """Whether there are good rows, and nothing is wrong with the table as a whole."""
+        return bool(self.readings) and all(fault.pointer for fault in self.faults)
+
+
+def _read(found: Measurement, given: ColumnsView) -> _Read:
+    """Raises `Refused` for what is no table, and for mended cells that it has not."""
+    whole = of_quantity(read_table(request.get_data()), found.id, found.label)
+    table = mended(whole, map(_mended, given.mend))
+    instrument, sort = found.instrument, found.intended
+    columns = _columns(table, given, found)
+    fine_as = instrument.appearance.fine_as or FineAs.LINE
+    estimates = found.convention.estimate
+    readings, faults = readings_of(table, columns, instrument, sort, fine_as, estimates=estimates)
+    return _Read(table, columns, readings, faults)
+
+
+def _mended(text: str) -> Mended:
+    found = _MEND.fullmatch(text)
+    if found is None:
+        raise refusal("no-mended-cell")
+    return Mended(int(found[1]), int(found[2]), found[3][:LONGEST_CELL])
 
 
 def _columns(table: ReadingsTable, given: ColumnsView, found: Measurement) -> list[str]:
@@ -61,35 +101,43 @@ def _columns(table: ReadingsTable, given: ColumnsView, found: Measurement) -> li
 def preview(given: ColumnsView, sheet: str, key: str) -> TableView:
     """How a table would be read. Nothing is stored. 422 if it is no table."""
     found = notebook().sheet(sheet).quantity(key)
-    table = of_quantity(read_table(request.get_data()), key)
-    columns = _columns(table, given, found)
-    readings, faults = _read(table, columns, given, found)
+    read = _read(found, given)
     return TableView(
-        header=list(table.header),
-        rows=[list(row) for row in table.rows[:_SHOWN_ROWS]],
-        count=len(table.rows),
-        columns=columns,
+        header=list(read.table.header),
+        rows=list(_rows(read)),
+        count=len(read.table.rows),
+        good=len(read.readings) if read.fit_to_take else 0,
+        columns=read.columns,
         roles=roles(found.instrument, found.intended),
-        readings=[shown(reading.read) for reading in readings[:_SHOWN_ROWS]],
-        faults=faults_view(faults),
+        faults=faults_view(read.faults),
     )
+
+
+def _rows(read: _Read) -> Iterator[TableRowView]:
+    """The first rows, and after them those that have a fault."""
+    reads = {reading.row: shown(reading.read) for reading in read.readings}
+    rows = range(len(read.table.rows))
+    faulty = [at for at in rows[_SHOWN_ROWS:] if at not in reads][:_FAULTY_ROWS]
+    for at in (*rows[:_SHOWN_ROWS], *faulty):
+        yield TableRowView(at, list(read.table.rows[at]), reads.get(at, ""))
 
 
 @blueprint.post("/take")
 @blueprint.arguments(schema_of(ColumnsView), location="query")
 @blueprint.response(201, schema_of(SheetChangeView))
 def take_table(given: ColumnsView, sheet: str, key: str) -> SheetChangeView:
-    """Take every row in as a reading, all in one step. 422 with the faults, and nothing stored."""
-    found = notebook().sheet(sheet).quantity(key)
-    table = of_quantity(read_table(request.get_data()), key)
-    readings, faults = _read(table, _columns(table, given, found), given, found)
-    if faults:
-        raise Refused(faults)
+    """Take the rows in as readings, all in one step.
+
+    422 with the faults, and nothing stored; where only good rows are wanted, if there are none.
+    """
+    read = _read(notebook().sheet(sheet).quantity(key), given)
+    if read.faults and not (given.good_only and read.fit_to_take):
+        raise Refused(read.faults)
     at = datetime.now(UTC).isoformat(timespec="seconds")
 
     def build(session: Session, entry: Sheet) -> list[Change]:
         find_entry(session, entry, "measurements", key)
-        records = ({**reading.record, "at": at} for reading in readings)
+        records = ({**reading.record, "at": at} for reading in read.readings)
         added = new_observations(session, entry, records, key)
         return [Change(OBSERVATIONS, None, one) for one in added]
 

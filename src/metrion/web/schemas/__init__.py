@@ -124,7 +124,7 @@ from metrion.web.schemas.sheets import (
     SummaryResultView,
     WantedView,
 )
-from metrion.web.schemas.tables import ColumnsView, TableView
+from metrion.web.schemas.tables import ColumnsView, FitView, TableRowView, TableView
 from metrion.web.schemas.view import schema_of, widened
 from metrion.web.schemas.words import (
     CareView,
@@ -183,6 +183,7 @@ __all__ = [
     "FiguresView",
     "FilledView",
     "FineFigureView",
+    "FitView",
     "FlagView",
     "HintView",
     "InUnitView",
@@ -246,6 +247,7 @@ __all__ = [
     "StepView",
     "SummaryDerivedView",
     "SummaryResultView",
+    "TableRowView",
     "TableView",
     "TakenView",
     "ToolView",

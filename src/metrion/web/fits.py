@@ -1,0 +1,53 @@
+"""``/api/tables/fits``: for which quantities a table of readings may be."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from contextlib import suppress
+
+from flask import request
+
+from metrion.formats.csv_table import ReadingsTable, read_table
+from metrion.formats.fitting import Fit, fit
+from metrion.store import Damaged
+from metrion.store.sheets import all_sheets
+from metrion.web.bodies import Blueprint
+from metrion.web.damage import contained
+from metrion.web.notebook import Worked, notebook
+from metrion.web.schemas import FitView, schema_of
+
+blueprint = Blueprint("fits", __name__, url_prefix="/api/tables")
+
+_SHEETS_LOOKED_AT = 200
+
+
+@blueprint.post("/fits")
+@blueprint.response(200, schema_of(FitView)(many=True))
+def fitting() -> list[FitView]:
+    """Quantities that may take a table of readings, the best first. 422 if it is no table.
+
+    Looked at are the sheets that were changed last; what has no rows does not fit as it is.
+    """
+    table = read_table(request.get_data())
+    found: list[tuple[Fit, FitView]] = []
+    with notebook().store.reading() as session:
+        for sheet in all_sheets(session)[:_SHEETS_LOOKED_AT]:
+            with suppress(Damaged), contained():
+                found += _fits(table, notebook().worked(session, sheet))
+    return [view for _, view in sorted(found, key=lambda one: one[0], reverse=True)]
+
+
+def _fits(table: ReadingsTable, worked: Worked) -> Iterator[tuple[Fit, FitView]]:
+    for quantity in worked.results.logbook.measurements:
+        found = fit(table, quantity)
+        yield (
+            found,
+            FitView(
+                sheet=worked.id,
+                sheet_title=worked.title,
+                quantity=quantity.id,
+                label=quantity.label,
+                instrument=quantity.instrument.name,
+                rows=found.rows,
+            ),
+        )
