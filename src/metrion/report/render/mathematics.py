@@ -17,7 +17,7 @@ _SIGNS = {
 _PLAIN_SIGNS = "()[]+=/;:.'"
 _RAISED = dict(zip("⁻⁰¹²³⁴⁵⁶⁷⁸⁹", "-0123456789", strict=True))
 _TOKEN = re.compile(
-    r"(?P<number>\d+(?:[.,]\d+)*)|(?P<raised>[⁻⁰¹²³⁴⁵⁶⁷⁸⁹]+)|(?P<blank>\s+)|(?P<word>[^\W\d_]+)|."
+    r"(?P<number>\d+(?:[.,]\d+)*)|(?P<raised>[⁻⁰¹²³⁴⁵⁶⁷⁸⁹]+)|(?P<blank>\s+)|(?P<word>[^\W\d_⁰¹²³⁴⁵⁶⁷⁸⁹]+)|."
 )
 _WORDS = re.compile(r"[^\W\d_]{2,}.*\s|\s.*[^\W\d_]{2,}")
 
