@@ -191,7 +191,7 @@ def _around(tables: bytes) -> bytes:
     head = (
         rb"\documentclass{article}\usepackage[T1]{fontenc}\usepackage[margin=1cm]{geometry}"
         rb"\usepackage{amsmath,array,booktabs,longtable,siunitx}\usepackage[normalem]{ulem}"
-        rb"\begin{document}\small "
+        rb"\begin{document}\small Tables. "
     )
     return head + b"\n" + tables + rb"\end{document}" + b"\n"
 

@@ -51,6 +51,12 @@ def test_what_is_printed_is_written_for_siunitx(printed: str, written: str) -> N
     assert si_amount(printed) == written
 
 
+def test_a_word_that_no_line_would_hold_may_break() -> None:
+    assert latex_text("ab " + "x" * 65) == "ab " + r"\allowbreak{}".join(
+        ["x" * 30, "x" * 30, "x" * 5]
+    )
+
+
 @given(st.text(max_size=30))
 def test_what_was_typed_is_never_a_command(text: str) -> None:
     bare = re.sub(r"\\other\{[0-9A-F]+\}\{.\}", "", latex_text(text), flags=re.DOTALL)

@@ -41,6 +41,7 @@ _LETTERS = frozenset(map(chr, (*range(0x20, 0x7F), *range(0xBF, 0x100)))) | froz
     "ĂăĄąĆćČčĎďĐđĘęĚěĞğİıĹĺĽľŁłŃńŇňŐőŒœŔŕŘřŚśŞşŠšŢţŤťŮůŰűŸŹźŻżŽž"
 )
 """What the encoding of the document's font holds."""
+_LONGEST_WORD = 30
 _WIDEST = 88
 """Signs that a table may have side by side before its texts are set in lines of their own."""
 _DEFINED = r"""\DeclareSIUnit{\inch}{in}
@@ -57,7 +58,14 @@ def latex_text(text: str) -> str:
     >>> latex_text("50 % of A_1"), latex_text("凧")
     ('50 \\\\% of A\\\\_1', '\\\\other{51E7}{凧}')
     """
-    return "".join(map(_escaped, " ".join(text.split())))
+    return " ".join(map(_word, text.split()))
+
+
+def _word(word: str) -> str:
+    """A word; one that no line would hold may break."""
+    cuts = range(0, len(word), _LONGEST_WORD)
+    pieces = ("".join(map(_escaped, word[at : at + _LONGEST_WORD])) for at in cuts)
+    return r"\allowbreak{}".join(pieces)
 
 
 def _escaped(sign: str) -> str:

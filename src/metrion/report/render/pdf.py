@@ -8,6 +8,7 @@ from __future__ import annotations
 
 import dataclasses
 import json
+import re
 from collections.abc import Iterable
 from dataclasses import replace
 from enum import StrEnum
@@ -16,6 +17,9 @@ from importlib.resources import files
 import typst
 
 from metrion.report.blocks import Carried, Report
+
+_OTHER_SCRIPTS = re.compile("[\u0590-\u1dff\u2c00-\uffff\U00010000-\U0010ffff]")
+"""Beyond Latin, Greek, Cyrillic and signs."""
 
 
 class Paper(StrEnum):
@@ -42,10 +46,12 @@ def pdf_of_many(title: str, reports: Iterable[Report], paper: Paper = Paper.A4) 
         "carried": [_data(name) for name in carried],
     }
     contents = {f"carried-{at}": content for at, content in enumerate(carried.values())}
+    texts = json.dumps(data, ensure_ascii=False)
     return typst.compile(
         (files("metrion.report.render") / "report.typ").read_bytes(),
-        ignore_system_fonts=True,
-        sys_inputs={"data": json.dumps(data), "paper": str(paper), **contents},
+        # The fonts of the machine are for letters that ours have not: names in other scripts.
+        ignore_system_fonts=_OTHER_SCRIPTS.search(texts) is None,
+        sys_inputs={"data": texts, "paper": str(paper), **contents},
         timestamp=0,
     )
 

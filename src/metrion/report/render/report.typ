@@ -3,6 +3,8 @@
 #set page(paper: sys.inputs.paper, margin: (x: 18mm, y: 20mm), numbering: "1 / 1")
 #set text(font: ("Libertinus Serif", "New Computer Modern Math"), size: 10.5pt, lang: data.language)
 #set par(leading: 0.6em)
+// A word that no line would hold may break.
+#show regex("\\S{31,}"): it => it.text.clusters().join(sym.zws)
 #show math.equation: set text(top-edge: "bounds", bottom-edge: "bounds")
 #show heading.where(level: 2): it => block(
   above: 1.5em, below: 0.7em, width: 100%, stroke: (bottom: 0.8pt), inset: (bottom: 3pt), it,
@@ -33,10 +35,13 @@
 )
 #let bar(share) = rect(width: share, height: 3mm, fill: black)
 #let hollow = rect(width: 100%, height: 3mm, stroke: (thickness: 0.5pt, dash: "dashed"))
-#let readings(count, align, ..cells) = table(
-  // The first column of words that is no number takes the room that is left.
-  columns: range(count).map(at => {
-    if at == (if count > 1 and align.at(1) == right { 0 } else { calc.min(1, count - 1) }) { 1fr }
+#let readings(align, longest, ..cells) = table(
+  // Long words share the room that is left; where none is long, the first column of words has it.
+  columns: range(align.len()).map(at => {
+    let first = if align.len() > 1 and align.at(1) == right { 0 } else { calc.min(1, align.len() - 1) }
+    let long = range(align.len()).filter(one => align.at(one) == left and longest.at(one) > 18)
+    if at in long { calc.min(longest.at(at), 40) * 1fr }
+    else if long == () and at == first { 1fr }
     else { auto }
   }), align: align, inset: (x: 2.2mm, y: 1.2mm),
   stroke: (x, y) => if y == 0 { (bottom: 0.8pt) } else { (top: 0.3pt + luma(200)) }, ..cells,
@@ -90,8 +95,10 @@
     ..block.steps.map(step => (text(fill: quiet, step.label), std.block(breakable: false, set-line(step.spans)))).flatten(),
   ),
   Table: block => readings(
-    block.columns.len(),
     block.columns.map(column => if column.figures { right } else { left }),
+    range(block.columns.len()).map(at => calc.max(
+      0, ..block.rows.map(row => row.cells.at(at).text.clusters().len()),
+    )),
     table.header(..block.columns.map(column => {
       if column.tint == "plain" { [#column.head] } else { part(column.tint, column.head) }
     })),
