@@ -43,7 +43,7 @@ def test_a_sheet_comes_with_its_instruments_drawn_and_worked_out(client: FlaskCl
     assert (instrument["least_count"], instrument["pattern"]) == ("0.05", "direct")
     assert instrument["lines"]["places"][:3] == [0.0, 1.95, 3.9]
     by_division, _, by_difference = (step["spans"] for step in instrument["derivation"])
-    assert "".join(span["text"] for span in by_difference) == "2 × 1 − 1.95 = 0.05 mm"
+    assert "".join(span["text"] for span in by_difference) == "2×1−1.95=0.05 mm"
     quotient = by_division[0]
     assert quotient["form"] == "over"
     assert (quotient["first"][0]["text"], quotient["second"][0]["text"]) == ("1", "20")

@@ -67,7 +67,7 @@ def test_a_pair_is_recorded_and_worked_out(client: FlaskClient, quantity: Any) -
         step["label"]: "".join(span["text"] for span in step["spans"])
         for step in hole(response.json)["working"]
     }
-    assert said["component: reading limit"] == "2 × 0.025 = 0.05 mm"
+    assert said["component: reading limit"] == "2×0.025=0.05 mm"
 
 
 def test_an_impossible_position_of_a_pair_is_refused(client: FlaskClient, quantity: Any) -> None:

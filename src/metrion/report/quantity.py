@@ -5,7 +5,6 @@ from __future__ import annotations
 from collections.abc import Iterator, Sequence
 from fractions import Fraction
 
-from metrion.core.exact.numbers import to_text
 from metrion.core.facts import Figure, Name
 from metrion.core.instruments.instrument import Kind
 from metrion.core.logbook import Reviewed
@@ -18,6 +17,7 @@ from metrion.report.blocks import Block, Cell, Column, Picture, Row, Table, word
 from metrion.report.drawing import drawn_reading
 from metrion.report.lines import Tint
 from metrion.report.second_looks import main_words, what_became
+from metrion.report.working.setting import number
 from metrion.voice import Speaker
 from metrion.voice.dates import written_date
 
@@ -53,7 +53,7 @@ def _columns(measurement: Measurement, speaker: Speaker) -> Iterator[Column]:
     yield Column(speaker.text("report-column-no"))
     yield Column(speaker.text("report-column-place"))
     if measurement.sort is Sort.SINGLE:
-        least = Figure(to_text(measurement.instrument.least_count))
+        least = Name(number(measurement.instrument.least_count, speaker.numbers))
         times = speaker.text("report-column-line-times", least=least)
         yield column("main", Tint.MAIN)
         yield column("line", Tint.FINE, "")
