@@ -53,7 +53,7 @@ def test_with_the_keyboard_alone(page: Page, server: str, tmp_path: Path) -> Non
     tab_to(page, "Caliper, twenty wide divisions")
     press(page, "Enter")
     expect(page.get_by_text("2 × 1 − 1.95 =")).to_be_visible()
-    expect(page.locator("mfrac mrow")).to_have_text(["1", "20", "39\u00a0×\u00a01", "20"])
+    expect(page.locator("mfrac mrow")).to_have_text(["1", "20", "39×1", "20"])
     tab_to(page, "This is mine")
     press(page, "Enter")
     expect(page.get_by_label("What is measured")).to_be_focused()

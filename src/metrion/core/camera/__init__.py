@@ -1,0 +1,11 @@
+"""A simulated camera: photographs of scales, as arrays, with the flaws that photographs have."""
+
+from metrion.core.camera.flaws import Flaws
+from metrion.core.camera.pictures import (
+    Shot,
+    photograph_circle,
+    photograph_screw,
+    photograph_vernier,
+)
+
+__all__ = ["Flaws", "Shot", "photograph_circle", "photograph_screw", "photograph_vernier"]

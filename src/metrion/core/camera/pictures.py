@@ -1,0 +1,262 @@
+"""Scales as a camera sees them: each pixel asks what of the tool lies under it."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+import numpy as np
+
+from metrion.core.camera.flaws import Array, Flaws, developed
+
+_INK = 0.14
+"""The half width of a line, in main divisions, where that is not too wide in pixels."""
+
+
+@dataclass(frozen=True)
+class Shot:
+    """A picture, and what a thumb set on it.
+
+    Attributes:
+        picture: brightness from 0 to 1, row by row.
+        edge: both ends of the edge over the fine scale, in pixels.
+        position: where the lines meet, in fine lines: the truth.
+        zero: where the fine zero lies, in pixels; on a screw None.
+        upward: on a screw, whether the thimble counts upward in the picture.
+    """
+
+    picture: Array
+    edge: Array
+    position: float
+    zero: Array | None = None
+    upward: bool = True
+
+
+class _Camera:
+    """From the plane of the tool, in main divisions, to pixels and back."""
+
+    def __init__(
+        self, size: tuple[int, int], middle: tuple[float, float], pixels: float, flaws: Flaws
+    ) -> None:
+        width, height = size
+        focal = 2.2 * width
+        turn, (about_x, about_y) = np.radians(flaws.turned), np.radians(flaws.tilted)
+        rotation = _about(2, turn) @ _about(0, about_x) @ _about(1, about_y)
+        distance = focal / pixels
+        columns = np.column_stack([rotation[:, 0], -rotation[:, 1], np.array([0, 0, distance])])
+        lens = np.array([[focal, 0, width / 2], [0, focal, height / 2], [0, 0, 1.0]])
+        moved = np.array([[1, 0, -middle[0]], [0, 1, -middle[1]], [0, 0, 1.0]])
+        self.to_pixels = lens @ columns @ moved
+        self.to_plane = np.linalg.inv(self.to_pixels)
+        self.size = size
+
+    def pixels(self, x: float, y: float) -> Array:
+        """Where a point of the plane is seen."""
+        found = self.to_pixels @ np.array([x, y, 1.0])
+        seen: Array = found[:2] / found[2]
+        return seen
+
+    def plane(self) -> tuple[Array, Array, Array]:
+        """What lies under each pixel, and how large a pixel is there."""
+        width, height = self.size
+        column, row = np.meshgrid(np.arange(width) + 0.0, np.arange(height) + 0.0)
+        a, b = self.to_plane, np.stack([column, row, np.ones_like(row)])
+        x, y, w = np.tensordot(a, b, axes=1)
+        pixel = np.abs(np.linalg.det(a)) ** 0.5 / np.abs(w) ** 1.5
+        return x / w, y / w, pixel
+
+
+def _about(axis: int, angle: float) -> Array:
+    cos, sin = np.cos(angle), np.sin(angle)
+    found = np.eye(3)
+    one, two = [at for at in range(3) if at != axis]
+    found[one, one], found[one, two], found[two, one], found[two, two] = cos, -sin, sin, cos
+    return found
+
+
+def _ink(off: Array, half: float, pixel: Array) -> Array:
+    """How much of a pixel is covered by a line, from how far off its middle the pixel is."""
+    return np.clip((half - np.abs(off)) / pixel + 0.5, 0, 1)
+
+
+def _marks(
+    along: Array,
+    off_edge: Array,
+    pixel: Array,
+    half: float,
+    lengths: tuple[float, ...],
+    first: float,
+    last: float,
+) -> Array:
+    """Lines at whole numbers, longer at tens and fives, from the edge outward."""  # fmt: skip
+    nearest = np.round(along)
+    tens, fives = np.mod(nearest, 10) == 0, np.mod(nearest, 5) == 0
+    length = np.where(tens, lengths[2], np.where(fives, lengths[1], lengths[0]))
+    there = (nearest >= first) & (nearest <= last)
+    ends = np.clip((length - off_edge) / pixel + 0.5, 0, 1) * np.clip(off_edge / pixel + 0.5, 0, 1)
+    return there * ends * _ink(along - nearest, half, pixel)
+
+
+def _fine_marks(
+    along: Array, off_edge: Array, pixel: Array, half: float, step: float, lines: int
+) -> Array:
+    """The lines of a fine scale, which are as far apart as they are."""
+    lengths = (2.4 / step, 3.2 / step, 4.0 / step)
+    return _marks(along, off_edge / step, pixel / step, half / step, lengths, 0, lines)
+
+
+def _numerals(along: Array, off_edge: Array, step: float, at: float, size: float) -> Array:
+    """Something like numerals: a few strokes at every step, as far off the edge as they stand."""
+    nearest = np.round(along / step)
+    x, y = (along - nearest * step) / size, (off_edge - at) / size
+    figure = np.mod(np.abs(nearest), 7).astype(int)
+    found = np.zeros_like(along)
+    strokes = (
+        (-0.3, 0, 0.09, 0.5), (0.3, 0, 0.09, 0.5), (0, 0.45, 0.3, 0.09), (0, 0, 0.3, 0.09),
+        (0, -0.45, 0.3, 0.09),
+    )  # fmt: skip
+    for stroke, (cx, cy, wide, high) in enumerate(strokes):
+        drawn = np.mod(figure * 3 + stroke * 5, 7) > 1
+        found = np.maximum(found, drawn * (np.abs(x - cx) < wide) * (np.abs(y - cy) < high))
+    return found
+
+
+def photograph_vernier(
+    lines: int, step: float, position: float, pixels: float, flaws: Flaws,
+    random: np.random.Generator, size: tuple[int, int] = (1600, 1000),
+) -> Shot:  # fmt: skip
+    """A straight fine scale on a main scale.
+
+    Args:
+        lines: of the fine scale, n.
+        step: between two fine lines, in main divisions.
+        position: where the lines meet, in fine lines.
+        pixels: to a main division.
+    """
+    fraction = float(-position * (step - round(step)) % 1.0)
+    start = random.integers(12, 40) + fraction
+    end = start + lines * step
+    middle = ((start + end) / 2 + random.uniform(-0.05, 0.05) * lines * step, random.uniform(-2, 2))
+    camera = _Camera(size, middle, pixels, flaws)
+    x, y, pixel = camera.plane()
+    half = min(random.uniform(0.05, 0.11), 4.0 / pixels)
+    beam, slider = random.uniform(0.62, 0.85), random.uniform(0.6, 0.88)
+    picture = np.where(y > 0, beam, slider) + 0.03 * np.sin(x * 0.7 + y)
+    ink = np.where(
+        y > 0,
+        _marks(x, y, pixel, half, (2.6, 3.6, 4.6), 0, 400) + _numerals(x, y, 10.0, 6.2, 1.8),
+        0,
+    )
+    shifted = (x - start) / step
+    fine = _fine_marks(shifted, -y, pixel, half, step, lines)
+    fine += _numerals(shifted, -y / step, 5.0, 5.4 / step, 1.5 / step) * (
+        (shifted > -2) & (shifted < lines + 2)
+    )
+    ink += np.where(y <= 0, fine, 0)
+    edge_line = np.clip(1 - np.abs(y) / (pixel * 1.2), 0, 1) * random.uniform(0.0, 0.5)
+    beyond = (x < start - 0.22 * lines * step) | (x > end + 0.22 * lines * step)
+    picture = np.where((y <= 0) & beyond, 0.45, picture)
+    picture = picture * (1 - 0.8 * np.clip(ink, 0, 1)) * (1 - edge_line)
+    meets = camera.pixels(start + position * step, 0)
+    found = developed(picture, flaws, random, meets)
+    inset = random.uniform(-0.04, 0.06) * lines * step
+    edge = np.array([camera.pixels(start + inset, 0), camera.pixels(end - inset, 0)])
+    edge += random.normal(0, flaws.thumb, edge.shape)
+    return Shot(found, edge, position, camera.pixels(start, 0))
+
+
+def photograph_circle(
+    lines: int, step: float, position: float, pixels: float, arc: float, flaws: Flaws,
+    random: np.random.Generator, size: tuple[int, int] = (1600, 1000),
+) -> Shot:  # fmt: skip
+    """A fine scale inside a divided circle.
+
+    Args:
+        lines: of the fine scale, n.
+        step: between two fine lines, in main divisions.
+        position: where the lines meet, in fine lines.
+        pixels: to a main division, along the edge.
+        arc: one main division in radians.
+    """
+    radius = 1 / arc
+    fraction = float(-position * (step - round(step)) % 1.0)
+    whole = lines * step
+    start = float(np.floor(-whole / 2)) + fraction
+    camera = _Camera(
+        size, (random.uniform(-0.05, 0.05) * whole, random.uniform(-2, 2)), pixels, flaws
+    )
+    x, y, pixel = camera.plane()
+    # Main divisions along the edge to the right of its top, and how far out of the edge.
+    out = np.hypot(x, y + radius) - radius
+    u = np.arctan2(x, y + radius) / arc
+    half = min(random.uniform(0.05, 0.11), 4.0 / pixels)
+    picture = np.where(out > 0, random.uniform(0.62, 0.85), random.uniform(0.6, 0.88))
+    ink = np.where(
+        out > 0,
+        _marks(u + 200, out, pixel, half, (2.6, 3.6, 4.6), 0, 400)
+        + _numerals(u, out, 10.0, 6.2, 1.8),
+        0,
+    )
+    shifted = (u - start) / step
+    fine = _marks(shifted, -out / step, pixel / step, half / step,
+                  (2.4 / step, 3.2 / step, 4.0 / step), 0, lines)  # fmt: skip
+    ink += np.where(out <= 0, fine, 0)
+    edge_line = np.clip(1 - np.abs(out) / (pixel * 1.2), 0, 1) * random.uniform(0.0, 0.5)
+    picture = picture * (1 - 0.8 * np.clip(ink, 0, 1)) * (1 - edge_line)
+
+    def seen(at: float) -> Array:
+        return camera.pixels(radius * np.sin(at * arc), radius * (np.cos(at * arc) - 1))
+
+    found = developed(picture, flaws, random, seen(start + position * step))
+    inset = random.uniform(-0.04, 0.06) * whole
+    edge = np.array([seen(start + inset), seen(start + whole - inset)])
+    edge += random.normal(0, flaws.thumb, edge.shape)
+    return Shot(found, edge, position, seen(start))
+
+
+def photograph_screw(
+    lines: int, position: float, pixels: float, flaws: Flaws, random: np.random.Generator,
+    *, upward: bool = True, size: tuple[int, int] = (1600, 1000),
+) -> Shot:  # fmt: skip
+    """A thimble beside a sleeve, its edge upright.
+
+    Args:
+        lines: of the whole thimble, n.
+        position: of the datum line among the thimble lines.
+        pixels: to a thimble line, in the middle.
+    """
+    radius = lines / (2 * np.pi)
+    camera = _Camera(size, (random.uniform(-2, 2), random.uniform(-1, 1)), pixels, flaws)
+    x, y, pixel = camera.plane()
+    datum = radius * np.sin(np.radians(random.uniform(-4, 4)))
+    taper = 1 + random.uniform(0.0, 0.02) * np.clip(x, 0, 5)
+    around = np.clip(y / (radius * taper), -0.999, 0.999)
+    sign = 1.0 if upward else -1.0
+    turn = np.arcsin(np.clip(datum / radius, -1, 1)) * radius
+    along = sign * (np.arcsin(around) * radius - turn) + position
+    half = min(random.uniform(0.07, 0.13), 3.5 / pixels)
+    cos = np.sqrt(1 - around**2)
+    on_thimble = (x > 0) & (np.abs(y) < radius * taper)
+    on_sleeve = (x <= 0) & (np.abs(y) < 0.86 * radius)
+    light = random.uniform(0.65, 0.9)
+    picture = np.where(on_thimble, light * (0.55 + 0.45 * cos), 0.35)
+    picture = np.where(
+        on_sleeve,
+        light * 0.95 * (0.6 + 0.4 * np.sqrt(1 - np.clip(y / radius, -1, 1) ** 2)),
+        picture,
+    )
+    ink = np.where(
+        on_thimble,
+        _marks(along + 10 * lines, x, pixel / cos, half, (2.2, 3.2, 3.2), 0, 30 * lines)
+        + _numerals(along, x, 5.0, 4.6, 1.1),
+        0,
+    )
+    ink += np.where(on_sleeve, _ink(y - datum, half, pixel), 0)
+    ticks = _ink((x / 3.0 - np.round(x / 3.0)) * 3.0, half, pixel)
+    ink += np.where(on_sleeve & (y > datum) & (y < datum + 2.0), ticks, 0)
+    edge_line = np.clip(1 - np.abs(x) / (pixel * 1.5), 0, 1) * 0.5 * (np.abs(y) < radius)
+    picture = picture * (1 - 0.8 * np.clip(ink, 0, 1)) * (1 - edge_line)
+    found = developed(picture, flaws, random, camera.pixels(0, datum))
+    reach = random.uniform(0.5, 0.9) * radius
+    edge = np.array([camera.pixels(0, reach), camera.pixels(0, -reach)])
+    edge += random.normal(0, flaws.thumb, edge.shape)
+    return Shot(found, edge, position % 5, None, upward)

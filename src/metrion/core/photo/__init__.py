@@ -1,0 +1,1 @@
+"""What meets in a photograph of the scales, and how surely."""

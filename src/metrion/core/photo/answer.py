@@ -1,0 +1,149 @@
+"""What meets in a photograph of the scales: a line, how surely, or that it cannot be told."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable
+from dataclasses import dataclass
+from math import gcd, radians
+
+import numpy as np
+from numpy.typing import NDArray
+from scipy.special import ndtr
+
+from metrion.core.facts import Fact, fact
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.photo.screw import LONG, met_at
+from metrion.core.photo.strip import Array
+from metrion.core.photo.vernier import place_of
+from metrion.core.scales import Numbering, ScrewScale, VernierScale
+
+_SHORTEST_EDGE = 40.0
+_FAINT = 1.6
+"""Lines that stand out less than so many times from what else is in the picture are none."""
+_PIXELS = 0.012
+"""What no picture tells more finely, in pixels: its own grid, and the lens."""
+_ASTRAY, _FAR = 0.03, 8.0
+"""How often an answer is off by more than its error says, and how many times more."""
+_LEAST_ODDS, _LARGEST_ERROR = 0.5, 0.45
+
+
+@dataclass(frozen=True)
+class Candidate:
+    """A line that may be the one that meets, and how probable that is."""
+
+    line: int
+    probability: float
+
+
+@dataclass(frozen=True)
+class Answer:
+    """What a picture says.
+
+    Attributes:
+        why: what it rests on, or why nothing can be told and what to do about it.
+        position: where the lines meet, in fine lines and parts of one; None where it cannot be
+            told; known up to ``modulo`` lines.
+        error: the standard error of that.
+        candidates: the likely lines, the likeliest first.
+        zero: where the fine zero lies in the picture; None where it was not found.
+    """
+
+    why: Fact
+    position: float | None = None
+    error: float | None = None
+    modulo: int = 0
+    candidates: tuple[Candidate, ...] = ()
+    zero: tuple[float, float] | None = None
+
+    @property
+    def line(self) -> int | None:
+        """The nearest line."""
+        return self.candidates[0].line if self.candidates else None
+
+
+def read_photo(picture: Array, tool: Instrument, edge: Array, *, upward: bool = True) -> Answer:
+    """What meets in a picture, whatever somebody read there.
+
+    Args:
+        picture: brightness from 0 to 1, row by row.
+        edge: two points on the edge where both scales meet, over the fine scale, in pixels; on a
+            screw along the edge of the thimble.
+        upward: whether a thimble counts upward in the picture.
+    """
+    scale = tool.scale
+    height, width = picture.shape
+    within = (edge > -0.02 * width) & (edge < 1.02 * np.array([width, height]))
+    if np.linalg.norm(edge[1] - edge[0]) < _SHORTEST_EDGE or not within.all():
+        return Answer(fact("photo-edge"))
+    if isinstance(scale, ScrewScale):
+        return _of_screw(picture, scale, edge, upward=upward)
+    if isinstance(scale, VernierScale):
+        arc = radians(float(scale.main_division) / 60) if tool.kind is Kind.ANGULAR else 0.0
+        return _of_vernier(picture, scale, edge, arc)
+    return Answer(fact("photo-no-fine-scale"))
+
+
+def _of_vernier(picture: Array, scale: VernierScale, edge: Array, arc: float) -> Answer:
+    lines = scale.fine_divisions
+    step = scale.span / lines * (-1 if scale.numbering is Numbering.AGAINST else 1)
+    ends = np.array(sorted(edge, key=lambda end: float(end[0])))
+    place = place_of(picture, ends, lines, step, arc)
+    if place is None or min(place.clear) < _FAINT:
+        return Answer(fact("photo-no-lines"))
+    beat = step - round(step)
+    together = gcd(lines, scale.span)
+    worth = together / lines
+    pixels = float(np.linalg.norm(ends[1] - ends[0])) / (lines * abs(step))
+    error = float(np.hypot(place.error, _PIXELS / pixels))
+    chances = np.zeros(lines)
+    for odds, fraction in place.zeros:
+        off = (fraction + np.arange(lines) * step + 0.5) % 1.0 - 0.5
+        chances += odds * _within(off, worth / 2, error)
+    modulo = lines // together
+    position = (-place.fraction / beat) % modulo if abs(abs(beat) - worth) < 1e-9 else None
+    found = _likely(enumerate(chances))
+    if error / worth > _LARGEST_ERROR:
+        return Answer(fact("photo-too-coarse"))
+    if place.zeros[0][0] < _LEAST_ODDS or not found:
+        return Answer(fact("photo-no-ends"))
+    return Answer(
+        fact("photo-by-lines", count=lines),
+        position=float(found[0].line if position is None else position),
+        error=error / worth, modulo=modulo, candidates=found,
+        zero=(float(place.zero[0]), float(place.zero[1])),
+    )  # fmt: skip
+
+
+def _of_screw(picture: Array, scale: ScrewScale, edge: Array, *, upward: bool) -> Answer:
+    met = met_at(picture, edge, scale.fine_divisions)
+    if met is None or met.clear[0] < _FAINT or met.clear[1] < 1.0:
+        return Answer(fact("photo-no-lines"))
+    error = float(np.hypot(met.error, 2 * _PIXELS / met.pitch))
+    if error > _LARGEST_ERROR:
+        return Answer(fact("photo-too-coarse"))
+    if max(met.longs) < _LEAST_ODDS:
+        return Answer(fact("photo-no-long-lines"))
+    sign = -1.0 if upward else 1.0
+    chances = np.zeros(LONG)
+    for long, odds in enumerate(met.longs):
+        position = sign * (met.count - long) % LONG
+        off = (position - np.arange(LONG) + LONG / 2) % LONG - LONG / 2
+        chances += odds * _within(off, 0.5, error)
+    best = int(np.argmax(met.longs))
+    return Answer(
+        fact("photo-by-lines", count=LONG), position=float(sign * (met.count - best) % LONG),
+        error=error, modulo=LONG, candidates=_likely(enumerate(chances)),
+    )  # fmt: skip
+
+
+def _within(off: NDArray[np.floating], half: float, error: float) -> Array:
+    """How probable it is that what was found so far off lies within half a line."""
+    found = np.zeros(len(off))
+    for part, spread in ((1 - _ASTRAY, error), (_ASTRAY, _FAR * error + half)):
+        found += part * (ndtr((off + half) / spread) - ndtr((off - half) / spread))
+    return found
+
+
+def _likely(chances: Iterable[tuple[int, float]]) -> tuple[Candidate, ...]:
+    ordered = sorted(chances, key=lambda one: -one[1])[:4]
+    return tuple(Candidate(line, float(chance)) for line, chance in ordered if chance > 0.005)

@@ -1,0 +1,117 @@
+"""The neighbourhood of the edge, taken out of a picture and straightened."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+from scipy import ndimage
+
+Array = NDArray[np.float64]
+
+
+@dataclass(frozen=True)
+class Strip:
+    """Darkness beside an edge.
+
+    Attributes:
+        dark: by rows, the highest above the edge first, and columns along it; about 0 where there
+            is no line, whatever the light; NaN outside of the picture and where it is blinded.
+        off: of each row, how far above the edge it is, in pixels.
+        along: of each column, how far it is from the first end, in pixels.
+    """
+
+    dark: Array
+    off: Array
+    along: Array
+
+
+@dataclass(frozen=True)
+class Edge:
+    """The edge between two scales in a picture: straight, or an arc about a centre.
+
+    Attributes:
+        first, last: its ends, in pixels.
+        radius: of the arc in pixels; 0 where it is straight. Its centre is below the edge, on the
+            side of the fine scale.
+    """
+
+    first: Array
+    last: Array
+    radius: float = 0.0
+
+    @property
+    def length(self) -> float:
+        """Along it, in pixels."""
+        chord = float(np.linalg.norm(self.last - self.first))
+        return 2 * self.radius * np.arcsin(chord / 2 / self.radius) if self.radius else chord
+
+    @property
+    def direction(self) -> Array:
+        """Along the chord."""
+        return (self.last - self.first) / np.linalg.norm(self.last - self.first)
+
+    @property
+    def up(self) -> Array:
+        """To the side of the main scale."""
+        return np.array([self.direction[1], -self.direction[0]])
+
+    def at(self, along: Array, off: Array) -> tuple[Array, Array]:
+        """Where in the picture a place is: so far along the edge, so far above it."""
+        if not self.radius:
+            place = self.first[:, None, None] + self.direction[:, None, None] * along
+            found = place + self.up[:, None, None] * off
+            return found[0], found[1]
+        half = float(np.linalg.norm(self.last - self.first)) / 2
+        middle = (self.first + self.last) / 2
+        centre = middle - self.up * np.sqrt(self.radius**2 - half**2)
+        angle = (along - self.length / 2) / self.radius
+        out = (self.radius + off) * np.cos(angle)
+        side = (self.radius + off) * np.sin(angle)
+        found = (
+            centre[:, None, None]
+            + self.up[:, None, None] * out
+            + self.direction[:, None, None] * side
+        )
+        return found[0], found[1]
+
+
+def strip_of(
+    picture: Array, edge: Edge, *, above: float, below: float, beyond: float, smooth: float
+) -> Strip:
+    """Take the neighbourhood of an edge out of a picture.
+
+    Args:
+        above, below: how far, in pixels.
+        beyond: how far past both ends, in pixels.
+        smooth: over how many pixels along the edge the light is judged.
+    """
+    off = np.arange(np.floor(above), -np.floor(below) - 1, -1.0)
+    along = np.arange(-np.floor(beyond), np.floor(edge.length + beyond) + 1)
+    x, y = edge.at(along[None, :] + 0 * off[:, None], off[:, None] + 0 * along[None, :])
+    light = ndimage.map_coordinates(picture, [y, x], order=1, mode="constant", cval=np.nan)
+    return Strip(_darkness(light, smooth), off, along)
+
+
+def _darkness(light: Array, smooth: float) -> Array:
+    """How much darker each point is than the ground about it, as a part of that."""
+    outside = np.isnan(light)
+    filled = np.where(outside, np.nanmedian(light), light)
+    ground = _ground(filled, smooth)
+    dark = (ground - filled) / np.maximum(ground, 0.05)
+    blinded = ground > 0.97
+    return np.where(outside | blinded, np.nan, dark)
+
+
+def _ground(light: Array, smooth: float) -> Array:
+    """The brightness between the lines, judged on a coarser grid: it changes slowly."""
+    down, across = 3, max(1, int(smooth / 16))
+    coarse = light[::down, ::across]
+    size = max(3, int(smooth / across) | 1)
+    ground = ndimage.percentile_filter(coarse, 75, size=(1, size))
+    ground = ndimage.uniform_filter(ground, size=(1, size))
+    rows, columns = light.shape
+    at = np.meshgrid(np.arange(rows) / down, np.arange(columns) / across, indexing="ij")
+    found: Array = ndimage.map_coordinates(ground, at, order=1, mode="nearest")
+    return found

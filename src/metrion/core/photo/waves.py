@@ -1,0 +1,139 @@
+"""Evenly spaced lines as a wave: where each column of a strip lies among them.
+
+Not one line but all of them say where a scale stands: the local phase of the darkness is counted
+along the edge, whatever lines are missing, longer, or scratched.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+
+import numpy as np
+from scipy import ndimage
+
+from metrion.core.photo.strip import Array, Strip
+
+_WINDOW = 1.1
+"""Over how many lines the phase is taken, standard deviation of the weights."""
+_WEAK = 0.35
+"""A band with less of the wave than this part of the best one has no lines of its own."""
+
+
+@dataclass(frozen=True)
+class Band:
+    """Some rows of a strip together.
+
+    Attributes:
+        off: how far above the edge, in pixels.
+        dark: darkness of each column; NaN where it is blinded.
+    """
+
+    off: float
+    dark: Array
+
+
+@dataclass(frozen=True)
+class Counted:
+    """Where columns of a band lie among the lines of a scale.
+
+    Attributes:
+        along, off: the places, in pixels.
+        count: lines and parts of one from an arbitrary first one.
+        weight: how much of a wave there is.
+    """
+
+    along: Array
+    off: Array
+    count: Array
+    weight: Array
+
+
+def bands_of(strip: Strip, low: float, high: float, rows: int) -> list[Band]:
+    """The rows between two distances from the edge, so many together."""
+    chosen = np.flatnonzero((strip.off >= min(low, high)) & (strip.off <= max(low, high)))
+    found = []
+    for begin in range(0, len(chosen) - rows + 1, rows):
+        part = chosen[begin : begin + rows]
+        with np.errstate(invalid="ignore"):
+            dark = np.mean(strip.dark[part], axis=0)
+        found.append(Band(float(np.mean(strip.off[part])), dark))
+    return found
+
+
+def pitch_of(bands: list[Band], shortest: float, longest: float) -> tuple[float, float]:
+    """The distance of neighbouring lines, and how clearly it stands out (1 is not at all)."""
+    size = 1 << (len(bands[0].dark) * 8 - 1).bit_length()
+    power = np.zeros(size // 2 + 1)
+    for band in bands:
+        dark = np.nan_to_num(band.dark - np.nanmean(band.dark))
+        power += np.abs(np.fft.rfft(dark * np.hanning(len(dark)), size)) ** 2
+    frequency = np.fft.rfftfreq(size)
+    tried = np.geomspace(shortest, longest, 400)
+    # The first three harmonics: numerals and long lines have periods of their own.
+    found = sum(np.interp(order / tried, frequency, power) for order in (1, 2, 3))
+    found = found - 0.7 * np.interp(0.5 / tried, frequency, power)
+    best = int(np.argmax(found))
+    return float(tried[best]), float(found[best] / max(np.median(found), 1e-12))
+
+
+def counted(bands: list[Band], along: Array, pitch: float) -> list[Counted]:
+    """Each band with its lines counted, all of them from the same line; best bands only."""
+    waves = [_wave(band, along, pitch) for band in bands]
+    strength = np.array([float(np.mean(np.abs(wave))) for wave in waves])
+    best = int(np.argmax(strength))
+    kept: dict[int, Counted] = {}
+    for at in (best, *range(best + 1, len(bands)), *range(best - 1, -1, -1)):
+        if strength[at] < _WEAK * strength[best]:
+            continue
+        count = along / pitch + np.unwrap(np.angle(waves[at])) / (2 * np.pi)
+        weight = np.abs(waves[at])
+        if kept:
+            nearest = kept[min(kept, key=lambda other: abs(other - at))]
+            both = weight * nearest.weight
+            off = np.sum(both * (count - nearest.count)) / max(np.sum(both), 1e-12)
+            count = count - np.round(off)
+        kept[at] = Counted(along, np.full_like(along, bands[at].off), count, weight)
+    return [kept[at] for at in sorted(kept)]
+
+
+def _wave(band: Band, along: Array, pitch: float) -> Array:
+    blind = np.isnan(band.dark)
+    dark = np.where(blind, 0.0, np.clip(band.dark, -0.3, 1.0))
+    dark = dark - ndimage.uniform_filter1d(dark, max(3, int(2 * pitch)))
+    turned = np.where(blind, 0.0, dark) * np.exp(-2j * np.pi * along / pitch)
+    sigma = _WINDOW * pitch
+    smooth: Array = ndimage.gaussian_filter1d(turned.real, sigma) + 1j * ndimage.gaussian_filter1d(
+        turned.imag, sigma
+    )
+    return smooth
+
+
+def line_centres(
+    band: Band, along: Array, predicted: Array, reach: float
+) -> Iterator[tuple[int, float, float]]:
+    """Near each predicted place the middle of the darkness: number, place, how much there is."""
+    step = along[1] - along[0]
+    for at, place in enumerate(predicted):
+        middle = place
+        for _ in range(3):
+            low = int(np.ceil((middle - reach - along[0]) / step))
+            high = int(np.floor((middle + reach - along[0]) / step)) + 1
+            if low < 0 or high > len(along) or high - low < 3:
+                break
+            dark = band.dark[low:high]
+            if np.isnan(dark).any():
+                break
+            x = along[low:high]
+            ground = np.sort(dark)[: max(2, len(dark) // 3)].mean()
+            weight = np.clip(dark - ground, 0, None) * np.cos(
+                np.clip((x - middle) / reach, -1, 1) * np.pi / 2
+            )
+            total = float(weight.sum())
+            if total <= 1e-6:
+                break
+            middle = float((weight * x).sum() / total)
+            if abs(middle - place) > reach:
+                break
+        else:
+            yield at, middle, total * step

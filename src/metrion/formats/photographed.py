@@ -1,0 +1,102 @@
+"""A picture that is asked about, and what is answered: a line of JSON each."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+from enum import StrEnum
+from math import isfinite
+
+import numpy as np
+from numpy.typing import NDArray
+
+from metrion.core.facts import fact
+from metrion.core.instruments.instrument import Instrument
+from metrion.core.json import Json, Record
+from metrion.core.photo.answer import Answer
+from metrion.formats.faults import Faults, Refused, refusal
+from metrion.formats.logbook.fields import Fields
+from metrion.formats.logbook.instruments import parse_instrument
+from metrion.formats.logbook.known import Known
+
+_LONGEST_NAME = 4_096
+_LARGEST_PIXEL = 1e5
+
+
+class Counts(StrEnum):
+    """Which way a thimble counts in a picture."""
+
+    UP = "up"
+    DOWN = "down"
+
+
+@dataclass(frozen=True)
+class Asked:
+    """A picture that is asked about.
+
+    Attributes:
+        image: the name of its file.
+        tool: that it shows.
+        edge: two points on the edge where both scales meet, in pixels.
+        upward: whether a thimble counts upward in it.
+    """
+
+    image: str
+    tool: Instrument
+    edge: NDArray[np.float64]
+    upward: bool
+
+
+def parse_asked(record: Json) -> Asked:
+    """Read what is asked.
+
+    Raises:
+        Refused: with everything that is wrong with it.
+    """
+    if not isinstance(record, dict):
+        raise refusal("photo-no-question")
+    faults = Faults()
+    fields = Fields(record, "", faults)
+    image = fields.text("image", _LONGEST_NAME, required=True)
+    told = fields.object("instrument")
+    tool = parse_instrument(told, Known()) if told else None
+    counts = fields.choice("thimble", Counts) if record.get("thimble") is not None else None
+    edge = _edge(record.get("edge"))
+    if edge is None:
+        fields.note("edge", fact("photo-edge-wanted"))
+    if faults or image is None or tool is None or edge is None:
+        raise Refused(faults)
+    return Asked(image, tool, edge, counts is not Counts.DOWN)
+
+
+def _edge(given: Json) -> NDArray[np.float64] | None:
+    """Two points, or None."""
+    if not (isinstance(given, list) and len(given) == 2):
+        return None
+    for point in given:
+        if not (isinstance(point, list) and len(point) == 2 and all(map(_is_pixel, point))):
+            return None
+    return np.array(given, dtype=np.float64)
+
+
+def _is_pixel(value: Json) -> bool:
+    if isinstance(value, bool) or not isinstance(value, int | float):
+        return False
+    return isfinite(value) and abs(value) < _LARGEST_PIXEL
+
+
+def answer_record(answer: Answer, words: str) -> Record:
+    """What is answered."""
+    told = answer.position is not None and answer.error is not None
+    return {
+        "verdict": "line" if told else "cannot-tell",
+        "why": words,
+        "position": f"{answer.position:.3f}" if told else None,
+        "standard_error": f"{answer.error:.3f}" if told else None,
+        "modulo": answer.modulo if told else None,
+        "line": answer.line,
+        "candidates": [
+            {"line": one.line, "probability": round(one.probability, 4)}
+            for one in answer.candidates
+        ],
+        "zero": [round(one, 1) for one in answer.zero] if answer.zero else None,
+    }
