@@ -30,10 +30,10 @@ class Marks:
 
 @dataclass(frozen=True)
 class Plane:
-    """Main divisions at every place: ``u (d x + e y + 1) = a x + b y + c + g x²``.
+    """Main divisions at every place: ``u (d x + e y + 1) = a x + b y + c``.
 
     Attributes:
-        terms: a, b, c, d, e, g, with x and y in parts of ``size``.
+        terms: a, b, c, d, e, with x and y in parts of ``size``.
         size: in pixels.
         start: where line 0 of the fine scale lies, in main divisions.
         error: the standard error of that.
@@ -48,28 +48,24 @@ class Plane:
 
     def divisions(self, along: Array, off: Array) -> Array:
         """Main divisions at a place."""
-        a, b, c, d, e, g = self.terms
+        a, b, c, d, e = self.terms
         x, y = along / self.size, off / self.size
-        found: Array = (a * x + b * y + c + g * x * x) / (d * x + e * y + 1)
+        found: Array = (a * x + b * y + c) / (d * x + e * y + 1)
         return found
 
     def along_of(self, divisions: Array, off: float) -> Array:
         """Where so many main divisions lie along a row."""
-        a, b, c, d, e, g = self.terms
+        a, b, c, d, e = self.terms
         y = off / self.size
-        x = (divisions * (e * y + 1) - b * y - c) / (a - divisions * d)
-        for _ in range(3):
-            x = (divisions * (e * y + 1) - b * y - c - g * x * x) / (a - divisions * d)
-        found: Array = x * self.size
+        found: Array = (divisions * (e * y + 1) - b * y - c) / (a - divisions * d) * self.size
         return found
 
 
-def fitted(main: Marks, fine: Marks, step: float, size: float, *, bent: bool = False) -> Plane:
+def fitted(main: Marks, fine: Marks, step: float, size: float) -> Plane:
     """The map on which the lines of both scales lie best.
 
     Args:
         step: between two fine lines, in main divisions, along the picture.
-        bent: whether the map may bend along the edge, as on an arc.
     """
     x = np.concatenate([main.along, fine.along]) / size
     y = np.concatenate([main.off, fine.off]) / size
@@ -77,23 +73,19 @@ def fitted(main: Marks, fine: Marks, step: float, size: float, *, bent: bool = F
     number = np.concatenate([main.number, step * fine.number])
     base = np.concatenate([_even(main.weight), _even(fine.weight)])
     weight, start = base.copy(), 0.0
-    terms = np.zeros(6)
+    whole = np.zeros(6)
     for _ in range(_ROUNDS):
         u = number + start * is_fine
-        bend = x * x if bent else np.zeros_like(x)
-        rows = np.column_stack([x, y, np.ones_like(x), -u * x, -u * y, bend, -is_fine])
-        used = [0, 1, 2, 3, 4, 6] if not bent else list(range(7))
+        rows = np.column_stack([x, y, np.ones_like(x), -u * x, -u * y, -is_fine])
         root = np.sqrt(weight)[:, None]
-        found, *_ = np.linalg.lstsq(rows[:, used] * root, number * root[:, 0], rcond=None)
-        whole = np.zeros(7)
-        whole[used] = found
-        terms, start = whole[:6], float(whole[6])
+        whole = np.linalg.lstsq(rows * root, number * root[:, 0], rcond=None)[0].astype(float)
+        start = float(whole[-1])
         off = rows @ whole - number
         spread = 1.4826 * float(np.median(np.abs(off))) + 1e-6
         weight = base * np.clip(1 - (off / (_TUKEY * spread)) ** 2, 0, None) ** 2
-    covariance = np.linalg.pinv((rows[:, used] * weight[:, None]).T @ rows[:, used])
+    covariance = np.linalg.pinv((rows * weight[:, None]).T @ rows)
     error = spread * float(np.sqrt(max(covariance[-1, -1], 0)))
-    return Plane(terms, size, start, error, spread)
+    return Plane(whole[:-1], size, start, error, spread)
 
 
 def _even(weight: Array) -> Array:

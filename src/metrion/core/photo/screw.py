@@ -16,6 +16,8 @@ _GUARD = 4.0
 _LINES = 6.0
 """So many thimble lines on either side of the datum line tell where it meets them."""
 _LEAST_CENTRES = 12
+_LEAST_SEEN = 0.25
+"""Of the rows along the datum line: where fewer can be seen there is none to find."""
 LONG = 5
 """Every so many thimble lines one is longer."""
 
@@ -51,7 +53,7 @@ def met_at(picture: Array, ends: Array, lines: int) -> Met | None:
     guess = np.pi * edge.length / lines
     reach = float(np.clip(6 * guess, 30, 260))
     strip = strip_of(
-        picture, edge, above=reach, below=0.8 * reach, beyond=0.3 * edge.length, smooth=3 * guess
+        picture, edge, above=reach, below=2.4 * reach, beyond=0.3 * edge.length, smooth=3 * guess
     )
     datum = _datum(strip, guess, edge.length)
     if datum is None:
@@ -84,9 +86,11 @@ def _datum(strip: Strip, guess: float, length: float) -> _Datum | None:
     sleeve = bands_of(strip, -_GUARD, strip.off[-1], 3)
     if len(sleeve) < 4:
         return None
+    blind = np.array([np.isnan(band.dark) for band in sleeve])
     dark = np.array([np.nan_to_num(band.dark) for band in sleeve])
     dark = dark - ndimage.uniform_filter1d(dark, max(3, int(2 * guess)), axis=1)
     smooth = ndimage.gaussian_filter1d(dark, max(0.8, 0.06 * guess), axis=1)
+    smooth[blind] = np.nan
     inside = (strip.along > -0.05 * length) & (strip.along < 1.05 * length)
     much, place, slope = _steady(strip, [band.off for band in sleeve], smooth, inside)
     found = []
@@ -98,7 +102,7 @@ def _datum(strip: Strip, guess: float, length: float) -> _Datum | None:
         return None
     off, centre = np.array(found).T
     terms, error = steadied(np.column_stack([np.ones_like(off), off]), centre, 0.02)
-    return _Datum(float(terms[0]), error, much / (float(np.std(smooth[:, inside])) + 1e-6))
+    return _Datum(float(terms[0]), error, much / (float(np.nanstd(smooth[:, inside])) + 1e-6))
 
 
 def _steady(
@@ -113,7 +117,9 @@ def _steady(
                 for off, row in zip(offs, dark, strict=True)
             ]
         )
-        profile = np.where(inside, np.percentile(moved, 30, axis=0), -np.inf)
+        seen = inside & (np.isfinite(moved).mean(axis=0) > _LEAST_SEEN)
+        profile = np.full(len(inside), -np.inf)
+        profile[seen] = np.nanpercentile(moved[:, seen], 30, axis=0)
         at = int(np.argmax(profile))
         if profile[at] > best[0]:
             best = (float(profile[at]), float(strip.along[at]), float(slope))

@@ -67,13 +67,13 @@ def place_of(
     fine = _samples(counted(lower, strip.along, fine_pitch), fine_pitch, inside)
     if len(main.along) < 8 or len(fine.along) < 8:
         return None
-    plane = fitted(main, fine, abs(step), edge.length, bent=bool(arc))
+    plane = fitted(main, fine, abs(step), edge.length)
     for _ in range(2):
         main = _centres(upper, strip, plane, pitch, 0.0, 1.0)
         fine = _centres(lower, strip, plane, fine_pitch, plane.start, abs(step))
         if len(main.along) < 8 or len(fine.along) < 8:
             return None
-        plane = fitted(main, fine, abs(step), edge.length, bent=bool(arc))
+        plane = fitted(main, fine, abs(step), edge.length)
     return _numbered(strip, edge, lower, plane, lines, step, (main_clear, fine_clear))
 
 
