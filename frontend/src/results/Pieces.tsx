@@ -98,7 +98,7 @@ function Set({ span, onFollow }: PieceProps): ReactNode {
     return createElement(
       LEAVES[span.form],
       {
-        ...(span.form === "sign" ? { lspace: "0.25em", rspace: "0.25em" } : {}),
+        ...(span.form === "sign" ? { lspace: "4px", rspace: "4px" } : {}),
         className: [follows ? "follow" : "", classOf(span) ?? ""].join(" ").trim(),
         ...(follows ? leading(() => onFollow(span.source)) : {}),
       },
