@@ -21,8 +21,8 @@ from metrion.core.scales import Numbering, ScrewScale, VernierScale
 _SHORTEST_EDGE = 40.0
 _FAINT = 1.6
 """Lines that stand out less than so many times from what else is in the picture are none."""
-_PIXELS = 0.012
-"""What no picture tells more finely, in pixels: its own grid, and the lens."""
+_PIXELS, _CROWDED, _ROOMY = 0.003, 0.007, 20.0
+"""What no picture tells more finely, in pixels: its lens, and its grid where lines are close."""
 _ASTRAY, _FAR = 0.03, 8.0
 """How often an answer is off by more than its error says, and how many times more."""
 _LEAST_ODDS, _LARGEST_ERROR = 0.5, 0.3
@@ -101,7 +101,7 @@ def _of_vernier(picture: Array, scale: VernierScale, edge: Array, arc: float) ->
     together = gcd(lines, scale.span)
     worth = together / lines
     pixels = float(np.linalg.norm(ends[1] - ends[0])) / (lines * abs(step))
-    error = float(np.hypot(place.error, _PIXELS / pixels))
+    error = float(np.hypot(place.error, _at_best(pixels) / pixels))
     chances = np.zeros(lines)
     for odds, fraction in place.zeros:
         off = (fraction + np.arange(lines) * step + 0.5) % 1.0 - 0.5
@@ -121,11 +121,16 @@ def _of_vernier(picture: Array, scale: VernierScale, edge: Array, arc: float) ->
     )  # fmt: skip
 
 
+def _at_best(pitch: float) -> float:
+    """How finely lines so many pixels apart can be told, in pixels."""
+    return _PIXELS + _CROWDED * (_ROOMY / pitch) ** 2
+
+
 def _of_screw(picture: Array, scale: ScrewScale, edge: Array, *, upward: bool) -> Answer:
     met = met_at(picture, edge, scale.fine_divisions)
     if met is None or met.clear[0] < _FAINT or met.clear[1] < 1.0:
         return Answer(fact("photo-no-lines"))
-    error = float(np.hypot(met.error, 2 * _PIXELS / met.pitch))
+    error = float(np.hypot(met.error, 6 * _at_best(met.pitch) / met.pitch))
     if error > _LARGEST_ERROR:
         return Answer(fact("photo-too-coarse"))
     if max(met.longs) < _LEAST_ODDS:

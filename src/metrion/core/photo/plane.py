@@ -83,9 +83,23 @@ def fitted(main: Marks, fine: Marks, step: float, size: float) -> Plane:
         off = rows @ whole - number
         spread = 1.4826 * float(np.median(np.abs(off))) + 1e-6
         weight = base * np.clip(1 - (off / (_TUKEY * spread)) ** 2, 0, None) ** 2
-    covariance = np.linalg.pinv((rows * weight[:, None]).T @ rows)
-    error = spread * float(np.sqrt(max(covariance[-1, -1], 0)))
+    error = _error(rows, weight, off, 2 * np.round(number) + is_fine)
     return Plane(whole[:-1], size, start, error, spread)
+
+
+def _error(rows: Array, weight: Array, off: Array, line: Array) -> float:
+    """The standard error of the last term, whose lines may each be off as a whole.
+
+    The places along one line are not independent, so their sums are what scatters: the covariance
+    is that of clusters.
+    """
+    inverse = np.linalg.pinv((rows * weight[:, None]).T @ rows)
+    _, of = np.unique(line, return_inverse=True)
+    sums = np.zeros((of.max() + 1, rows.shape[1]))
+    np.add.at(sums, of, rows * (weight * off)[:, None])
+    groups = max(len(sums) - rows.shape[1], 1)
+    covariance = inverse @ (sums.T @ sums) @ inverse * len(sums) / groups
+    return float(np.sqrt(max(covariance[-1, -1], 0.0)))
 
 
 def _even(weight: Array) -> Array:

@@ -10,6 +10,9 @@ from scipy import ndimage
 
 Array = NDArray[np.float64]
 
+_BRIGHT = 0.4
+"""Skewness of the brightness from which lines are bright ones."""
+
 
 @dataclass(frozen=True)
 class Strip:
@@ -91,7 +94,21 @@ def strip_of(
     along = np.arange(-np.floor(beyond), np.floor(edge.length + beyond) + 1)
     x, y = edge.at(along[None, :] + 0 * off[:, None], off[:, None] + 0 * along[None, :])
     light = ndimage.map_coordinates(picture, [y, x], order=1, mode="constant", cval=np.nan)
+    if _has_bright_lines(light, smooth):
+        light = 1 - light
     return Strip(_darkness(light, smooth), off, along)
+
+
+def _has_bright_lines(light: Array, smooth: float) -> bool:
+    """Whether lines are brighter than what is between them: then what stands out is bright."""
+    filled = np.where(np.isnan(light), np.nanmedian(light), light)
+    filled = ndimage.gaussian_filter1d(filled, 0.8, axis=1)
+    fine = filled - ndimage.uniform_filter1d(filled, max(3, int(smooth / 2)), axis=1)
+    spread = np.std(fine, axis=1) + 1e-6
+    skewed = np.mean(fine**3, axis=1) / spread**3
+    # Rows with lines have the most in them.
+    lined = spread >= np.percentile(spread, 60)
+    return bool(np.median(skewed[lined]) > _BRIGHT)
 
 
 def _darkness(light: Array, smooth: float) -> Array:

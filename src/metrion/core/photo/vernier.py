@@ -50,12 +50,12 @@ def place_of(
     edge = Edge(ends[0], ends[1])
     guess = edge.length / (lines * abs(step))
     reach = float(np.clip(3.2 * guess, 24, 160))
-    beyond = 0.35 * edge.length
+    beyond = 0.5 * edge.length
     strip = strip_of(picture, edge, above=reach, below=reach, beyond=beyond, smooth=3 * guess)
     rows = max(2, int(guess / 8))
     upper = bands_of(strip, _GUARD, reach, rows)
     lower = bands_of(strip, -_GUARD, -reach, rows)
-    pitch, main_clear = pitch_of(_near(upper, 2), 0.72 * guess, 1.4 * guess)
+    pitch, main_clear = pitch_of(_near(upper, 2), 0.7 * guess, 1.8 * guess)
     if arc:
         edge = Edge(ends[0], ends[1], pitch / arc)
         strip = strip_of(picture, edge, above=reach, below=reach, beyond=beyond, smooth=3 * pitch)
@@ -63,8 +63,11 @@ def place_of(
     wanted = pitch * abs(step)
     fine_pitch, fine_clear = pitch_of(_near(lower, 2), 0.8 * wanted, 1.25 * wanted)
     inside = (strip.along >= -0.06 * edge.length) & (strip.along <= 1.06 * edge.length)
-    main = _samples(counted(upper, strip.along, pitch), pitch, np.ones_like(inside))
-    fine = _samples(counted(lower, strip.along, fine_pitch), fine_pitch, inside)
+    main_waves = counted(upper, strip.along, pitch)
+    fine_waves = counted(lower, strip.along, fine_pitch)
+    upper, lower = _lined(upper, main_waves), _lined(lower, fine_waves)
+    main = _samples(main_waves, pitch, np.ones_like(inside))
+    fine = _samples(fine_waves, fine_pitch, inside)
     if len(main.along) < 8 or len(fine.along) < 8:
         return None
     plane = fitted(main, fine, abs(step), edge.length)
@@ -80,6 +83,12 @@ def place_of(
 def _near(bands: list[Band], part: int) -> list[Band]:
     """Those next to the edge, where all lines are."""
     return sorted(bands, key=lambda band: abs(band.off))[: max(3, len(bands) // part)]
+
+
+def _lined(bands: list[Band], waves: list[Counted]) -> list[Band]:
+    """Those in which the lines of a scale were counted."""
+    offs = {float(wave.off[0]) for wave in waves}
+    return [band for band in bands if band.off in offs]
 
 
 def _samples(bands: list[Counted], pitch: float, inside: NDArray[np.bool_]) -> Marks:

@@ -16,7 +16,7 @@ from metrion.core.photo.strip import Array, Strip
 
 _WINDOW = 1.1
 """Over how many lines the phase is taken, standard deviation of the weights."""
-_WEAK = 0.35
+_WEAK = 0.45
 """A band with less of the wave than this part of the best one has no lines of its own."""
 
 
