@@ -93,6 +93,8 @@ FLAWS: dict[str, Callable[[Flaws], Flaws]] = {
     "twice the blur": lambda usual: replace(usual, blur=3.0),
     "three times the noise": lambda usual: replace(usual, noise=0.09),
     "a thumb 8 px off": lambda usual: replace(usual, thumb=8.0),
+    "no careful person would: blur of 18 px": lambda usual: replace(usual, blur=18.0),
+    "no careful person would: glare all over": lambda usual: replace(usual, glare=40),
 }
 
 
@@ -104,6 +106,8 @@ class Row:
 
     def __str__(self) -> str:
         told = [one for one in self.answers if one[0].position is not None]
+        if not told:
+            return "| | 100% | | | |"
         off = np.array([_off(answer, truth, modulo) for answer, truth, modulo, _ in told])
         error = np.array([answer.error for answer, *_ in told])
         sure = np.array([answer.candidates[0].probability for answer, *_ in told])

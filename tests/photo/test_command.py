@@ -11,7 +11,10 @@ import pytest
 from PIL import Image
 
 from metrion.core.camera import Flaws, Shot, photograph_vernier
+from metrion.core.facts import fact
+from metrion.core.photo.answer import Answer
 from metrion.formats.faults import Refused
+from metrion.formats.photographed import answer_record
 from metrion.formats.pictures import read_picture
 from tests.server import COMMAND
 
@@ -105,3 +108,10 @@ def test_a_picture_is_turned_upright_and_too_large_a_one_is_refused(shot: Shot) 
     Image.new("1", (8000, 8000)).save(huge, "PNG")
     with pytest.raises(Refused):
         read_picture(huge.getvalue())
+
+
+@pytest.mark.parametrize(("position", "printed"), [(19.9999, "0.000"), (6.9404, "6.940")])
+def test_a_position_is_written_within_its_turn(position: float, printed: str) -> None:
+    answer = Answer(fact("photo-by-lines", count=20), position, 0.0123, 20)
+    record = answer_record(answer, "")
+    assert (record["position"], record["standard_error"]) == (printed, "0.012")

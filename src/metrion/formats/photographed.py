@@ -87,10 +87,12 @@ def _is_pixel(value: Json) -> bool:
 def answer_record(answer: Answer, words: str) -> Record:
     """What is answered."""
     told = answer.position is not None and answer.error is not None
+    # What is rounded up to a whole turn is its beginning.
+    position = round(answer.position, 3) % answer.modulo if answer.position is not None else 0.0
     return {
         "verdict": "line" if told else "cannot-tell",
         "why": words,
-        "position": f"{answer.position:.3f}" if told else None,
+        "position": f"{position:.3f}" if told else None,
         "standard_error": f"{answer.error:.3f}" if told else None,
         "modulo": answer.modulo if told else None,
         "line": answer.line,
