@@ -53,10 +53,11 @@ def test_nothing_that_no_line_can_break_is_too_wide(formula: str) -> None:
             assert "−−" not in plain(line)
 
 
-def _widest(span: Span) -> int:
+def _widest(span: Span) -> float:
     """The signs of it that stand side by side."""
     above, below = sum(map(_widest, span.first)), sum(map(_widest, span.second))
-    return len(span.text) + (max(above, below) if span.form is Form.OVER else above + below)
+    wide = len(span.text) - sum(sign in " .,°′|()" for sign in span.text) / 2
+    return wide + (max(above, below) if span.form is Form.OVER else above + below)
 
 
 def derived(formula: str, **inputs: Any) -> dict[str, Written]:

@@ -91,6 +91,10 @@ WIDEST = 40
 """Signs side by side that nothing parts: what is wider than that is written out, and may break."""
 
 
+_NARROW = frozenset(" .,°′|()")
+"""Signs half as wide as the others."""
+
+
 def over(top: Line, bottom: Line) -> Line:
     """One thing divided by another: one below the other, or side by side where that is too wide."""
     return _fitting(Span(form=Form.OVER, first=top, second=bottom))
@@ -167,16 +171,17 @@ def _written_out(span: Span) -> Line:
     return (span,)
 
 
-def _width(line: Line) -> int:
+def _width(line: Line) -> float:
     """How wide a line is, in signs of its text."""
     return sum(map(_width_of, line))
 
 
-def _width_of(span: Span) -> int:
+def _width_of(span: Span) -> float:
     if span.form is Form.OVER:
         return max(_width(span.first), _width(span.second))
     around = {Form.SIGN: 2, Form.ROOT: 1, Form.BRACKETS: 2}.get(span.form, 0)
-    return len(span.text) + _width(span.first) + _width(span.second) + around
+    signs = len(span.text) - sum(map(_NARROW.__contains__, span.text)) / 2
+    return signs + _width(span.first) + _width(span.second) + around
 
 
 def _tall(span: Span) -> bool:
