@@ -4,7 +4,7 @@ import json
 from typing import Any
 
 import pytest
-from playwright.sync_api import Browser, expect
+from playwright.sync_api import Browser, Page, expect
 
 from metrion.demo import demo_file
 
@@ -62,3 +62,21 @@ def test_a_long_working_fits_in_drawer_and_report(
     page.emulate_media(media="print")
     assert page.evaluate(OUTSIDE, [".steps tr", "th"]) == []
     page.close()
+
+
+OVER_EACH_OTHER = """() => [...document.querySelectorAll(".ant-drawer mrow")].flatMap((row) =>
+    [...row.children].slice(1).filter((piece, at) => {
+        const before = row.children[at];
+        const ends = [before, ...before.querySelectorAll("*")]
+            .map((each) => each.getBoundingClientRect().right);
+        return piece.getBoundingClientRect().left < Math.max(...ends) - 3;
+    }).map((piece) => row.textContent))"""
+
+
+def test_no_piece_of_mathematics_stands_on_another(page: Page, unchanged: str) -> None:
+    page.set_viewport_size({"width": 390, "height": 844})
+    page.goto(f"{unchanged}/sheets/foil-colours")
+    page.get_by_role("button", name="Working").last.click()
+    expect(page.locator(".ant-drawer msqrt")).to_have_count(5)
+    expect(page.locator(".ant-drawer .working").get_by_text("degrees of freedom")).to_be_visible()
+    assert page.evaluate(OVER_EACH_OTHER) == []

@@ -9,9 +9,13 @@ interface Props {
   onFollow?: ((source: string) => void) | undefined;
 }
 
+/*
+ * Text is set as numbers are: `mtext` counts as space, so that a row of one sign and its two sides
+ * would be taken for the sign itself, and lose the room about it.
+ */
 /** The elements of MathML in which each form is set. */
 const ELEMENTS = { over: "mfrac", root: "msqrt", power: "msup", brackets: "mrow" } as const;
-const LEAVES = { text: "mtext", symbol: "mi", sign: "mo" } as const;
+const LEAVES = { text: "mn", symbol: "mi", sign: "mo" } as const;
 
 type Leaf = Span & { form: keyof typeof LEAVES };
 
