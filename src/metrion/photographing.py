@@ -2,13 +2,10 @@
 
 from __future__ import annotations
 
-import sys
-
 import click
 
-from metrion.formats.faults import Refused
-from metrion.formats.strict_json import read_json, write_json
-from metrion.telling import FAULTY, content_of, refuse_file, told
+from metrion.core.json import Json, Record
+from metrion.telling import answer_lines, content_of
 
 
 @click.command()
@@ -24,19 +21,12 @@ def photo(file: str) -> None:
     from metrion.formats.pictures import read_picture
     from metrion.voice import plainly
 
-    speaker, whole = plainly(), True
-    try:
-        lines = content_of(file).splitlines()
-    except Refused as refused:
-        refuse_file(refused)
-    for line in filter(bytes.strip, lines):
-        try:
-            asked = parse_asked(read_json(line))
-            picture = read_picture(content_of(asked.image))
-            found = read_photo(picture, asked.tool, asked.edge, upward=asked.upward)
-            document: dict[str, object] = dict(answer_record(found, speaker.say(found.why)))
-        except Refused as refused:
-            document, whole = told(refused), False
-        click.echo(write_json(document, indent=None))
-    if not whole:
-        sys.exit(FAULTY)
+    speaker = plainly()
+
+    def answer(line: Json) -> Record:
+        asked = parse_asked(line)
+        picture = read_picture(content_of(asked.image))
+        found = read_photo(picture, asked.tool, asked.edge, upward=asked.upward)
+        return answer_record(found, speaker.say(found.why))
+
+    answer_lines(file, answer)

@@ -2,16 +2,15 @@
 
 from __future__ import annotations
 
-import sys
 from pathlib import Path
 
 import click
 
 from metrion.core.facts import Name
+from metrion.core.json import Json, Record
 from metrion.core.practice.exercise import QUESTIONS, Question
-from metrion.formats.faults import Refused
-from metrion.formats.strict_json import read_json, write_json
-from metrion.telling import FAULTY, content_of, give_up, refuse_file, say, told, write_file
+from metrion.formats.strict_json import write_json
+from metrion.telling import answer_lines, give_up, say, write_file
 
 
 @click.command()
@@ -45,22 +44,14 @@ def diagnose(file: str) -> None:
     from metrion.formats.exercise import diagnosis_record, parse_answer
     from metrion.voice import plainly
 
-    speaker, whole = plainly(), True
-    try:
-        lines = content_of(file).splitlines()
-    except Refused as refused:
-        refuse_file(refused)
-    for line in filter(bytes.strip, lines):
-        try:
-            exercise, given = parse_answer(read_json(line))
-            found = judged(exercise, given)
-            words = " ".join(map(speaker.say, found.says))
-            document: dict[str, object] = dict(diagnosis_record(exercise, found, words))
-        except Refused as refused:
-            document, whole = told(refused), False
-        click.echo(write_json(document, indent=None))
-    if not whole:
-        sys.exit(FAULTY)
+    speaker = plainly()
+
+    def answer(line: Json) -> Record:
+        exercise, given = parse_answer(line)
+        found = judged(exercise, given)
+        return diagnosis_record(exercise, found, " ".join(map(speaker.say, found.says)))
+
+    answer_lines(file, answer)
 
 
 _MOST_SEEDS = 1_000

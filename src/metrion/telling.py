@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import sys
+from collections.abc import Callable, Mapping
 from pathlib import Path
 from typing import NoReturn
 
@@ -10,7 +11,9 @@ import click
 
 from metrion.core.exact.bounds import LARGEST_FILE
 from metrion.core.facts import Argument, Name
+from metrion.core.json import Json
 from metrion.formats.faults import Fault, Refused, refusal
+from metrion.formats.strict_json import read_json, write_json
 
 FAULTY = 2
 """The exit status where a file, or what was given, has faults."""
@@ -57,6 +60,26 @@ def content_of(name: str) -> bytes:
     except (OSError, ValueError) as error:
         reason = str(getattr(error, "strerror", None) or error)
         raise refusal("file-unreadable", name=Name(name), reason=Name(reason)) from None
+
+
+def answer_lines(file: str, answer: Callable[[Json], Mapping[str, object]]) -> None:
+    """Answer every line of JSON in a file with a line; one with faults with its faults.
+
+    The exit status is then 2.
+    """
+    try:
+        lines = content_of(file).splitlines()
+    except Refused as refused:
+        refuse_file(refused)
+    whole = True
+    for line in filter(bytes.strip, lines):
+        try:
+            document = dict(answer(read_json(line)))
+        except Refused as refused:
+            document, whole = told(refused), False
+        click.echo(write_json(document, indent=None))
+    if not whole:
+        sys.exit(FAULTY)
 
 
 def give_up(code: str, **about: Argument) -> NoReturn:
