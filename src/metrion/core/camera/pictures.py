@@ -2,14 +2,13 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass
 
 import numpy as np
+from numpy.typing import NDArray
 
 from metrion.core.camera.flaws import Array, Flaws, developed
-
-_INK = 0.14
-"""The half width of a line, in main divisions, where that is not too wide in pixels."""
 
 
 @dataclass(frozen=True)
@@ -120,6 +119,32 @@ def _numerals(along: Array, off_edge: Array, step: float, at: float, size: float
     return found
 
 
+@dataclass(frozen=True)
+class _Stand:
+    """How a fine scale stands beside a main scale.
+
+    Attributes:
+        lines, step: of the fine scale: n, and from each line to the next in main divisions.
+        position: where the lines meet, in fine lines.
+        first: the main mark that the fine zero has passed.
+    """
+
+    lines: int
+    step: float
+    position: float
+    first: float
+
+    @property
+    def start(self) -> float:
+        """The fine zero, in main divisions."""
+        return self.first + float(-self.position * (self.step - round(self.step)) % 1.0)
+
+    @property
+    def whole(self) -> float:
+        """The length of the fine scale, in main divisions."""
+        return self.lines * self.step
+
+
 def photograph_vernier(
     lines: int, step: float, position: float, pixels: float, flaws: Flaws,
     random: np.random.Generator, size: tuple[int, int] = (1600, 1000),
@@ -132,36 +157,13 @@ def photograph_vernier(
         position: where the lines meet, in fine lines.
         pixels: to a main division.
     """
-    fraction = float(-position * (step - round(step)) % 1.0)
-    start = random.integers(12, 40) + fraction
-    end = start + lines * step
-    middle = ((start + end) / 2 + random.uniform(-0.05, 0.05) * lines * step, random.uniform(-2, 2))
-    camera = _Camera(size, middle, pixels, flaws)
+    stand = _Stand(lines, step, position, float(random.integers(12, 40)))
+    middle = stand.start + stand.whole * (0.5 + random.uniform(-0.05, 0.05))
+    camera = _Camera(size, (middle, random.uniform(-2, 2)), pixels, flaws)
     x, y, pixel = camera.plane()
-    half = min(random.uniform(0.05, 0.11), 4.0 / pixels)
-    beam, slider = random.uniform(0.62, 0.85), random.uniform(0.6, 0.88)
-    picture = np.where(y > 0, beam, slider) + 0.03 * np.sin(x * 0.7 + y)
-    ink = np.where(
-        y > 0,
-        _marks(x, y, pixel, half, (2.6, 3.6, 4.6), 0, 400) + _numerals(x, y, 10.0, 6.2, 1.8),
-        0,
-    )
-    shifted = (x - start) / step
-    fine = _fine_marks(shifted, -y, pixel, half, step, lines)
-    fine += _numerals(shifted, -y / step, 5.0, 5.4 / step, 1.5 / step) * (
-        (shifted > -2) & (shifted < lines + 2)
-    )
-    ink += np.where(y <= 0, fine, 0)
-    edge_line = np.clip(1 - np.abs(y) / (pixel * 1.2), 0, 1) * random.uniform(0.0, 0.5)
-    beyond = (x < start - 0.22 * lines * step) | (x > end + 0.22 * lines * step)
-    picture = np.where((y <= 0) & beyond, 0.45, picture)
-    picture = picture * (1 - 0.8 * np.clip(ink, 0, 1)) * (1 - edge_line)
-    meets = camera.pixels(start + position * step, 0)
-    found = developed(picture, flaws, random, meets)
-    inset = random.uniform(-0.04, 0.06) * lines * step
-    edge = np.array([camera.pixels(start + inset, 0), camera.pixels(end - inset, 0)])
-    edge += random.normal(0, flaws.thumb, edge.shape)
-    return Shot(found, edge, position, camera.pixels(start, 0))
+    ends = (stand.start - 0.22 * stand.whole, stand.start + 1.22 * stand.whole)
+    slider = (x > ends[0]) & (x < ends[1])
+    return _taken(stand, x, y, pixel, slider, lambda at: camera.pixels(at, 0), flaws, random)
 
 
 def photograph_circle(
@@ -177,40 +179,52 @@ def photograph_circle(
         pixels: to a main division, along the edge.
         arc: one main division in radians.
     """
-    radius = 1 / arc
-    fraction = float(-position * (step - round(step)) % 1.0)
-    whole = lines * step
-    start = float(np.floor(-whole / 2)) + fraction
-    camera = _Camera(
-        size, (random.uniform(-0.05, 0.05) * whole, random.uniform(-2, 2)), pixels, flaws
-    )
+    radius, top = 1 / arc, 200.0
+    stand = _Stand(lines, step, position, top + float(np.floor(-lines * step / 2)))
+    middle = (random.uniform(-0.05, 0.05) * stand.whole, random.uniform(-2, 2))
+    camera = _Camera(size, middle, pixels, flaws)
     x, y, pixel = camera.plane()
-    # Main divisions along the edge to the right of its top, and how far out of the edge.
-    out = np.hypot(x, y + radius) - radius
-    u = np.arctan2(x, y + radius) / arc
-    half = min(random.uniform(0.05, 0.11), 4.0 / pixels)
-    picture = np.where(out > 0, random.uniform(0.62, 0.85), random.uniform(0.6, 0.88))
-    ink = np.where(
-        out > 0,
-        _marks(u + 200, out, pixel, half, (2.6, 3.6, 4.6), 0, 400)
-        + _numerals(u, out, 10.0, 6.2, 1.8),
-        0,
-    )
-    shifted = (u - start) / step
-    fine = _marks(shifted, -out / step, pixel / step, half / step,
-                  (2.4 / step, 3.2 / step, 4.0 / step), 0, lines)  # fmt: skip
-    ink += np.where(out <= 0, fine, 0)
-    edge_line = np.clip(1 - np.abs(out) / (pixel * 1.2), 0, 1) * random.uniform(0.0, 0.5)
-    picture = picture * (1 - 0.8 * np.clip(ink, 0, 1)) * (1 - edge_line)
+    along, out = top + np.arctan2(x, y + radius) / arc, np.hypot(x, y + radius) - radius
 
     def seen(at: float) -> Array:
-        return camera.pixels(radius * np.sin(at * arc), radius * (np.cos(at * arc) - 1))
+        angle = (at - top) * arc
+        return camera.pixels(radius * np.sin(angle), radius * (np.cos(angle) - 1))
 
-    found = developed(picture, flaws, random, seen(start + position * step))
-    inset = random.uniform(-0.04, 0.06) * whole
-    edge = np.array([seen(start + inset), seen(start + whole - inset)])
+    everywhere = np.ones(x.shape, dtype=bool)
+    return _taken(stand, along, out, pixel, everywhere, seen, flaws, random)
+
+
+def _taken(
+    stand: _Stand, along: Array, out: Array, pixel: Array, plate: NDArray[np.bool_],
+    seen: Callable[[float], Array], flaws: Flaws, random: np.random.Generator,
+) -> Shot:  # fmt: skip
+    """Both scales, and the edge between them as a thumb sets it.
+
+    Args:
+        along: of each pixel how far it is along the edge, in main divisions.
+        out: how far it is on the side of the main scale.
+        plate: where there is a plate with the fine scale.
+        seen: the pixel of a place on the edge.
+    """
+    lines, step = stand.lines, stand.step
+    half = min(random.uniform(0.05, 0.11), 4.0 * float(np.median(pixel)))
+    main_light, fine_light = random.uniform(0.62, 0.85), random.uniform(0.6, 0.88)
+    below = np.where(plate, fine_light, 0.45)
+    picture = np.where(out > 0, main_light, below) + 0.03 * np.sin(along * 0.7 + out)
+    main = _marks(along, out, pixel, half, (2.6, 3.6, 4.6), 0, 400)
+    main += _numerals(along, out, 10.0, 6.2, 1.8)
+    shifted = (along - stand.start) / step
+    fine = _fine_marks(shifted, -out, pixel, half, step, lines)
+    numbered = (shifted > -2) & (shifted < lines + 2)
+    fine += numbered * _numerals(shifted, -out / step, 5.0, 5.4 / step, 1.5 / step)
+    ink = np.where(out > 0, main, fine)
+    edge_line = np.clip(1 - np.abs(out) / (pixel * 1.2), 0, 1) * random.uniform(0.0, 0.5)
+    picture = picture * (1 - 0.8 * np.clip(ink, 0, 1)) * (1 - edge_line)
+    found = developed(picture, flaws, random, seen(stand.start + stand.position * step))
+    inset = random.uniform(-0.04, 0.06) * stand.whole
+    edge = np.array([seen(stand.start + inset), seen(stand.start + stand.whole - inset)])
     edge += random.normal(0, flaws.thumb, edge.shape)
-    return Shot(found, edge, position, seen(start))
+    return Shot(found, edge, stand.position, seen(stand.start))
 
 
 def photograph_screw(

@@ -105,7 +105,7 @@ def _datum(strip: Strip, guess: float, length: float) -> _Datum | None:
     if len(found) < 4 or much <= 0:
         return None
     off, centre = np.array(found).T
-    terms, error = steadied(np.column_stack([np.ones_like(off), off]), centre, 0.02)
+    terms, error = _steadied(np.column_stack([np.ones_like(off), off]), centre, 0.02)
     return _Datum(float(terms[0]), error, much / (float(np.nanstd(smooth[:, inside])) + 1e-6))
 
 
@@ -130,7 +130,7 @@ def _steady(
     return best
 
 
-def steadied(rows: Array, wanted: Array, least: float) -> tuple[Array, float]:
+def _steadied(rows: Array, wanted: Array, least: float) -> tuple[Array, float]:
     """Terms that fit most of what is wanted, whatever the rest is; the error of the first.
 
     Args:
@@ -192,7 +192,7 @@ def _centres(
     if len(found) < _LEAST_CENTRES:
         return None
     y, off, number = np.array(found).T
-    terms, error = steadied(_Fan.rows((y - place) / pitch, off / pitch), number, 1e-4)
+    terms, error = _steadied(_Fan.rows((y - place) / pitch, off / pitch), number, 1e-4)
     return _Fan(terms, place, pitch), error
 
 

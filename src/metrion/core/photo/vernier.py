@@ -33,7 +33,6 @@ class Place:
     zeros: tuple[tuple[float, float], ...]
     zero: Array
     clear: tuple[float, float]
-    plane: Plane
 
 
 def place_of(
@@ -158,7 +157,7 @@ def _numbered(
     return Place(
         fraction=float(zeros[0][1] % 1.0), error=plane.error,
         zeros=tuple((odd, place % 1.0) for odd, place in zeros),
-        zero=np.array([x[0, 0], y[0, 0]]), clear=clear, plane=plane,
+        zero=np.array([x[0, 0], y[0, 0]]), clear=clear,
     )  # fmt: skip
 
 
