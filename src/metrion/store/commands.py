@@ -14,9 +14,11 @@ from metrion.core.logbook import SECTIONS as IN_A_FILE
 from metrion.core.logbook import Logbook
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import Earlier, parse_logbook
+from metrion.formats.pictures import Picture
 from metrion.store.documents import Entries, Whole, changed_entries, document_of
 from metrion.store.errors import NothingToRedo, NothingToUndo
 from metrion.store.models import ChangeRow, CommandRow, EntryRow, Sheet, State
+from metrion.store.pictures import keep_pictures
 from metrion.store.records import HEAD, OBSERVATIONS, Kept, add_rows, fill_head, kept
 from metrion.store.sheets import new_id
 
@@ -49,12 +51,14 @@ class Step:
         changes: to its entries.
         command: number of the command that is taken back or made again; None for a new one.
         state: in which it then is.
+        pictures: that its changes refer to.
     """
 
     title: str
     changes: Sequence[Change]
     command: int | None = None
     state: State = State.DONE
+    pictures: Sequence[Picture] = ()
 
 
 def undoing(session: Session, sheet: Sheet) -> Step:
@@ -111,6 +115,7 @@ def write(session: Session, sheet: Sheet, step: Step) -> None:
         elif one.after is not None:
             new.append((one.section, one.after))
     add_rows(session, sheet.id, new)
+    keep_pictures(session, sheet, step.pictures)
     sheet.version += 1
     sheet.changed_at = datetime.now(UTC)
     session.flush()

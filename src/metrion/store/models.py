@@ -6,7 +6,7 @@ from datetime import datetime
 from enum import StrEnum
 from typing import ClassVar
 
-from sqlalchemy import ForeignKey, Index, Text, UniqueConstraint
+from sqlalchemy import ForeignKey, Index, LargeBinary, Text, UniqueConstraint
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 
 from metrion.core.json import Json, Record
@@ -52,6 +52,19 @@ class EntryRow(Base):
     version: Mapped[int]
     measurement: Mapped[str | None]
     record: Mapped[Record]
+
+
+class PictureRow(Base):
+    """A picture that readings of a sheet refer to by ``name``, the SHA-256 of its bytes."""
+
+    __tablename__ = "pictures"
+
+    sheet_id: Mapped[str] = mapped_column(
+        ForeignKey("sheets.id", ondelete="CASCADE"), primary_key=True
+    )
+    name: Mapped[str] = mapped_column(primary_key=True)
+    at: Mapped[datetime]
+    content: Mapped[bytes] = mapped_column(LargeBinary)
 
 
 class State(StrEnum):

@@ -599,6 +599,7 @@ entry-named = { $what ->
     [quantity] quantity
     [reading] reading
     [derived] derived quantity
+    [picture] picture
    *[tool] tool
 }
 no-such-entry = there is no { entry-named } "{ $key }" in this file
@@ -651,6 +652,26 @@ photo-too-coarse = The lines can be seen, but not finely enough to tell one from
 photo-no-ends = Where the lines meet can be seen, but not which end the fine scale begins at. Take its whole length into the picture.
 photo-no-long-lines = Where the datum line meets can be seen, but not which of the lines are long ones. Take more of the { thimble } into the picture.
 photo-by-lines = All lines in the picture say so, { $count } to count by, not the pair that meets best. It says what meets in the picture: one scale stands higher than the other, so looked at aslant it may be another line.
+photo-says = The picture says line { $line } ({ $odds } of 100){ $count ->
+        [one] {""}
+       *[other] , or line { $other } ({ $others } of 100)
+    }: the lines meet at { $position } ± { $error }. You read { $own }.
+photo-agrees = It agrees with you.
+photo-close = It does not tell these lines apart surely: look at both.
+photo-differs = Look at both here, then at the scales again, before you decide which one to keep.
+photo-other-mark = With that line it is another main mark that was passed last: look at it too.
+photo-aslant = It was taken aslant: at one end the lines are seen wider apart than at the other. One scale stands higher than the other, so what meets in the picture may be another line when looked at squarely (parallax). Take it again from straight above.
+photo-in-the-picture = It says what meets in the picture: one scale stands higher than the other, so the camera should look at them from straight above.
+photograph-told = Photograph: line { $line }, the lines meet at { $position } ± { $error }; { $verdict ->
+        [agrees] it agrees with line { $own }, which was read before it spoke
+        [close] it does not tell it apart from line { $own }, which was read before it spoke
+       *[differs] line { $own } was read before it spoke
+    }
+photograph-told-nothing = Photograph: what meets cannot be told; line { $own } was read before it
+photograph-too-many = the readings of a sheet may have { $most } photographs: take one away first
+photograph-no-fine-scale = this tool has no fine scale: a photograph has nothing to say of it
+photograph-no-look = this reading has no such look
+photograph-here = this photograph belongs to the reading already
 photo-no-question = this is no question about a picture: an object with image, instrument and edge
 photo-edge-wanted = the edge is two points in pixels: [[x1, y1], [x2, y2]]
 no-picture = this is no picture that can be read: PNG and JPEG can

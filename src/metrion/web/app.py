@@ -22,6 +22,7 @@ from metrion.web import (
     front_end,
     instruments,
     now,
+    photographs,
     planner,
     practice,
     quantities,
@@ -41,7 +42,7 @@ from metrion.web.notebook import Notebook
 
 RESOURCES = (
     sheets, arrivals, entries, tools, instruments, desk, board, conventions, planner, practice,
-    bench, door, words, settings, reports, tables, fits, quantities, voice, trash, now,
+    bench, door, words, settings, reports, photographs, tables, fits, quantities, voice, trash, now,
 )  # fmt: skip
 
 

@@ -4,6 +4,8 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
+import numpy as np
+from flask import Response
 from sqlalchemy.orm import Session
 
 from metrion.core.bench.acts import Simulated, parse_simulated
@@ -11,12 +13,14 @@ from metrion.core.bench.bench import Bench
 from metrion.core.bench.deeds import benched
 from metrion.core.bench.drawer import INSTRUMENTS, fits, part_truth
 from metrion.core.bench.reveal import reveal
+from metrion.core.camera import photograph_bench
 from metrion.core.facts import fact
 from metrion.core.instruments.instrument import Kind
 from metrion.core.json import Record
 from metrion.core.quantity.measurements import reduce_measurement
 from metrion.formats.chance import luck_of
 from metrion.formats.exercise import instrument_record
+from metrion.formats.pictures import written_picture
 from metrion.store.commands import Change
 from metrion.store.documents import entries
 from metrion.store.models import Sheet
@@ -33,6 +37,7 @@ from metrion.web.schemas import (
     RevealedView,
     SheetChangeView,
     SheetView,
+    SnapView,
     StandingView,
     schema_of,
 )
@@ -56,6 +61,19 @@ def stand(done: DoneView) -> StandingView:
     """How a bench stands after all that was done at it. 422 where that cannot be done."""
     found, bench = _bench(done.simulated)
     return standing_view(found, bench)
+
+
+@blueprint.post("/photograph")
+@blueprint.arguments(schema_of(SnapView))
+@blueprint.response(200, content_type="image/jpeg")
+def photograph(snap: SnapView) -> Response:
+    """What the simulated camera sees of a bench. 422 where the tool has no fine scale."""
+    found, bench = _bench(snap.simulated)
+    random = np.random.default_rng([found.seed, len(found.acts), snap.shot])
+    shot = photograph_bench(bench, random)
+    if shot is None:
+        refuse(422, "photograph-no-fine-scale")
+    return Response(written_picture(shot.picture).content, mimetype="image/jpeg")
 
 
 def _bench(text: str) -> tuple[Simulated, Bench]:

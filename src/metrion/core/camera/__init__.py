@@ -1,5 +1,6 @@
 """A simulated camera: photographs of scales, as arrays, with the flaws that photographs have."""
 
+from metrion.core.camera.at_bench import photograph_bench
 from metrion.core.camera.flaws import Flaws
 from metrion.core.camera.pictures import (
     Shot,
@@ -8,4 +9,11 @@ from metrion.core.camera.pictures import (
     photograph_vernier,
 )
 
-__all__ = ["Flaws", "Shot", "photograph_circle", "photograph_screw", "photograph_vernier"]
+__all__ = [
+    "Flaws",
+    "Shot",
+    "photograph_bench",
+    "photograph_circle",
+    "photograph_screw",
+    "photograph_vernier",
+]

@@ -103,19 +103,42 @@ def _fine_marks(
     return _marks(along, off_edge / step, pixel / step, half / step, lengths, 0, lines)
 
 
-def _numerals(along: Array, off_edge: Array, step: float, at: float, size: float) -> Array:
-    """Something like numerals: a few strokes at every step, as far off the edge as they stand."""
-    nearest = np.round(along / step)
-    x, y = (along - nearest * step) / size, (off_edge - at) / size
-    figure = np.mod(np.abs(nearest), 7).astype(int)
-    found = np.zeros_like(along)
-    strokes = (
-        (-0.3, 0, 0.09, 0.5), (0.3, 0, 0.09, 0.5), (0, 0.45, 0.3, 0.09), (0, 0, 0.3, 0.09),
-        (0, -0.45, 0.3, 0.09),
-    )  # fmt: skip
-    for stroke, (cx, cy, wide, high) in enumerate(strokes):
-        drawn = np.mod(figure * 3 + stroke * 5, 7) > 1
-        found = np.maximum(found, drawn * (np.abs(x - cx) < wide) * (np.abs(y - cy) < high))
+_STROKES = (
+    (0.0, 0.45, 0.3, 0.09), (0.3, 0.23, 0.09, 0.27), (0.3, -0.23, 0.09, 0.27),
+    (0.0, -0.45, 0.3, 0.09), (-0.3, -0.23, 0.09, 0.27), (-0.3, 0.23, 0.09, 0.27),
+    (0.0, 0.0, 0.3, 0.09),
+)  # fmt: skip
+"""Where the strokes of a numeral lie, and half of their width and height."""
+_DRAWN = np.array(
+    [[*map(int, f"{code:07b}"[::-1])] for code in (63, 6, 91, 79, 102, 109, 125, 7, 127, 111)],
+    dtype=bool,
+)
+"""Which of them each numeral has."""
+_PLACES = 3
+_SLEEVE_MARK = 3.0
+"""From each mark of a sleeve to the next, in thimble lines."""
+
+
+def _numerals(number: Array, across: Array, upward: Array) -> Array:
+    """Whole numbers in strokes.
+
+    Args:
+        number: that each pixel would belong to.
+        across, upward: how far the pixel is from its middle, in heights of a numeral.
+    """
+    found = np.zeros_like(across)
+    near = (np.abs(upward) < 0.6) & (np.abs(across) < 0.5 * _PLACES)
+    value = np.mod(np.abs(np.round(number[near])), 10**_PLACES).astype(int)
+    x, y = across[near], upward[near]
+    shift = 0.45 * ((value > 9).astype(int) + (value > 99).astype(int))
+    ink = np.zeros(len(value), dtype=bool)
+    for place in range(_PLACES):
+        figure = value // 10**place % 10
+        there = (place == 0) | (value >= 10**place)
+        for stroke, (cx, cy, wide, high) in enumerate(_STROKES):
+            inside = (np.abs(x - shift + 0.9 * place - cx) < wide) & (np.abs(y - cy) < high)
+            ink |= there & _DRAWN[figure, stroke] & inside
+    found[near] = ink
     return found
 
 
@@ -126,13 +149,17 @@ class _Stand:
     Attributes:
         lines, step: of the fine scale: n, and from each line to the next in main divisions.
         position: where the lines meet, in fine lines.
-        first: the main mark that the fine zero has passed.
+        first: the main mark that the fine zero has passed, by its place in the picture.
+        passed: the same by its number.
+        worth: what the numerals of the main scale go up by at every ten marks.
     """
 
     lines: int
     step: float
     position: float
     first: float
+    passed: float
+    worth: float = 1.0
 
     @property
     def start(self) -> float:
@@ -147,7 +174,7 @@ class _Stand:
 
 def photograph_vernier(
     lines: int, step: float, position: float, pixels: float, flaws: Flaws,
-    random: np.random.Generator, size: tuple[int, int] = (1600, 1000),
+    random: np.random.Generator, size: tuple[int, int] = (1600, 1000), passed: int | None = None,
 ) -> Shot:  # fmt: skip
     """A straight fine scale on a main scale.
 
@@ -156,8 +183,10 @@ def photograph_vernier(
         step: between two fine lines, in main divisions.
         position: where the lines meet, in fine lines.
         pixels: to a main division.
+        passed: the main mark that the fine zero has passed; any without it.
     """
-    stand = _Stand(lines, step, position, float(random.integers(12, 40)))
+    first = float(random.integers(12, 40)) if passed is None else float(passed)
+    stand = _Stand(lines, step, position, first, first)
     middle = stand.start + stand.whole * (0.5 + random.uniform(-0.05, 0.05))
     camera = _Camera(size, (middle, random.uniform(-2, 2)), pixels, flaws)
     x, y, pixel = camera.plane()
@@ -168,7 +197,7 @@ def photograph_vernier(
 
 def photograph_circle(
     lines: int, step: float, position: float, pixels: float, arc: float, flaws: Flaws,
-    random: np.random.Generator, size: tuple[int, int] = (1600, 1000),
+    random: np.random.Generator, size: tuple[int, int] = (1600, 1000), passed: int | None = None,
 ) -> Shot:  # fmt: skip
     """A fine scale inside a divided circle.
 
@@ -178,9 +207,12 @@ def photograph_circle(
         position: where the lines meet, in fine lines.
         pixels: to a main division, along the edge.
         arc: one main division in radians.
+        passed: the main mark that the fine zero has passed; any without it.
     """
     radius, top = 1 / arc, 200.0
-    stand = _Stand(lines, step, position, top + float(np.floor(-lines * step / 2)))
+    first = top + float(np.floor(-lines * step / 2))
+    number = first if passed is None else float(passed)
+    stand = _Stand(lines, step, position, first, number, 10 * np.degrees(arc))
     middle = (random.uniform(-0.05, 0.05) * stand.whole, random.uniform(-2, 2))
     camera = _Camera(size, middle, pixels, flaws)
     x, y, pixel = camera.plane()
@@ -212,11 +244,14 @@ def _taken(
     below = np.where(plate, fine_light, 0.45)
     picture = np.where(out > 0, main_light, below) + 0.03 * np.sin(along * 0.7 + out)
     main = _marks(along, out, pixel, half, (2.6, 3.6, 4.6), 0, 400)
-    main += _numerals(along, out, 10.0, 6.2, 1.8)
+    number = along + stand.passed - stand.first
+    tens = np.round(number / 10)
+    main += _numerals(tens * stand.worth, (number - 10 * tens) / 1.8, (out - 6.2) / 1.8)
     shifted = (along - stand.start) / step
     fine = _fine_marks(shifted, -out, pixel, half, step, lines)
     numbered = (shifted > -2) & (shifted < lines + 2)
-    fine += numbered * _numerals(shifted, -out / step, 5.0, 5.4 / step, 1.5 / step)
+    fives = 5 * np.round(shifted / 5)
+    fine += numbered * _numerals(fives, (shifted - fives) * step / 1.5, (out + 5.4) / 1.5)
     ink = np.where(out > 0, main, fine)
     edge_line = np.clip(1 - np.abs(out) / (pixel * 1.2), 0, 1) * random.uniform(0.0, 0.5)
     picture = picture * (1 - 0.8 * np.clip(ink, 0, 1)) * (1 - edge_line)
@@ -229,7 +264,7 @@ def _taken(
 
 def photograph_screw(
     lines: int, position: float, pixels: float, flaws: Flaws, random: np.random.Generator,
-    *, upward: bool = True, size: tuple[int, int] = (1600, 1000),
+    *, upward: bool = True, size: tuple[int, int] = (1600, 1000), passed: float = 0.0,
 ) -> Shot:  # fmt: skip
     """A thimble beside a sleeve, its edge upright.
 
@@ -237,6 +272,7 @@ def photograph_screw(
         lines: of the whole thimble, n.
         position: of the datum line among the thimble lines.
         pixels: to a thimble line, in the middle.
+        passed: what of the sleeve is open, in its marks.
     """
     radius = lines / (2 * np.pi)
     camera = _Camera(size, (random.uniform(-2, 2), random.uniform(-1, 1)), pixels, flaws)
@@ -258,14 +294,16 @@ def photograph_screw(
         light * 0.95 * (0.6 + 0.4 * np.sqrt(1 - np.clip(y / radius, -1, 1) ** 2)),
         picture,
     )
+    fives = 5 * np.round(along / 5)
     ink = np.where(
         on_thimble,
         _marks(along + 10 * lines, x, pixel / cos, half, (2.2, 3.2, 3.2), 0, 30 * lines)
-        + _numerals(along, x, 5.0, 4.6, 1.1),
+        + _numerals(np.mod(fives, lines), (x - 4.9) / 1.1, sign * (along - fives) / 1.1),
         0,
     )
     ink += np.where(on_sleeve, _ink(y - datum, half, pixel), 0)
-    ticks = _ink((x / 3.0 - np.round(x / 3.0)) * 3.0, half, pixel)
+    mark = x / _SLEEVE_MARK + passed
+    ticks = _ink((mark - np.round(mark)) * _SLEEVE_MARK, half, pixel) * (np.round(mark) >= 0)
     ink += np.where(on_sleeve & (y > datum) & (y < datum + 2.0), ticks, 0)
     edge_line = np.clip(1 - np.abs(x) / (pixel * 1.5), 0, 1) * 0.5 * (np.abs(y) < radius)
     picture = picture * (1 - 0.8 * np.clip(ink, 0, 1)) * (1 - edge_line)

@@ -13,6 +13,7 @@ from scipy.special import ndtr
 
 from metrion.core.facts import Fact, fact
 from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.photo.laid import Laid
 from metrion.core.photo.screw import LONG, met_at
 from metrion.core.photo.strip import Array
 from metrion.core.photo.vernier import place_of
@@ -25,6 +26,8 @@ _PIXELS, _CROWDED, _ROOMY = 0.003, 0.007, 20.0
 """What no picture tells more finely, in pixels: its lens, and its grid where lines are close."""
 _ASTRAY, _FAR = 0.03, 8.0
 """How often an answer is off by more than its error says, and how many times more."""
+_ASLANT, _ROUND_THE_THIMBLE = 0.06, 12.0
+"""From here on a view is aslant: how much wider lines are at one end of the fine scale; degrees."""
 _LEAST_ODDS, _LARGEST_ERROR = 0.5, 0.3
 
 
@@ -47,6 +50,9 @@ class Answer:
         error: the standard error of that.
         candidates: the likely lines, the likeliest first.
         zero: where the fine zero lies in the picture; None where it was not found.
+        aslant: whether the camera looked so aslant that a height of one scale over the other
+            counts.
+        laid: where the lines of both scales lie in the picture; None where it cannot be told.
     """
 
     why: Fact
@@ -55,6 +61,8 @@ class Answer:
     modulo: int = 0
     candidates: tuple[Candidate, ...] = ()
     zero: tuple[float, float] | None = None
+    aslant: bool = False
+    laid: Laid | None = None
 
     @property
     def line(self) -> int | None:
@@ -113,11 +121,12 @@ def _of_vernier(picture: Array, scale: VernierScale, edge: Array, arc: float) ->
         return Answer(fact("photo-too-coarse"))
     if place.zeros[0][0] < _LEAST_ODDS or not found:
         return Answer(fact("photo-no-ends"))
+    met = float(found[0].line if position is None else position)
     return Answer(
-        fact("photo-by-lines", count=lines),
-        position=float(found[0].line if position is None else position),
+        fact("photo-by-lines", count=lines), position=met,
         error=error / worth, modulo=modulo, candidates=found,
-        zero=(float(place.zero[0]), float(place.zero[1])),
+        zero=(float(place.zero[0]), float(place.zero[1])), aslant=place.aslant > _ASLANT,
+        laid=Laid(met, place.start, step, beat, place.main, place.rail),
     )  # fmt: skip
 
 
@@ -142,9 +151,12 @@ def _of_screw(picture: Array, scale: ScrewScale, edge: Array, *, upward: bool) -
         off = (position - np.arange(LONG) + LONG / 2) % LONG - LONG / 2
         chances += odds * _within(off, 0.5, error)
     best = int(np.argmax(met.longs))
+    position = float(sign * (met.count - best) % LONG)
     return Answer(
-        fact("photo-by-lines", count=LONG), position=float(sign * (met.count - best) % LONG),
+        fact("photo-by-lines", count=LONG), position=position,
         error=error, modulo=LONG, candidates=_likely(enumerate(chances)),
+        aslant=met.aslant > _ROUND_THE_THIMBLE,
+        laid=Laid(position, -sign * position, sign, sign, (met.datum,), met.rail),
     )  # fmt: skip
 
 

@@ -60,6 +60,16 @@ class Plane:
         found: Array = (divisions * (e * y + 1) - b * y - c) / (a - divisions * d) * self.size
         return found
 
+    def aslant(self, ends: Array) -> float:
+        """How much wider divisions are at one end of a scale on the edge than at the other.
+
+        Args:
+            ends: in main divisions.
+        """
+        a, _, c, d, _ = self.terms
+        pitch = 1 / (a - ends * d) ** 2 * (a - c * d)
+        return float(abs(pitch[1] / pitch[0] - 1))
+
 
 def fitted(main: Marks, fine: Marks, step: float, size: float) -> Plane:
     """The map on which the lines of both scales lie best.

@@ -9,6 +9,7 @@ import numpy as np
 from numpy.typing import NDArray
 from scipy import ndimage
 
+from metrion.core.photo.laid import Mark, marks
 from metrion.core.photo.strip import Array, Edge, Strip, strip_of
 from metrion.core.photo.waves import Band, Counted, bands_of, counted, line_centres, pitch_of
 
@@ -34,6 +35,8 @@ class Met:
         longs: for each line of five its probability to be a long one.
         pitch: pixels to a thimble line.
         clear: how clearly the thimble lines and the datum line stand out.
+        aslant: from how far round the thimble the camera looks, in degrees from the datum line.
+        datum, rail: the datum line, and places along the edge of the thimble.
     """
 
     count: float
@@ -41,6 +44,9 @@ class Met:
     longs: tuple[float, ...]
     pitch: float
     clear: tuple[float, float]
+    aslant: float
+    datum: Mark
+    rail: tuple[Mark, ...]
 
 
 def met_at(picture: Array, ends: Array, lines: int) -> Met | None:
@@ -69,9 +75,11 @@ def met_at(picture: Array, ends: Array, lines: int) -> Met | None:
     if found is None:
         return None
     fan, error = found
+    [on_edge] = marks(np.zeros(1), edge, datum.along_of, -1)
     return Met(
         count=fan.count(0.0, 0.0), error=float(np.hypot(error, datum.error / pitch)),
         longs=_longs(strip, thimble, fan), pitch=pitch, clear=(clear, datum.clear),
+        aslant=fan.aslant(lines), datum=on_edge, rail=fan.rail(edge),
     )  # fmt: skip
 
 
@@ -80,8 +88,13 @@ class _Datum:
     """The one line along the sleeve: where it meets the edge, and how surely."""
 
     place: float
+    slope: float
     error: float
     clear: float
+
+    def along_of(self, at: Array, off: float) -> Array:
+        """Where it is along the row so far above the edge."""
+        return self.place + self.slope * off + at
 
 
 def _datum(strip: Strip, guess: float, length: float) -> _Datum | None:
@@ -106,7 +119,9 @@ def _datum(strip: Strip, guess: float, length: float) -> _Datum | None:
         return None
     off, centre = np.array(found).T
     terms, error = _steadied(np.column_stack([np.ones_like(off), off]), centre, 0.02)
-    return _Datum(float(terms[0]), error, much / (float(np.nanstd(smooth[:, inside])) + 1e-6))
+    return _Datum(
+        float(terms[0]), float(terms[1]), error, much / (float(np.nanstd(smooth[:, inside])) + 1e-6)
+    )
 
 
 def _steady(
@@ -166,11 +181,35 @@ class _Fan:
 
     def places(self, off: float) -> tuple[Array, Array]:
         """The lines about the datum line and where they are, so far off the edge in pixels."""
-        grid = np.linspace(-_LINES - 2, _LINES + 2, 800)
-        count = self.rows(grid, np.full_like(grid, off / self.pitch)) @ self.terms
-        rising = np.maximum.accumulate(count)
+        grid, rising = self._rising(off)
         numbers = np.arange(np.ceil(rising[0]), np.floor(rising[-1]) + 1)
         return numbers, self.place + self.pitch * np.interp(numbers, rising, grid)
+
+    def _rising(self, off: float) -> tuple[Array, Array]:
+        """Places in pitches from the datum line, and how many lines were counted there."""
+        grid = np.linspace(-_LINES - 2, _LINES + 2, 800)
+        count = self.rows(grid, np.full_like(grid, off / self.pitch)) @ self.terms
+        return grid, np.maximum.accumulate(count)
+
+    def aslant(self, lines: int) -> float:
+        """From how far round a thimble of so many lines it is seen, in degrees from the datum line.
+
+        A round surface seen from straight above has its lines widest apart there.
+        """
+        first, second = self.terms[1], 2 * self.terms[2]
+        tangent = second / first**2 * lines / (2 * np.pi)
+        return float(abs(np.degrees(np.arctan(tangent))))
+
+    def rail(self, edge: Edge) -> tuple[Mark, ...]:
+        """Places along the edge, half a line apart, counted from the datum line."""
+        at = np.arange(-_LINES, _LINES + 0.25, 0.5)
+        met = self.count(0.0, 0.0)
+
+        def along_of(at: Array, off: float) -> Array:
+            grid, rising = self._rising(off)
+            return self.place + self.pitch * np.interp(at + met, rising, grid)
+
+        return tuple(marks(at, edge, along_of, 1))
 
 
 def _centres(

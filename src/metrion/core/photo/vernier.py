@@ -7,6 +7,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from metrion.core.photo.laid import Mark, marks
 from metrion.core.photo.plane import Marks, Plane, fitted
 from metrion.core.photo.strip import Array, Edge, Strip, strip_of
 from metrion.core.photo.waves import Band, Counted, bands_of, counted, line_centres, pitch_of
@@ -25,6 +26,10 @@ class Place:
         zeros: for each way the fine lines may be numbered its probability, and how far the zero
             is then past a main line.
         zero: where the likeliest zero lies, in pixels.
+        start: where it lies, in main divisions from some main line.
+        aslant: how much wider lines are apart at one end of the fine scale than at the other, as
+            a part; a camera that looks along the scale sees them so.
+        main, rail: lines of the main scale, and places along the fine scale.
         clear: how clearly the lines of main and fine scale stand out.
     """
 
@@ -32,6 +37,10 @@ class Place:
     error: float
     zeros: tuple[tuple[float, float], ...]
     zero: Array
+    start: float
+    aslant: float
+    main: tuple[Mark, ...]
+    rail: tuple[Mark, ...]
     clear: tuple[float, float]
 
 
@@ -132,8 +141,8 @@ def _numbered(
     """Which of the fine lines is the zero: where lines are that none is beyond."""
     size = abs(step)
     near = _near(lower, 3)
-    ends = plane.divisions(strip.along[[0, -1]], np.full(2, -_GUARD))
-    low, high = np.sort((ends - plane.start) / size)
+    seen_ends = plane.divisions(strip.along[[0, -1]], np.full(2, -_GUARD))
+    low, high = np.sort((seen_ends - plane.start) / size)
     numbers = np.arange(np.ceil(low), np.floor(high) + 1)
     seen = np.zeros((len(near), len(numbers)))
     for row, band in enumerate(near):
@@ -152,12 +161,17 @@ def _numbered(
         first = numbers[at] if step > 0 else numbers[at] + lines
         place = plane.start + size * first
         zeros.append((float(odds[at]), float(place)))
-    along = plane.along_of(np.array([zeros[0][1]]), 0.0)
-    x, y = edge.at(along[None, :], np.zeros((1, 1)))
+    start = zeros[0][1]
+    ends = np.sort(np.array([start, start + step * lines]))
+    whole = np.arange(np.ceil(seen_ends.min()), np.floor(seen_ends.max()) + 1)
+    beside = np.arange(ends[0] - 1.5, ends[1] + 1.5, size / 2)
+    [zero] = marks(np.array([start]), edge, plane.along_of, -1)
     return Place(
         fraction=float(zeros[0][1] % 1.0), error=plane.error,
         zeros=tuple((odd, place % 1.0) for odd, place in zeros),
-        zero=np.array([x[0, 0], y[0, 0]]), clear=clear,
+        zero=np.array([zero.x, zero.y]), start=start, aslant=plane.aslant(ends),
+        main=tuple(marks(whole, edge, plane.along_of, 1)),
+        rail=tuple(marks(beside, edge, plane.along_of, -1)), clear=clear,
     )  # fmt: skip
 
 

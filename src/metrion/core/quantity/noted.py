@@ -17,6 +17,7 @@ from metrion.core.declared import (
     entry,
     rest,
 )
+from metrion.core.quantity.photographs import Photograph
 
 BENCH = 20_000
 """The most characters of what was done at a bench."""
@@ -58,6 +59,7 @@ class Noted:
         history: the figures it had before, the first ones first.
         looked_again: codes of flags about it that were settled.
         simulated: what was done at a simulated bench before; empty at a real one.
+        photographs: that were taken of it, and what they said.
     """
 
     at: str = declared(Text(), default="", for_the_record=True)
@@ -67,6 +69,9 @@ class Noted:
     history: tuple[Earlier, ...] = declared(Entries(Earlier), default=(), for_the_record=True)
     looked_again: tuple[str, ...] = declared(Codes(), default=(), for_the_record=True)
     simulated: str = declared(Text(BENCH), default="", for_the_record=True)
+    photographs: tuple[Photograph, ...] = declared(
+        Entries(Photograph), default=(), for_the_record=True
+    )
 
 
 NOTHING_NOTED = Noted()

@@ -31,6 +31,7 @@ from metrion.voice.conventions import convention_name
 from metrion.web.present.also import also_views
 from metrion.web.present.budget import budget_view, comparison_view, dimension_of
 from metrion.web.present.instruments import steps_view
+from metrion.web.present.photographs import photograph_view
 from metrion.web.remembered import Hashed
 from metrion.web.schemas import (
     BudgetView,
@@ -187,6 +188,7 @@ def _reading_view(
         at=observation.noted.at or None,
         simulated=observation.noted.simulated,
         history=[_earlier_view(instrument, one) for one in observation.noted.history],
+        photographs=[photograph_view(one) for one in observation.noted.photographs],
     )
 
 

@@ -14,6 +14,7 @@ from metrion.web.schemas.bench import (
     LeftView,
     LyingView,
     RevealedView,
+    SnapView,
     SpotView,
     StandingView,
 )
@@ -73,6 +74,15 @@ from metrion.web.schemas.notebook import (
     SettingsSchema,
     UseView,
     WindowView,
+)
+from metrion.web.schemas.photographs import (
+    EdgeView,
+    LaidMarkView,
+    LaidView,
+    PhotographAskedView,
+    PhotographSaysView,
+    PhotographView,
+    TakeView,
 )
 from metrion.web.schemas.planner import PlanView, WishView
 from metrion.web.schemas.practice import (
@@ -174,6 +184,7 @@ __all__ = [
     "DraftIndicationView",
     "DrawerView",
     "EarlierView",
+    "EdgeView",
     "EnteredView",
     "ErrorView",
     "ExerciseView",
@@ -192,6 +203,8 @@ __all__ = [
     "InstrumentFields",
     "InstrumentView",
     "KindView",
+    "LaidMarkView",
+    "LaidView",
     "LeftView",
     "LinesView",
     "LookView",
@@ -215,6 +228,9 @@ __all__ = [
     "PartView",
     "PathView",
     "PatternView",
+    "PhotographAskedView",
+    "PhotographSaysView",
+    "PhotographView",
     "PitchSheetView",
     "PitchView",
     "PlaceView",
@@ -241,6 +257,7 @@ __all__ = [
     "ShownView",
     "SkillView",
     "SlideStepView",
+    "SnapView",
     "SpanView",
     "SpotView",
     "StandingView",
@@ -249,6 +266,7 @@ __all__ = [
     "SummaryResultView",
     "TableRowView",
     "TableView",
+    "TakeView",
     "TakenView",
     "ToolView",
     "TraceView",

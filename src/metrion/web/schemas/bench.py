@@ -52,6 +52,13 @@ class DoneView:
 
 
 @view
+class SnapView(DoneView):
+    """A picture of the bench is taken, once more."""
+
+    shot: Annotated[int, validate.Range(0, 10**6)] = 0
+
+
+@view
 class SpotView:
     """A place where a part can be held."""
 

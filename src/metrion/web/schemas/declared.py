@@ -22,7 +22,7 @@ from metrion.web.schemas.common import ID, Typed
 from metrion.web.schemas.entered import TypedReadingView
 from metrion.web.schemas.view import Field, More
 
-KEPT_BY_THE_SERVER = frozenset({"id", "at", "history", "observations"})
+KEPT_BY_THE_SERVER = frozenset({"id", "at", "history", "observations", "photographs"})
 """Fields that are not a client's to say."""
 
 

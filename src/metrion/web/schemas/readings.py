@@ -11,6 +11,7 @@ from metrion.core.quantity.observations import Observation
 from metrion.core.review import Level
 from metrion.web.schemas.declared import NEW_ID, WHY, taken
 from metrion.web.schemas.entered import TypedReadingView
+from metrion.web.schemas.photographs import PhotographView
 from metrion.web.schemas.view import schema_of, view
 
 
@@ -62,6 +63,7 @@ class ReadingView(FiguresView):
     at: str | None
     simulated: Annotated[str, "What was done at a simulated bench before; else empty."]
     history: list[EarlierView]
+    photographs: list[PhotographView]
 
 
 @view
