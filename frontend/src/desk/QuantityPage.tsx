@@ -14,6 +14,7 @@ import {
 } from "../api";
 import { BenchProvider } from "../bench/AtBench";
 import { useWaiting } from "../outbox/useOutbox";
+import { PhotoOfRow } from "../photo";
 import { ResultPanel } from "../results/ResultPanel";
 import { Tally, type LookActions } from "../tally";
 import { TableDialog } from "../transfer/TableDialog";
@@ -57,6 +58,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
   const [made, setMade] = useState<string | null>(null);
   const [blind, setBlind] = useState(false);
   const [table, setTable] = useState(false);
+  const [photographed, setPhotographed] = useState<Reading | null>(null);
   const waiting = useWaiting(sheet.id, quantity.id);
   const amend = useAmendReading(sheet.id);
   const amendQuantity = useAmendQuantity(sheet.id);
@@ -73,6 +75,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
     setAside: (reading, reason) => alter(reading, { excluded: reason }),
     countAgain: (reading) => alter(reading, { excluded: null }),
     stands: (reading, code) => alter(reading, { looked_again: [code] }),
+    photograph: setPhotographed,
   };
   const asked = toAsk(quantity, made);
   const changing = takenUp && takenUp.to !== "show" ? takenUp.reading : null;
@@ -104,8 +107,17 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
       {table && (
         <TableDialog sheet={sheet.id} quantity={quantity.id} onClose={() => setTable(false)} />
       )}
+      {photographed && (
+        <PhotoOfRow
+          sheet={sheet.id}
+          {...{ quantity, instrument }}
+          reading={photographed}
+          onClose={() => setPhotographed(null)}
+        />
+      )}
       <section className="tally-panel" aria-label={say("desk-readings")}>
         <Tally
+          sheet={sheet.id}
           quantity={quantity}
           instrument={instrument}
           reopened={takenUp}

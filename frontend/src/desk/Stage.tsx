@@ -18,6 +18,7 @@ import { useNarrow } from "../equation/useNarrow";
 import type { LookActions } from "../tally";
 import { useAtBench } from "../bench/AtBench";
 import { Bench } from "../bench/Bench";
+import { PhotoAtEquation } from "../photo";
 import { Strip } from "../strip";
 import { ZeroTerm } from "../zero/ZeroTerm";
 import { AtTheEye } from "./AtTheEye";
@@ -127,11 +128,23 @@ export function Stage(props: Props) {
         autoFocus
         padded
         ending={ending}
-        onEnter={record}
+        onEnter={() => void record()}
         of={positions.name}
         task={task}
         question={!narrow && question}
         onLeave={reopened ? props.onDone : undefined}
+        beside={
+          !paired &&
+          !changing &&
+          instrument.kind !== "plain" && (
+            <PhotoAtEquation
+              sheet={sheet.id}
+              {...{ quantity, instrument }}
+              entered={ready ? recording.outcome : ""}
+              onRecord={record}
+            />
+          )
+        }
       >
         <PlaceBlank
           place={given.place}
@@ -142,7 +155,13 @@ export function Stage(props: Props) {
         <Button type="text" aria-expanded={more} onClick={() => setMore(!more)}>
           {more ? say("desk-less") : say("desk-more")}
         </Button>
-        <Button type="primary" size="large" className="record" disabled={!ready} onClick={record}>
+        <Button
+          type="primary"
+          size="large"
+          className="record"
+          disabled={!ready}
+          onClick={() => void record()}
+        >
           {say(others ? "desk-keep-it-next" : changing ? "desk-change-it" : "desk-record")}
         </Button>
       </Equation>
@@ -229,7 +248,7 @@ function ThumbKeys({ recording, instrument, ready, onFineAs, ...props }: ThumbPr
           <Offers desk={desk} blank="fine" onFineAs={onFineAs} />
         </>
       }
-      onRecord={recording.record}
+      onRecord={() => void recording.record()}
       act={positions.more ? say("desk-keep") : say("desk-record-2")}
     />
   );

@@ -88,21 +88,22 @@ export function useRecording(props: Recorded) {
     const { main, fine, secondTurn } = entry;
     return { main, fine, fine_as: instrument.fine_as, second_turn: secondTurn };
   }
-  function record() {
+  /** Records, or goes on to the next look; the id of a reading that is on its way. */
+  function record(): string | null {
     // Figures that have not been answered yet (a quick hand, a server away) are kept as they were
     // typed; the server tells what they mean when they reach it.
     const typed = isTyped(desk, instrument) && !desk.faulty;
     if (others && desk.away && typed) {
       keepPosition();
-      return;
+      return null;
     }
     if (others || changing) {
       // Enter came before the last figure had been answered: it is done with that answer.
       eager.current = !desk.settled;
       if (desk.settled) withAnswer();
-      return;
+      return null;
     }
-    if (desk.settled ? answer?.read == null : !typed) return;
+    if (desk.settled ? answer?.read == null : !typed) return null;
     const id = newId();
     post({
       id,
@@ -114,6 +115,7 @@ export function useRecording(props: Recorded) {
     });
     props.onMade(id);
     done();
+    return id;
   }
   function withAnswer() {
     eager.current = false;

@@ -54,6 +54,8 @@ export interface EquationProps {
   task?: string;
   /** What is asked in the place of the words, while nothing is entered. */
   question?: ReactNode;
+  /** What stands at the end of the words. */
+  beside?: ReactNode;
   /** Leaves a reading that was taken up, as it is. */
   onLeave?: (() => void) | undefined;
   /** Whether the cursor waits in the main blank from the first. */
@@ -185,6 +187,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
       </div>
       <div className="equation-words">
         {props.question || <Sentence {...props} {...{ said, docked }} />}
+        {props.beside}
       </div>
     </div>
   );

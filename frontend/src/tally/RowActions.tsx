@@ -13,10 +13,12 @@ interface Props {
   reading: Reading;
   index: number;
   actions: LookActions;
+  /** Whether there are scales to photograph. */
+  fine: boolean;
 }
 
-/** What can be done with a row: look, change, set aside or count again. */
-export function RowActions({ reading, index, actions }: Props) {
+/** What can be done with a row: look, photograph, change, set aside or count again. */
+export function RowActions({ reading, index, actions, fine }: Props) {
   const [asking, setAsking] = useState(false);
   const items = [
     {
@@ -30,6 +32,15 @@ export function RowActions({ reading, index, actions }: Props) {
       label: say("tally-change-its-figures"),
       onClick: () => actions.change(reading),
     },
+    ...(fine
+      ? [
+          {
+            key: "photograph",
+            label: say("tally-photograph-it"),
+            onClick: () => actions.photograph(reading),
+          },
+        ]
+      : []),
     reading.excluded
       ? {
           key: "count",

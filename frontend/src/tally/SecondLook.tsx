@@ -13,6 +13,7 @@ export interface LookActions {
   setAside: (reading: Reading, reason: string) => void;
   countAgain: (reading: Reading) => void;
   stands: (reading: Reading, code: string) => void;
+  photograph: (reading: Reading) => void;
 }
 
 interface Props {

@@ -17,6 +17,7 @@ const actions = (): LookActions => ({
   setAside: vi.fn(),
   countAgain: vi.fn(),
   stands: vi.fn(),
+  photograph: vi.fn(),
 });
 
 const SLIP: Flag = {
@@ -40,6 +41,7 @@ const readings = [
 
 function shown(some: Partial<Parameters<typeof Tally>[0]> = {}, settings = {}) {
   const props = {
+    sheet: "s",
     quantity: quantity({ readings, flags: [SLIP] }),
     instrument: CALIPER,
     reopened: null,

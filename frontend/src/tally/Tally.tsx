@@ -5,6 +5,7 @@ import type { Flag, Instrument, Quantity, Reading } from "../api";
 import type { Reopened } from "../desk/reopened";
 import type { Waiting } from "../outbox/outbox";
 import { discard } from "../outbox/useOutbox";
+import { KeptMark } from "../photo";
 import { axisOf, axisText, shareOf, type Axis } from "./axis";
 import { Looks } from "./Looks";
 import { RowActions } from "./RowActions";
@@ -13,6 +14,7 @@ import "./tally.css";
 import { figure, say } from "../voice";
 
 export interface TallyProps {
+  sheet: string;
   quantity: Quantity;
   instrument: Instrument;
   /** The reading that is being looked at again or changed. */
@@ -30,7 +32,7 @@ const COMPACT_BEYOND = 6;
 
 /** Readings as rows and as dots on one axis, with what deserves a second look beside its row. */
 export function Tally({ quantity, instrument, ...props }: TallyProps) {
-  const { reopened, asked, actions, blind, waiting } = props;
+  const { sheet, reopened, asked, actions, blind, waiting } = props;
   const axis = axisOf(quantity, instrument.lines.least_count);
   const body = useRef<HTMLDivElement>(null);
   const count = quantity.readings.length + waiting.length;
@@ -95,7 +97,7 @@ export function Tally({ quantity, instrument, ...props }: TallyProps) {
           {quantity.readings.map((reading, index) => (
             <Row
               key={reading.id}
-              {...{ reading, index, quantity, fine, axis, actions, asked }}
+              {...{ sheet, reading, index, quantity, fine, axis, actions, asked }}
               reopened={reading.id === reopened?.reading.id ? reopened.to : null}
               flags={quantity.flags.filter(
                 (flag) => flag.observation === index && flag.level === "warning" && !flag.settled,
@@ -158,6 +160,7 @@ function WaitingRow({ entry, fine }: { entry: Waiting; fine: boolean }) {
 }
 
 interface RowProps {
+  sheet: string;
   reading: Reading;
   index: number;
   quantity: Quantity;
@@ -170,7 +173,7 @@ interface RowProps {
   actions: LookActions;
 }
 
-function Row({ reading, index, quantity, fine, axis, flags, ...props }: RowProps) {
+function Row({ sheet, reading, index, quantity, fine, axis, flags, ...props }: RowProps) {
   const { reopened, asked, actions } = props;
   if (reopened === "again") return <HiddenRow index={index} />;
   const earlier = reading.history.at(-1);
@@ -213,7 +216,8 @@ function Row({ reading, index, quantity, fine, axis, flags, ...props }: RowProps
           {axis && <Dot axis={axis} reading={reading} quantity={quantity} />}
         </td>
         <td className="row-actions">
-          <RowActions reading={reading} index={index} actions={actions} />
+          <KeptMark sheet={sheet} reading={reading} index={index} />
+          <RowActions {...{ reading, index, actions, fine }} />
         </td>
       </tr>
       {reading.excluded && (

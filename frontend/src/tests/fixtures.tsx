@@ -138,6 +138,7 @@ export function reading(some: Partial<Reading>): Reading {
     value: 6.3,
     at: null,
     history: [],
+    photographs: [],
     simulated: "",
     ...some,
   };

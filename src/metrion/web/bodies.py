@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from typing import Any, TypeVar, cast
+from typing import Any, TypeVar
 
 import flask_smorest
 from flask import Request
@@ -29,6 +29,9 @@ _SEEN = {
     "name": "If-Match", "in": "header", "schema": _TEXT, "required": False,
     "description": "The version that was seen, in quotes; 428 without it where it is needed.",
 }  # fmt: skip
+
+
+_VERSIONED = "versioned"
 
 
 class Unreadable(Refused):
@@ -64,12 +67,16 @@ class Blueprint(flask_smorest.Blueprint):
         self._prepare_doc_cbks.append(self._prepare_headers_doc)
 
     @staticmethod
-    def _prepare_headers_doc(doc: Doc, _: Doc, *, method: str, **__: Any) -> Doc:
+    def _prepare_headers_doc(doc: Doc, told: Doc, *, method: str, **__: Any) -> Doc:
         """Every request that adds something may have a key, and is then carried out once."""
-        if method.lower() == "post":
-            doc.setdefault("parameters", []).append(_KEY)
+        headers = [_SEEN] if told.get(_VERSIONED) else []
+        headers += [_KEY] if method.lower() == "post" else []
+        if headers:
+            doc.setdefault("parameters", []).extend(headers)
         return doc
 
     def versioned(self, view: View) -> View:
         """Say that a change names the version which its client has seen."""
-        return cast(View, self.doc(parameters=[_SEEN])(view))
+        told: Doc = {**getattr(view, "_apidoc", {}), _VERSIONED: True}
+        view._apidoc = told  # type: ignore[attr-defined]
+        return view

@@ -176,10 +176,10 @@ def _record(asked: PhotographAskedView, found: Evidence, shown: _Shown, told: Sa
         at=datetime.now(UTC).isoformat(timespec="seconds"),
         own=shown.observation.indications[shown.at].line_text, verdict=told.verdict,
     )  # fmt: skip
-    if told.position is not None and answer.error is not None:
+    if told.position is not None:
         kept = replace(
             kept, line=str(told.line), position=f"{told.position:.2f}",
-            standard_error=f"{answer.error:.2f}",
+            standard_error=answer.error_text,
             probability=f"{answer.candidates[0].probability:.2f}",
         )  # fmt: skip
     named = {one.name: getattr(kept, one.name) for one in fields_of(Photograph)}

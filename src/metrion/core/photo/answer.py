@@ -5,7 +5,7 @@ from __future__ import annotations
 import warnings
 from collections.abc import Iterable
 from dataclasses import dataclass
-from math import gcd, radians
+from math import ceil, gcd, radians
 
 import numpy as np
 from numpy.typing import NDArray
@@ -63,6 +63,11 @@ class Answer:
     zero: tuple[float, float] | None = None
     aslant: bool = False
     laid: Laid | None = None
+
+    @property
+    def error_text(self) -> str:
+        """The standard error with two decimals, never less than it is."""
+        return f"{ceil(100 * (self.error or 0.0)) / 100:.2f}"
 
     @property
     def line(self) -> int | None:

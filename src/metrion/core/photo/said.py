@@ -107,14 +107,13 @@ class _Near:
 
 
 def _sentences(found: Said, own: Indication) -> Iterator[Fact]:
-    position, error = found.position or 0.0, found.answer.error or 0.0
     first, *others = [one for one in found.candidates if one.probability >= _POSSIBLE]
     second = others[0] if others else first
     yield fact(
         "photo-says", count=1 + len(others), own=Figure(own.line_words),
         line=first.line, odds=_odds(first.probability),
         other=second.line, others=_odds(second.probability),
-        position=Figure(f"{position:.2f}"), error=Figure(f"{error:.2f}"),
+        position=Figure(f"{found.position or 0.0:.2f}"), error=Figure(found.answer.error_text),
     )  # fmt: skip
     yield fact(f"photo-{found.verdict}")
     if found.takes and found.takes[0].main != own.main:

@@ -1,0 +1,3 @@
+export { KeptMark } from "./Kept";
+export { PhotoAtEquation } from "./PhotoAtEquation";
+export { PhotoOfRow } from "./PhotoOfRow";
