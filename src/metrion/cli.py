@@ -207,7 +207,10 @@ def import_file(file: str, data: Path | None, replace: bool, again: bool) -> Non
 @click.option("--sheet", "wanted", multiple=True, help="Id of a sheet; all without it.")
 @click.option("--to", type=click.Path(path_type=Path), help="File to write; else standard output.")
 def export(data: Path | None, wanted: tuple[str, ...], to: Path | None) -> None:
-    """Write the sheets of the notebook: one as its logbook file, many as a ZIP with a manifest."""
+    """Write the sheets of the notebook: one as its logbook file, many as a ZIP with a manifest.
+
+    One that has photographs is written as a ZIP too, with them beside it.
+    """
     from metrion.formats.archive import write_archive
     from metrion.store import Store
     from metrion.store.documents import filed
@@ -220,7 +223,8 @@ def export(data: Path | None, wanted: tuple[str, ...], to: Path | None) -> None:
             found = [filed(session, sheet) for sheet in sheets]
     finally:
         store.close()
-    content = found[0].content if len(found) == 1 else write_archive(found)
+    alone = len(found) == 1 and not found[0].pictures
+    content = found[0].content if alone else write_archive(found)
     if to:
         write_file(to, content)
     else:

@@ -9,7 +9,7 @@ from typing import NoReturn
 
 import click
 
-from metrion.core.exact.bounds import LARGEST_FILE
+from metrion.core.exact.bounds import LARGEST_PACKED
 from metrion.core.facts import Argument, Name
 from metrion.core.json import Json
 from metrion.formats.faults import Fault, Refused, refusal
@@ -51,7 +51,7 @@ def told(refused: Refused) -> dict[str, object]:
 def content_of(name: str) -> bytes:
     """What a file holds, or standard input ("-"). Raises `Refused` if it cannot be read."""
     # One byte more than a file may have, so that it is refused for it.
-    most = LARGEST_FILE + 1
+    most = LARGEST_PACKED + 1
     try:
         if name == "-":
             return sys.stdin.buffer.read(most)

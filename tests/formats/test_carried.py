@@ -119,7 +119,7 @@ def test_what_it_carries_has_bounds(monkeypatch: pytest.MonkeyPatch) -> None:
     assert refused(content) == "pdf-too-large"
     monkeypatch.setattr(carried, "_MOST_FILES", 3)
     assert refused(content) in ("pdf-too-large", "pdf-of-too-many")
-    monkeypatch.setattr(carried, "LARGEST_FILE", 10)
+    monkeypatch.setattr(carried, "LARGEST_PACKED", 10)
     assert refused(content) == "file-too-large"
 
 

@@ -1,17 +1,23 @@
 """Photographs of a reading over HTTP: blind first, said beside it, kept, taken back."""
 
+from hashlib import sha256
 from io import BytesIO
+from pathlib import Path
 from typing import Any
+from zipfile import ZipFile
 
 import numpy as np
 import pytest
 from flask.testing import FlaskClient
 from PIL import Image
+from pypdf import PdfReader
 
 from metrion.core.bench.drawer import INSTRUMENTS, Tool
 from metrion.core.camera import Flaws, Shot, photograph_screw, photograph_vernier
 from metrion.formats.logbook.indications import indication_record
 from metrion.formats.pictures import LARGEST_EVIDENCE, written_picture
+from metrion.store.models import PictureRow
+from metrion.web import create_app
 
 TOOL = {
     "id": "cal", "name": "Spar caliper", "kind": "vernier", "unit": "mm", "main_division": "1",
@@ -325,3 +331,104 @@ def test_the_camera_at_the_bench_photographs_what_stands_there(
 def test_what_has_no_fine_scale_is_not_photographed(client: FlaskClient) -> None:
     answer = client.post("/api/bench/photograph", json={"simulated": "7 take:display"})
     assert answer.status_code == 422
+
+
+def other_notebook(tmp_path: Path) -> FlaskClient:
+    return create_app(tmp_path / "other").test_client()
+
+
+def kept(desk: Desk) -> Any:
+    """A reading with a photograph, as the sheet shows it."""
+    desk.keep(desk.read(main="63", fine=8), shot_at(7.05))
+    return desk.reading()["photographs"][0]
+
+
+@pytest.mark.parametrize("form", ["archive", "report.pdf", "/api/archive"])
+def test_photographs_go_along_beside_the_logbook_and_come_back(
+    desk: Desk, tmp_path: Path, form: str
+) -> None:
+    before = kept(desk)
+    file = desk.client.get(form if form.startswith("/") else desk.url(form)).data
+    other = other_notebook(tmp_path)
+    taken = other.post("/api/arrivals/take", data=file).json
+    [sheet] = [one["id"] for one in taken if one["title"] == "Kite"]
+    quantity = other.get(f"/api/sheets/{sheet}").json["quantities"][0]
+    assert quantity["photographs"] == 1
+    assert quantity["readings"][0]["photographs"] == [before]
+    strip = other.get(f"/api/sheets/{sheet}/pictures/{before['strip']}")
+    assert sha256(strip.data).hexdigest() == before["strip"]
+
+
+def test_the_logbook_itself_refers_to_them_and_holds_none(desk: Desk) -> None:
+    before = kept(desk)
+    logbook = desk.client.get(desk.url("logbook"))
+    [photograph] = logbook.json["measurements"][0]["observations"][0]["photographs"]
+    assert photograph["strip"] == before["strip"]
+    assert photograph["own"] == "8"
+    assert len(logbook.data) < 4_000
+
+
+def test_one_that_is_not_here_is_said_to_be_missing(desk: Desk, tmp_path: Path) -> None:
+    before = kept(desk)
+    other = other_notebook(tmp_path)
+    [taken] = other.post("/api/arrivals/take", data=desk.client.get(desk.url("logbook")).data).json
+    sheet = other.get(f"/api/sheets/{taken['id']}").json
+    reading = sheet["quantities"][0]["readings"][0]
+    url = f"/api/sheets/{taken['id']}/readings/{reading['id']}/photographs/{before['strip']}"
+    assert other.get(url).status_code == 404
+    assert reading["photographs"] == [before]
+
+
+def test_a_picture_that_is_another_than_its_name_says_is_refused(
+    desk: Desk, tmp_path: Path
+) -> None:
+    before = kept(desk)
+    packed = BytesIO(desk.client.get(desk.url("archive")).data)
+    changed = BytesIO()
+    with ZipFile(packed) as source, ZipFile(changed, "w") as target:
+        for name in source.namelist():
+            content = source.read(name)
+            target.writestr(name, content + b"x" if before["strip"] in name else content)
+    other = other_notebook(tmp_path)
+    answer = other.post("/api/arrivals/take", data=changed.getvalue())
+    assert answer.status_code == 422
+    assert "not the one that its name says" in answer.json["message"]
+
+
+def test_the_report_shows_them_if_that_is_wanted_and_always_says_what_they_said(
+    desk: Desk,
+) -> None:
+    kept(desk)
+    without = desk.client.get(desk.url("report")).text
+    shown = desk.client.get(desk.url("report?photographs=true")).text
+    assert "data:image/jpeg" not in without
+    assert "line 7, the lines meet at 7.0" in without
+    assert shown.count("data:image/jpeg") == 1
+    pdf = PdfReader(BytesIO(desk.client.get(desk.url("report.pdf?photographs=true")).data))
+    assert sum(len(page.images) for page in pdf.pages) == 1
+
+
+def test_pictures_in_the_trash_come_back_and_are_gone_once_it_is_emptied(desk: Desk) -> None:
+    strip = desk.url(f"pictures/{kept(desk)['strip']}")
+    sheet = desk.url("")[:-1]
+    assert desk.client.delete(sheet).status_code == 204
+    assert desk.client.get(strip).status_code == 404
+    assert desk.client.post(f"{sheet}/restore").status_code == 200
+    assert desk.client.get(strip).status_code == 200
+    desk.client.delete(sheet)
+    assert desk.client.delete("/api/trash").status_code == 200
+    with desk.client.application.extensions["notebook"].store.reading() as session:
+        assert session.query(PictureRow).count() == 0
+
+
+def test_of_what_was_taken_away_the_latest_are_kept_for_undo(
+    desk: Desk, monkeypatch: pytest.MonkeyPatch
+) -> None:
+    monkeypatch.setattr("metrion.store.pictures._MOST_UNUSED", 2)
+    reading = desk.read(main="63", fine=8)
+    for position in (7.05, 7.2, 7.4):
+        desk.keep(reading, shot_at(position))
+        desk.client.post(desk.url("undo"))
+    desk.keep(reading, shot_at(7.6))
+    with desk.client.application.extensions["notebook"].store.reading() as session:
+        assert session.query(PictureRow).count() == 4

@@ -54,7 +54,8 @@ export function usePhoto(sheet: string, instrument: Instrument) {
     image.onload = () => {
       const size = { width: image.naturalWidth, height: image.naturalHeight };
       const ends = acrossMiddle(size, instrument.kind === "screw");
-      setPhoto({ picture, address: url, size, ends, thimble: "up", seeking: true });
+      const thimble = instrument.appearance.thimble_numerals;
+      setPhoto({ picture, address: url, size, ends, thimble, seeking: true });
       propose.mutate(picture, {
         // What a hand has set meanwhile holds.
         onSuccess: (found) =>

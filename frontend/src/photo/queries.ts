@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 
-import { body, client, keepAnswer, type Schemas, type Seen } from "../api";
+import { body, client, keepAnswer, type Schemas, type Seen, type Sheet } from "../api";
 import type { Ends } from "./edge";
 
 export type Says = Schemas["PhotographSays"];
@@ -126,6 +126,10 @@ export function useSnapshot() {
       body(client.POST("/api/bench/photograph", { body: snap, parseAs: "blob" })),
   });
 }
+
+/** Whether readings of a sheet have photographs, which its file alone does not hold. */
+export const hasPhotographs = ({ quantities }: Sheet) =>
+  quantities.some(({ photographs }) => photographs > 0);
 
 /** Where a kept picture lies. */
 export const pictureAddress = (sheet: string, name: string) =>

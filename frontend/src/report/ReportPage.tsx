@@ -1,11 +1,12 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { App, Button, Input, Segmented, Select } from "antd";
+import { App, Button, Checkbox, Input, Segmented, Select } from "antd";
 import { useEffect, useRef, useState } from "react";
 import { Link } from "react-router";
 import { debounce } from "throttle-debounce";
 
 import { sheetKey, useAmendSheet, type Sheet } from "../api";
 import { saved } from "../app/saved";
+import { hasPhotographs } from "../photo";
 import { WithSheet } from "../sheet/WithSheet";
 import { Download } from "../transfer/Download";
 import "./report.css";
@@ -25,7 +26,9 @@ function ReportView({ sheet }: { sheet: Sheet }) {
   const [paper, setPaper] = useState<Paper>("a4");
   const [length, setLength] = useState<Length>("full");
   const of = quantity === WHOLE ? "" : `quantity=${encodeURIComponent(quantity)}&`;
-  const wanted = `${of}length=${length}&`;
+  const pictured = hasPhotographs(sheet);
+  const [shown, setShown] = useState(false);
+  const wanted = `${of}length=${length}&photographs=${String(shown && pictured)}&`;
   const at = (form: string) => `/api/sheets/${sheet.id}/${form}?${wanted}paper=${paper}`;
   const { frame, onLoad, print } = usePrinting(sheet);
   return (
@@ -55,6 +58,11 @@ function ReportView({ sheet }: { sheet: Sheet }) {
             label: say(`report-length-${value}`),
           }))}
         />
+        {pictured && (
+          <Checkbox checked={shown} onChange={({ target }) => setShown(target.checked)}>
+            {say("report-with-photographs")}
+          </Checkbox>
+        )}
         <div className="report-forms">
           <Button type="primary" onClick={() => void print()}>
             {say("report-print")}
@@ -80,6 +88,11 @@ function ReportView({ sheet }: { sheet: Sheet }) {
           <Download from={at("report.tex")}>{say("report-latex")}</Download>
           <Download from={at("tables.tex")}>{say("report-tables-for-latex")}</Download>
           <Download from={at("logbook")}>{say("report-logbook-file")}</Download>
+          {pictured && (
+            <Download from={`/api/sheets/${sheet.id}/archive`}>
+              {say("report-logbook-and-photographs")}
+            </Download>
+          )}
         </div>
       </aside>
       <iframe

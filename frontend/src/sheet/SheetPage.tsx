@@ -20,6 +20,7 @@ import { UndoButtons } from "./UndoButtons";
 import { usePlace } from "./usePlace";
 import { useRemoval } from "./useRemoval";
 import { WithSheet } from "./WithSheet";
+import { hasPhotographs } from "../photo";
 import { say } from "../voice";
 import { DRAWN } from "../app/icons";
 
@@ -58,7 +59,9 @@ function SheetView({ sheet }: { sheet: Sheet }) {
           <Button onClick={() => void navigate(`/sheets/${sheet.id}/report`)}>
             {say("sheet-report")}
           </Button>
-          <Download from={`/api/sheets/${sheet.id}/logbook`}>
+          <Download
+            from={`/api/sheets/${sheet.id}/${hasPhotographs(sheet) ? "archive" : "logbook"}`}
+          >
             {say("sheet-save-as-a-file")}
           </Download>
           <Button type="primary" onClick={() => setAdding(true)}>

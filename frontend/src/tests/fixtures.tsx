@@ -172,6 +172,7 @@ export function quantity(some: Partial<Quantity>): Quantity {
     convention: "half-division",
     convention_name: "Half division",
     whole: true,
+    photographs: 0,
     reading_count: some.readings?.length ?? 0,
     readings: [],
     result: {

@@ -8,27 +8,28 @@ from __future__ import annotations
 import re
 import struct
 import zlib
-from collections.abc import Iterable
-from dataclasses import dataclass
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass, field
 from io import BytesIO
 from lzma import LZMAError
-from zipfile import ZIP_DEFLATED, BadZipFile, ZipFile, ZipInfo
+from pathlib import PurePosixPath
+from zipfile import ZIP_DEFLATED, ZIP_STORED, BadZipFile, ZipFile, ZipInfo
 
 from metrion.core.errors import shortened
-from metrion.core.exact.bounds import LARGEST_FILE
+from metrion.core.exact.bounds import LARGEST_PACKED
 from metrion.core.facts import Name
-from metrion.core.json import Json, text_in
+from metrion.core.json import Json, Record, text_in
 from metrion.formats.faults import refusal
+from metrion.formats.pictures import checked_picture
 from metrion.formats.strict_json import read_json, write_json
 
 MANIFEST = "manifest.json"
 FORMAT = "metrion-manifest"
 VERSION = 1
 SUFFIX = ".metrion.json"
+PICTURES = "pictures"
 _BEGINNING = (1980, 1, 1, 0, 0, 0)
 """The earliest time a ZIP can hold: it says nothing, and so never differs."""
-_LARGEST = 128 * 1024 * 1024
-"""Of all files that are unpacked, in bytes; one that is listed twice counts twice."""
 _MOST_FILES = 10_000
 _DIRECTORY_ENTRY = b"PK\x01\x02"
 
@@ -42,12 +43,14 @@ class Filed:
         title: of the sheet.
         content: the logbook file.
         file: its name in the archive; made from the title if it is empty.
+        pictures: that its readings refer to, by their names; those that came with it.
     """
 
     id: str
     title: str
     content: bytes
     file: str = ""
+    pictures: Mapping[str, bytes] = field(default_factory=dict)
 
 
 def file_name(title: str) -> str:
@@ -66,21 +69,38 @@ def is_archive(content: bytes) -> bool:
 
 def write_archive(sheets: Iterable[Filed]) -> bytes:
     """Sheets as one ZIP, in the order of their titles."""
-    listed: list[dict[str, str]] = []
+    listed: list[Json] = []
+    pictures: dict[str, bytes] = {}
     packed = BytesIO()
     with ZipFile(packed, "w", ZIP_DEFLATED) as archive:
         contents: dict[str, bytes] = {}
         for sheet in sorted(sheets, key=lambda one: (one.title, one.id)):
             name = _free_name(file_name(sheet.title), contents)
             contents[name] = sheet.content
-            listed.append({"file": name, "id": sheet.id, "title": sheet.title})
-        manifest = {"format": FORMAT, "version": VERSION, "logbooks": listed}
+            entry: Record = {"file": name, "id": sheet.id, "title": sheet.title}
+            if sheet.pictures:
+                entry["pictures"] = [picture_file(one) for one in sheet.pictures]
+            listed.append(entry)
+            pictures |= sheet.pictures
+        manifest: Record = {"format": FORMAT, "version": VERSION, "logbooks": listed}
         contents = {MANIFEST: (write_json(manifest) + "\n").encode(), **contents}
         for name, content in contents.items():
-            entry = ZipInfo(name, _BEGINNING)
-            entry.external_attr = 0o644 << 16
-            archive.writestr(entry, content, ZIP_DEFLATED)
+            archive.writestr(_entry(name), content, ZIP_DEFLATED)
+        for name, content in sorted(pictures.items()):
+            # A picture does not become smaller.
+            archive.writestr(_entry(picture_file(name)), content, ZIP_STORED)
     return packed.getvalue()
+
+
+def _entry(name: str) -> ZipInfo:
+    entry = ZipInfo(name, _BEGINNING)
+    entry.external_attr = 0o644 << 16
+    return entry
+
+
+def picture_file(name: str) -> str:
+    """The file of a picture beside its logbook."""
+    return f"{PICTURES}/{name}.jpg"
 
 
 def _free_name(base: str, taken: Iterable[str]) -> str:
@@ -98,8 +118,8 @@ def read_archive(content: bytes) -> list[Filed]:
     Raises:
         Refused: if it is no ZIP of ours, or a file that it lists is not in it.
     """
-    if len(content) > LARGEST_FILE:
-        raise refusal("file-too-large", most=LARGEST_FILE // 1024**2)
+    if len(content) > LARGEST_PACKED:
+        raise refusal("file-too-large", most=LARGEST_PACKED // 1024**2)
     # Looked at before the directory is read, since each of its entries takes memory.
     if content.count(_DIRECTORY_ENTRY) > _MOST_FILES:
         raise refusal("zip-of-too-many", most=_MOST_FILES)
@@ -119,7 +139,8 @@ class _Unpacking:
     def __init__(self, archive: ZipFile) -> None:
         self._archive = archive
         self._names = frozenset(archive.namelist())
-        self._left = _LARGEST
+        # One that is listed twice counts twice.
+        self._left = LARGEST_PACKED
 
     def __contains__(self, name: str) -> bool:
         return name in self._names
@@ -159,9 +180,21 @@ def _filed(archive: _Unpacking, item: Json, index: int) -> Filed:
     name = text_in(item, "file")
     if name not in archive:
         raise refusal("not-in-the-zip", f"{pointer}/file", name=shortened(name))
+    listed = item.get("pictures", [])
+    if not isinstance(listed, list):
+        raise refusal("manifest-without-list", f"{pointer}/pictures", manifest=Name(MANIFEST))
     return Filed(
         text_in(item, "id"),
         text_in(item, "title"),
         archive.read(name),
         name,
+        dict(_picture(archive, one, f"{pointer}/pictures/{i}") for i, one in enumerate(listed)),
     )
+
+
+def _picture(archive: _Unpacking, file: Json, pointer: str) -> tuple[str, bytes]:
+    """A picture by its name. Raises `Refused` if it is not what its name says."""
+    name = PurePosixPath(str(file)).stem
+    if not isinstance(file, str) or file != picture_file(name) or file not in archive:
+        raise refusal("not-in-the-zip", pointer, name=shortened(str(file)))
+    return name, checked_picture(archive.read(file), name, pointer)

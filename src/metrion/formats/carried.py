@@ -1,20 +1,23 @@
-"""The logbooks that a report's PDF carries inside."""
+"""The logbooks that a report's PDF carries inside, with the pictures of their readings."""
 
 from __future__ import annotations
 
+import re
 from io import BytesIO
 
 from pypdf import PdfReader
 from pypdf.errors import PyPdfError
 
-from metrion.core.exact.bounds import LARGEST_FILE
+from metrion.core.exact.bounds import LARGEST_PACKED
 from metrion.core.facts import Name
 from metrion.formats.archive import SUFFIX, Filed
 from metrion.formats.faults import refusal
+from metrion.formats.pictures import checked_picture
 
 _MOST_FILES = 10_000
-_LARGEST = 128 * 1024 * 1024
+_LARGEST = LARGEST_PACKED
 """Of all files that are taken out, in bytes."""
+_PICTURE = re.compile(r"([0-9a-f]{64})\.jpg")
 
 
 def is_pdf(content: bytes) -> bool:
@@ -28,8 +31,8 @@ def read_carried(content: bytes) -> list[Filed]:
     Raises:
         Refused: if it is damaged, carries none, or too much.
     """
-    if len(content) > LARGEST_FILE:
-        raise refusal("file-too-large", most=LARGEST_FILE // 1024**2)
+    if len(content) > LARGEST_PACKED:
+        raise refusal("file-too-large", most=LARGEST_PACKED // 1024**2)
     try:
         return _attached(PdfReader(BytesIO(content)))
     # A damaged file brings the reader to all sorts of ends.
@@ -40,17 +43,22 @@ def read_carried(content: bytes) -> list[Filed]:
 
 
 def _attached(reader: PdfReader) -> list[Filed]:
-    found: list[Filed] = []
+    logbooks: list[tuple[str, bytes]] = []
+    pictures: dict[str, bytes] = {}
     size = 0
     for one in reader.attachment_list:
-        if not one.name.endswith(SUFFIX):
+        picture = _PICTURE.fullmatch(one.name)
+        if not picture and not one.name.endswith(SUFFIX):
             continue
-        if len(found) == _MOST_FILES:
+        if len(logbooks) + len(pictures) == _MOST_FILES:
             raise refusal("pdf-of-too-many", most=_MOST_FILES)
         size += len(one.content)
         if size > _LARGEST:
             raise refusal("pdf-too-large", most=_LARGEST // 1024**2)
-        found.append(Filed("", "", one.content, one.name))
-    if not found:
+        if picture:
+            pictures[picture[1]] = checked_picture(one.content, picture[1])
+        else:
+            logbooks.append((one.name, one.content))
+    if not logbooks:
         raise refusal("pdf-carries-none")
-    return found
+    return [Filed("", "", content, name, pictures) for name, content in logbooks]

@@ -3,13 +3,13 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
-from enum import StrEnum
 from math import isfinite
 
 import numpy as np
 from numpy.typing import NDArray
 
 from metrion.core.facts import fact
+from metrion.core.instruments.appearance import Growth
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.json import Json, Record
 from metrion.core.photo.answer import Answer
@@ -20,13 +20,6 @@ from metrion.formats.logbook.known import Known
 
 _LONGEST_NAME = 4_096
 _LARGEST_PIXEL = 1e5
-
-
-class Counts(StrEnum):
-    """Which way a thimble counts in a picture."""
-
-    UP = "up"
-    DOWN = "down"
 
 
 @dataclass(frozen=True)
@@ -59,13 +52,14 @@ def parse_asked(record: Json) -> Asked:
     image = fields.text("image", _LONGEST_NAME, required=True)
     told = fields.object("instrument")
     tool = parse_instrument(told, Known()) if told else None
-    counts = fields.choice("thimble", Counts) if record.get("thimble") is not None else None
+    counts = fields.choice("thimble", Growth) if record.get("thimble") is not None else None
     edge = _edge(record.get("edge"))
     if edge is None:
         fields.note("edge", fact("photo-edge-wanted"))
     if faults or image is None or tool is None or edge is None:
         raise Refused(faults)
-    return Asked(image, tool, edge, counts is not Counts.DOWN)
+    counts = counts or tool.appearance.thimble_numerals
+    return Asked(image, tool, edge, counts is Growth.UP)
 
 
 def _edge(given: Json) -> NDArray[np.float64] | None:

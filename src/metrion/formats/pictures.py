@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import warnings
+from base64 import b64encode
 from collections.abc import Iterator
 from contextlib import contextmanager
 from dataclasses import dataclass
@@ -13,6 +14,7 @@ import numpy as np
 from numpy.typing import NDArray
 from PIL import Image, ImageOps
 
+from metrion.core.facts import Name
 from metrion.formats.faults import refusal
 
 LARGEST_EVIDENCE = 3 * 1024 * 1024
@@ -97,6 +99,31 @@ def is_evidence(content: bytes) -> bool:
         return False
     with _opened(content) as picture:
         return not picture.getexif() and not {"exif", "xmp", "comment"} & set(picture.info)
+
+
+def checked_picture(content: bytes, name: str, pointer: str = "") -> bytes:
+    """A picture that came beside a logbook.
+
+    Raises:
+        Refused: if it is not the one of that name, or none as they are kept.
+    """
+    if Picture(content).name != name or not is_evidence(content):
+        raise refusal("picture-is-another", pointer, name=Name(name))
+    return content
+
+
+def drawn_in(content: bytes) -> str:
+    """A picture as SVG, small enough for a report."""
+    with _opened(content) as picture:
+        small = picture.convert("RGB")
+    small.thumbnail((_SMALL, _SMALL))
+    data = b64encode(_written(small, _SMALL_QUALITY).content).decode()
+    width, height = small.size
+    return (
+        f'<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 {width} {height}" '
+        f'width="{width}" height="{height}"><image width="{width}" height="{height}" '
+        f'href="data:image/jpeg;base64,{data}"/></svg>'
+    )
 
 
 def _beside(edge: Array, size: tuple[int, int]) -> tuple[int, int, int, int] | None:

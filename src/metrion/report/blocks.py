@@ -136,7 +136,7 @@ class Carried:
     """A file that the PDF of a report carries inside."""
 
     name: str
-    content: str
+    content: str | bytes
 
 
 @dataclass(frozen=True)
@@ -149,7 +149,7 @@ class Report:
         sections: its parts in order.
         language: that it is written in.
         decimal_sign: of its numbers.
-        carries: the logbook that its PDF carries inside.
+        carries: the logbook that its PDF carries inside, and the pictures beside it.
     """
 
     title: str

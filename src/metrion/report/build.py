@@ -2,8 +2,9 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterator, Mapping, Sequence
 from enum import StrEnum
+from types import MappingProxyType
 
 from metrion.core.exact.numbers import to_text
 from metrion.core.exact.rounding import Rounded
@@ -35,7 +36,7 @@ from metrion.report.blocks import (
 )
 from metrion.report.compared import compared
 from metrion.report.lines import Group, Tint
-from metrion.report.quantity import reading_drawing, readings_table, second_looks
+from metrion.report.quantity import photographs_shown, reading_drawing, readings_table, second_looks
 from metrion.report.results_table import results_table
 from metrion.report.scatter import readings_plot
 from metrion.report.working import derived_working, least_count_lines, working
@@ -44,6 +45,7 @@ from metrion.voice import Speaker, plainly
 from metrion.voice.conventions import convention_name
 from metrion.voice.dates import written_date
 
+NO_PHOTOGRAPHS: Mapping[str, str] = MappingProxyType({})
 _FOUND_AT_A_GLANCE = 5
 """Chapters that need no table of contents."""
 
@@ -64,6 +66,7 @@ def build_report(
     quantity: str | None = None,
     length: Length = Length.FULL,
     speaker: Speaker | None = None,
+    photographs: Mapping[str, str] = NO_PHOTOGRAPHS,
 ) -> Report:
     """The report of a sheet.
 
@@ -74,15 +77,21 @@ def build_report(
         quantity: id of the one quantity that is wanted; all without it.
         length: how much of it is wanted.
         speaker: in whose words and numbers it is written; plainly without one.
+        photographs: strips of photographs as SVG, by their names; those are shown.
     """
-    return _Builder(results, speaker or plainly(), state).report(date, quantity, length)
+    return _Builder(results, speaker or plainly(), state, photographs).report(
+        date, quantity, length
+    )
 
 
 class _Builder:
     """Writes the report of one sheet for one reader."""
 
-    def __init__(self, results: Results, speaker: Speaker, state: str) -> None:
+    def __init__(
+        self, results: Results, speaker: Speaker, state: str, photographs: Mapping[str, str]
+    ) -> None:
         self.results = results
+        self.photographs = photographs
         self.state = state
         self.logbook = results.logbook
         self.speaker = speaker
@@ -269,6 +278,7 @@ class _Builder:
             blocks += reading_drawing(measurement, self.speaker)
             blocks.append(readings_table(measurement, self.speaker).filled())
             blocks += readings_plot(result, self.speaker)
+            blocks += photographs_shown(measurement, self.photographs, self.speaker)
         blocks += second_looks(reviewed, self.speaker)
         yield Section(measurement.label, tuple(blocks))
         if result.uncertainty is None:

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterator, Mapping, Sequence
 from fractions import Fraction
 
 from metrion.core.facts import Figure, Name
@@ -144,6 +144,19 @@ class _Row:
             yield self.speaker.text(f"report-approached-{noted.approach}")
         if noted.note:
             yield noted.note
+        for photograph in noted.photographs:
+            yield self.speaker.say(photograph.says)
+
+
+def photographs_shown(
+    measurement: Measurement, pictures: Mapping[str, str], speaker: Speaker
+) -> Iterator[Picture]:
+    """The strips of photographs that are there, each with its reading and what it said."""
+    for at, observation in enumerate(measurement.observations, 1):
+        for one in observation.noted.photographs:
+            if one.strip in pictures:
+                caption = speaker.text("photograph-under", at=at, says=one.says)
+                yield Picture(pictures[one.strip], caption)
 
 
 def second_looks(reviewed: Reviewed, speaker: Speaker) -> Iterator[Block]:

@@ -2,7 +2,8 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass, field, replace
 from enum import StrEnum
 
 from sqlalchemy import select
@@ -15,12 +16,14 @@ from metrion.formats.archive import Filed, is_archive, read_archive
 from metrion.formats.carried import is_pdf, read_carried
 from metrion.formats.faults import Fault, Refused
 from metrion.formats.logbook import parse_logbook
+from metrion.formats.pictures import Picture
 from metrion.formats.state import canonical
 from metrion.formats.strict_json import read_json
 from metrion.store.commands import Change, Step, write
 from metrion.store.documents import kept_entries, sheet_document
 from metrion.store.errors import Stale
 from metrion.store.models import Sheet
+from metrion.store.pictures import keep_pictures, to_keep
 from metrion.store.records import HEAD
 from metrion.store.sheets import entries_of, find_sheet, head_record, put_in
 
@@ -55,6 +58,7 @@ class Arrival:
         sheet: the sheet here that is the same, or that it can replace.
         version: of that sheet.
         faults: what is wrong with the file.
+        pictures: that came with it, by their names.
     """
 
     file: str
@@ -65,6 +69,7 @@ class Arrival:
     sheet: str | None = None
     version: int = 0
     faults: tuple[Fault, ...] = ()
+    pictures: Mapping[str, bytes] = field(default_factory=dict)
 
     @property
     def usual(self) -> Decision:
@@ -92,7 +97,7 @@ def arrival(session: Session, filed: Filed) -> Arrival:
     except Refused as refused:
         title = filed.title or filed.file
         return Arrival(filed.file, title, Standing.FAULTY, faults=refused.faults)
-    found = Arrival(filed.file, title, Standing.NEW, document, filed.id)
+    found = Arrival(filed.file, title, Standing.NEW, document, filed.id, pictures=filed.pictures)
     wanted = canonical(document)
     for sheet in _alike(session, title, filed.id):
         same = canonical(sheet_document(session, sheet)) == wanted
@@ -125,13 +130,15 @@ def take(session: Session, arrival: Arrival, decision: Decision) -> Sheet | None
         raise Refused(arrival.faults)
     if decision is Decision.NEW:
         free = _is_free(session, arrival.key)
-        return put_in(session, arrival.document, arrival.key if free else None)
+        made = put_in(session, arrival.document, arrival.key if free else None)
+        keep_pictures(session, made, to_keep(arrival.document, arrival.pictures))
+        return made
     if arrival.sheet is None:
         raise Stale
     sheet = find_sheet(session, arrival.sheet)
     if sheet.version != arrival.version:
         raise Stale
-    return _replace(session, sheet, arrival.document)
+    return _replace(session, sheet, arrival.document, to_keep(arrival.document, arrival.pictures))
 
 
 def _is_free(session: Session, key: str) -> bool:
@@ -143,7 +150,9 @@ def _is_free(session: Session, key: str) -> bool:
     return session.get(Sheet, key) is None
 
 
-def _replace(session: Session, sheet: Sheet, document: Record) -> Sheet:
+def _replace(
+    session: Session, sheet: Sheet, document: Record, pictures: Sequence[Picture]
+) -> Sheet:
     """Everything in a sheet as a file has it: one command, which undo takes back."""
     here = {
         (section, entry.id): entry
@@ -159,5 +168,5 @@ def _replace(session: Session, sheet: Sheet, document: Record) -> Sheet:
         if (section, key) not in coming
     ]
     changes = [Change(key[0], here.get(key), one) for key, one in coming.items()]
-    write(session, sheet, Step("replace-sheet", [*gone[::-1], *changes]))
+    write(session, sheet, Step("replace-sheet", [*gone[::-1], *changes], pictures=pictures))
     return sheet

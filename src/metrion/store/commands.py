@@ -15,10 +15,10 @@ from metrion.core.logbook import Logbook
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import Earlier, parse_logbook
 from metrion.formats.pictures import Picture
-from metrion.store.documents import Entries, Whole, changed_entries, document_of
+from metrion.store.documents import Entries, Whole, changed_entries, document_of, kept_entries
 from metrion.store.errors import NothingToRedo, NothingToUndo
 from metrion.store.models import ChangeRow, CommandRow, EntryRow, Sheet, State
-from metrion.store.pictures import keep_pictures
+from metrion.store.pictures import forget_unused, keep_pictures
 from metrion.store.records import HEAD, OBSERVATIONS, Kept, add_rows, fill_head, kept
 from metrion.store.sheets import new_id
 
@@ -115,7 +115,9 @@ def write(session: Session, sheet: Sheet, step: Step) -> None:
         elif one.after is not None:
             new.append((one.section, one.after))
     add_rows(session, sheet.id, new)
-    keep_pictures(session, sheet, step.pictures)
+    if step.pictures:
+        keep_pictures(session, sheet, step.pictures)
+        forget_unused(session, sheet, document_of(kept_entries(session, sheet)))
     sheet.version += 1
     sheet.changed_at = datetime.now(UTC)
     session.flush()

@@ -667,6 +667,7 @@ photograph-told = Photograph: line { $line }, the lines meet at { $position } ±
         [close] it does not tell it apart from line { $own }, which was read before it spoke
        *[differs] line { $own } was read before it spoke
     }
+photograph-under = Reading { $at }. { $says }
 photograph-told-nothing = Photograph: what meets cannot be told; line { $own } was read before it
 photograph-too-many = the readings of a sheet may have { $most } photographs: take one away first
 photograph-no-fine-scale = this tool has no fine scale: a photograph has nothing to say of it
@@ -675,6 +676,7 @@ photograph-here = this photograph belongs to the reading already
 photo-no-question = this is no question about a picture: an object with image, instrument and edge
 photo-edge-wanted = the edge is two points in pixels: [[x1, y1], [x2, y2]]
 no-picture = this is no picture that can be read: PNG and JPEG can
+picture-is-another = the picture { $name } is not the one that its name says
 picture-too-large = the picture has more than { $most } million pixels
 no-such-cell = the table has no cell in row { $row }, column { $column }
 no-mended-cell = a mended cell is written as row/column/text
@@ -1371,6 +1373,8 @@ report-table-as-csv = Table as CSV
 report-markdown = Markdown
 report-latex = LaTeX
 report-tables-for-latex = Tables for LaTeX
+report-with-photographs = with its photographs
+report-logbook-and-photographs = Logbook with its photographs (ZIP)
 report-logbook-file = Logbook file
 report-the-report = The report
 report-who-measured = Who measured

@@ -8,7 +8,7 @@ from pathlib import Path
 from flask import Flask
 
 from metrion import __version__
-from metrion.core.exact.bounds import LARGEST_FILE
+from metrion.core.exact.bounds import LARGEST_PACKED
 from metrion.store import Store
 from metrion.web import (
     arrivals,
@@ -63,7 +63,7 @@ def create_app(
         OPENAPI_VERSION="3.1.0",
         OPENAPI_URL_PREFIX="/api",
         OPENAPI_JSON_PATH="openapi.json",
-        MAX_CONTENT_LENGTH=LARGEST_FILE,
+        MAX_CONTENT_LENGTH=LARGEST_PACKED,
     )
     app.extensions["notebook"] = Notebook(data if isinstance(data, Store) else Store(data))
     keep_to_this_host(app, names)

@@ -14,21 +14,25 @@ from flask import Response, request
 from sqlalchemy.orm import Session
 
 from metrion.core.declared import fields_of
+from metrion.core.instruments.appearance import Growth
 from metrion.core.instruments.instrument import Kind
 from metrion.core.json import Json, Record, text_in
-from metrion.core.logbook import Logbook
 from metrion.core.photo.answer import read_photo
 from metrion.core.photo.edge import proposed_edge
 from metrion.core.photo.said import Said, said
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import INDICATIONS, Observation
 from metrion.core.quantity.photographs import Photograph
-from metrion.formats.photographed import Counts
 from metrion.formats.pictures import Array, Evidence, evidence, read_picture
 from metrion.store import NotHere
 from metrion.store.commands import Change, Step
 from metrion.store.models import Sheet
-from metrion.store.pictures import MOST_PHOTOGRAPHS, find_picture, photographs_in
+from metrion.store.pictures import (
+    MOST_PHOTOGRAPHS,
+    PHOTOGRAPHS,
+    find_picture,
+    photographs_in,
+)
 from metrion.store.records import OBSERVATIONS, Kept
 from metrion.store.sheets import find_entry, find_sheet
 from metrion.web.bodies import Blueprint
@@ -46,8 +50,6 @@ from metrion.web.schemas import (
 from metrion.web.speaking import refuse
 
 blueprint = Blueprint("photographs", __name__, url_prefix="/api/sheets/<sheet>")
-
-_NAME = "photographs"
 
 
 @blueprint.post("/instruments/<path:instrument>/edge")
@@ -124,7 +126,7 @@ def ask(asked: PhotographAskedView, sheet: str, reading: str) -> PhotographSaysV
     """
     shown = _shown(notebook().sheet(sheet), reading, asked.look)
     found = _evidence(asked)
-    told = shown.said(found.strip.content, found.edge, upward=asked.thimble is Counts.UP)
+    told = shown.said(found.strip.content, found.edge, upward=asked.thimble is Growth.UP)
     laid = told.answer.laid
     if laid:
         told = replace(
@@ -148,8 +150,8 @@ def keep(asked: PhotographAskedView, sheet: str, reading: str) -> SheetChangeVie
         worked = notebook().worked(session, entry)
         before = find_entry(session, entry, OBSERVATIONS, reading, version)
         shown = _shown(worked, reading, asked.look)
-        _room(worked.results.logbook, shown.observation, found)
-        told = shown.said(found.strip.content, found.edge, upward=asked.thimble is Counts.UP)
+        _room(worked.whole.document, shown.observation, found)
+        told = shown.said(found.strip.content, found.edge, upward=asked.thimble is Growth.UP)
         record = _record(asked, found, shown, told)
         after = _with(before, [*_records(before), record])
         pictures = (found.strip, found.whole)
@@ -158,11 +160,11 @@ def keep(asked: PhotographAskedView, sheet: str, reading: str) -> SheetChangeVie
     return change_view(notebook().apply(sheet, plan))
 
 
-def _room(logbook: Logbook, observation: Observation, found: Evidence) -> None:
+def _room(document: Record, observation: Observation, found: Evidence) -> None:
     """Whether there is room for one more. Raises `Problem`."""
     if any(one.strip == found.strip.name for one in observation.noted.photographs):
         refuse(422, "photograph-here")
-    if len([*photographs_in(logbook)]) >= MOST_PHOTOGRAPHS:
+    if len([*photographs_in(document)]) >= MOST_PHOTOGRAPHS:
         refuse(422, "photograph-too-many", most=MOST_PHOTOGRAPHS)
 
 
@@ -187,13 +189,13 @@ def _record(asked: PhotographAskedView, found: Evidence, shown: _Shown, told: Sa
 
 
 def _records(entry: Kept) -> list[Json]:
-    found = entry.record.get(_NAME)
+    found = entry.record.get(PHOTOGRAPHS)
     return found if isinstance(found, list) else []
 
 
 def _with(entry: Kept, photographs: list[Json]) -> Kept:
-    others = {name: value for name, value in entry.record.items() if name != _NAME}
-    return replace(entry, record={**others, _NAME: photographs} if photographs else others)
+    others = {name: value for name, value in entry.record.items() if name != PHOTOGRAPHS}
+    return replace(entry, record={**others, PHOTOGRAPHS: photographs} if photographs else others)
 
 
 @blueprint.get("/readings/<reading>/photographs/<strip>")
@@ -212,7 +214,7 @@ def ask_again(sheet: str, reading: str, strip: str) -> PhotographSaysView:
         raise NotHere("picture", strip)
     edge = np.array(edge_of(photograph) or [0.0] * 4).reshape(2, 2)
     shown = _shown(worked, reading, photograph.look)
-    return shown.view(shown.said(content, edge, upward=photograph.thimble != Counts.DOWN))
+    return shown.view(shown.said(content, edge, upward=photograph.thimble != Growth.DOWN))
 
 
 @blueprint.delete("/readings/<reading>/photographs/<strip>")

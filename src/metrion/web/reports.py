@@ -22,6 +22,7 @@ from metrion.report.render import (
     markdown_text,
     pdf_file,
 )
+from metrion.store.pictures import find_pictures, names_in
 from metrion.store.sheets import find_sheet
 from metrion.web.bodies import Blueprint
 from metrion.web.damage import contained
@@ -36,6 +37,7 @@ def _report(sheet: str, wanted: WantedView) -> tuple[Report, Worked]:
     with notebook().store.reading() as session:
         found = find_sheet(session, sheet)
         worked = notebook().worked(session, found)
+        pictures = find_pictures(session, found, names_in(worked.whole.document))
     if wanted.quantity is not None:
         worked.quantity(wanted.quantity)
     date = datetime.now(UTC).date().isoformat()
@@ -44,6 +46,7 @@ def _report(sheet: str, wanted: WantedView) -> tuple[Report, Worked]:
     report = handed_in(
         worked.results, document, speaker,
         date=date, quantity=wanted.quantity, length=wanted.length,
+        pictures=pictures, shown=wanted.photographs,
     )  # fmt: skip
     return report, worked
 

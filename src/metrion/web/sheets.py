@@ -11,11 +11,11 @@ from sqlalchemy.orm import Session
 
 from metrion.core.json import Record
 from metrion.demo import EXAMPLE, demo_file
-from metrion.formats.archive import file_name
+from metrion.formats.archive import file_name, write_archive
 from metrion.formats.strict_json import read_json
 from metrion.store import Damaged, Stale
 from metrion.store.commands import Change, redoing, undoing
-from metrion.store.documents import entries, logbook_file
+from metrion.store.documents import entries, filed, logbook_file
 from metrion.store.models import Sheet
 from metrion.store.records import HEAD, add_rows, head_of
 from metrion.store.sheets import add_sheet, all_sheets, find_sheet, take_in
@@ -189,3 +189,14 @@ def download_logbook(wanted: WantedView, key: str) -> Response:
         mimetype="application/json",
         headers={"Content-Disposition": f'attachment; filename="{name}.metrion.json"'},
     )
+
+
+@blueprint.get("/<key>/archive")
+@blueprint.response(200, content_type="application/zip")
+def download_archive(key: str) -> Response:
+    """The sheet as a ZIP: its logbook, and its photographs beside it. 404 if there is none."""
+    with notebook().store.reading() as session:
+        sheet = find_sheet(session, key)
+        content, name = write_archive([filed(session, sheet)]), file_name(sheet.title)
+    headers = {"Content-Disposition": f'attachment; filename="{name}.zip"'}
+    return Response(content, mimetype="application/zip", headers=headers)

@@ -26,6 +26,9 @@ DEEPEST_BRACKETS = 32
 LARGEST_FILE = 64 * 1024 * 1024
 """Of a file, in bytes."""
 
+LARGEST_PACKED = 256 * 1024 * 1024
+"""Of a file in which there are others, and of all these together, in bytes."""
+
 DEEPEST_NESTING = 32
 """Of objects and lists in a file, its own counting as 1."""
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import warnings
 from collections.abc import Iterable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from math import ceil, gcd, radians
 
 import numpy as np
@@ -12,6 +12,7 @@ from numpy.typing import NDArray
 from scipy.special import ndtr
 
 from metrion.core.facts import Fact, fact
+from metrion.core.instruments.appearance import Side
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.photo.laid import Laid
 from metrion.core.photo.screw import LONG, met_at
@@ -84,6 +85,11 @@ def read_photo(picture: Array, tool: Instrument, edge: Array, *, upward: bool = 
             screw along the edge of the thimble.
         upward: whether a thimble counts upward in the picture.
     """
+    if tool.appearance.fine_side is Side.ABOVE and tool.kind is not Kind.SCREW:
+        height = picture.shape[0]
+        below = replace(tool, appearance=replace(tool.appearance, fine_side=Side.BELOW))
+        mirrored = np.column_stack([edge[:, 0], height - 1 - edge[:, 1]])
+        return _mirrored(read_photo(picture[::-1], below, mirrored), height)
     scale = tool.scale
     height, width = picture.shape
     within = (edge > -0.02 * width) & (edge < 1.02 * np.array([width, height]))
@@ -101,6 +107,12 @@ def read_photo(picture: Array, tool: Instrument, edge: Array, *, upward: bool = 
         except np.linalg.LinAlgError:
             return Answer(fact("photo-no-lines"))
     return Answer(fact("photo-no-fine-scale"))
+
+
+def _mirrored(answer: Answer, height: int) -> Answer:
+    """What was found in a picture that was turned over, which hides nothing from its lines."""
+    zero = answer.zero and (answer.zero[0], height - 1 - answer.zero[1])
+    return replace(answer, zero=zero, laid=answer.laid and answer.laid.mirrored(height))
 
 
 def _of_vernier(picture: Array, scale: VernierScale, edge: Array, arc: float) -> Answer:

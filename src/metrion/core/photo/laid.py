@@ -62,11 +62,15 @@ class Laid:
             scale: pixels of this one to a pixel of that.
         """
         x, y = corner
+        return self._with(lambda one: replace(one, x=one.x / scale + x, y=one.y / scale + y))
 
-        def moved(marks: tuple[Mark, ...]) -> tuple[Mark, ...]:
-            return tuple(replace(one, x=one.x / scale + x, y=one.y / scale + y) for one in marks)
+    def mirrored(self, height: int) -> Laid:
+        """The same in a picture of this height that is turned over, top to bottom."""
+        return self._with(lambda one: replace(one, y=height - 1 - one.y, out_y=-one.out_y))
 
-        return replace(self, main=moved(self.main), rail=moved(self.rail))
+    def _with(self, change: Callable[[Mark], Mark]) -> Laid:
+        main, rail = (tuple(map(change, marks)) for marks in (self.main, self.rail))
+        return replace(self, main=main, rail=rail)
 
 
 def marks(

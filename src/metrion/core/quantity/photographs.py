@@ -54,11 +54,6 @@ class Photograph:
     rest: Rest = rest(default=NOTHING)
 
     @property
-    def files(self) -> tuple[str, ...]:
-        """The pictures that it refers to, by their SHA-256."""
-        return tuple(one for one in (self.strip, self.whole) if one)
-
-    @property
     def says(self) -> Fact:
         """What it said, beside what had been read before it spoke."""
         if not self.line:

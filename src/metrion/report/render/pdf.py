@@ -13,6 +13,8 @@ from collections.abc import Iterable
 from dataclasses import replace
 from enum import StrEnum
 from importlib.resources import files
+from pathlib import Path
+from tempfile import TemporaryDirectory
 
 import typst
 
@@ -45,23 +47,31 @@ def pdf_of_many(title: str, reports: Iterable[Report], paper: Paper = Paper.A4) 
         "reports": _data([replace(report, carries=()) for report in listed]),
         "carried": [_data(name) for name in carried],
     }
-    contents = {f"carried-{at}": content for at, content in enumerate(carried.values())}
     texts = json.dumps(data, ensure_ascii=False)
-    return typst.compile(
-        (files("metrion.report.render") / "report.typ").read_bytes(),
-        # The fonts of the machine are for letters that ours have not: names in other scripts.
-        ignore_system_fonts=_OTHER_SCRIPTS.search(texts) is None,
-        sys_inputs={"data": texts, "paper": str(paper), **contents},
-        timestamp=0,
-    )
+    with TemporaryDirectory() as name:
+        folder = Path(name)
+        for at, content in enumerate(carried.values()):
+            held = content.encode() if isinstance(content, str) else content
+            (folder / f"carried-{at}").write_bytes(held)
+        main = folder / "report.typ"
+        main.write_bytes((files("metrion.report.render") / "report.typ").read_bytes())
+        return typst.compile(
+            main,
+            root=folder,
+            # The fonts of the machine are for letters that ours have not: names in other scripts.
+            ignore_system_fonts=_OTHER_SCRIPTS.search(texts) is None,
+            sys_inputs={"data": texts, "paper": str(paper)},
+            timestamp=0,
+        )
 
 
-def _by_name(files: Iterable[Carried]) -> dict[str, str]:
+def _by_name(files: Iterable[Carried]) -> dict[str, str | bytes]:
     """The contents of files by their names; of two alike the later has a number."""
-    found: dict[str, str] = {}
+    found: dict[str, str | bytes] = {}
     for one in files:
         name, count = one.name, 1
-        while name in found:
+        # A picture goes by its checksum: of one name there is but one.
+        while name in found and isinstance(one.content, str):
             count += 1
             name = f"{count}-{one.name}"
         found[name] = one.content

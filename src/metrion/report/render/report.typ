@@ -121,8 +121,9 @@
 // The logbooks it was made from, so that the PDF can be loaded again.
 #for (at, name) in data.carried.enumerate() {
   pdf.attach(
-    name, bytes(sys.inputs.at("carried-" + str(at))),
-    mime-type: "application/json", relationship: "source",
+    name, read("/carried-" + str(at), encoding: none),
+    mime-type: if name.ends-with(".jpg") { "image/jpeg" } else { "application/json" },
+    relationship: if name.ends-with(".jpg") { "supplement" } else { "source" },
   )
 }
 

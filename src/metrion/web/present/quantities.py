@@ -121,6 +121,7 @@ def brief_view(
         convention=measurement.convention.id,
         convention_name=convention_name(measurement.convention, speaker),
         reading_count=reading_count,
+        photographs=sum(len(one.noted.photographs) for one in measurement.observations),
         result=result_view(result),
         dimension=dimension_of(measurement),
         flags=flags_view(reviewed, trying=0),

@@ -6,9 +6,9 @@ from typing import Annotated
 
 from marshmallow import validate
 
+from metrion.core.instruments.appearance import Growth
 from metrion.core.json import Record
 from metrion.core.quantity.photographs import Verdict
-from metrion.formats.photographed import Counts
 from metrion.web.schemas.view import view
 
 _Pixel = Annotated[float, validate.Range(-100_000, 100_000)]
@@ -28,7 +28,7 @@ class EdgeView:
 class PhotographAskedView(EdgeView):
     """Where the edge lies in a picture, and which look of a pair it shows."""
 
-    thimble: Counts = Counts.UP
+    thimble: Growth = Growth.UP
     look: Annotated[str, validate.OneOf(["", "a", "b", "a2", "b2"])] = ""
 
 

@@ -39,6 +39,7 @@ class QuantityView:
     convention: str
     convention_name: str
     reading_count: int
+    photographs: Annotated[int, "How many its readings have together."]
     result: ResultView
     dimension: str
     flags: list[FlagView]

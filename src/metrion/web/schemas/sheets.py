@@ -136,3 +136,4 @@ class WantedView:
     quantity: str | None = None
     length: Length = Length.FULL
     paper: Paper = Paper.A4
+    photographs: Annotated[bool, "Whether photographs of readings are to be seen in it."] = False
