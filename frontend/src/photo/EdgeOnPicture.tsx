@@ -86,7 +86,6 @@ export function EdgeOnPicture({ address, size, ends, onEnds, children }: Props) 
                 onPointerUp={() => setHeld(null)}
                 onPointerCancel={() => setHeld(null)}
                 onClick={(event) => event.stopPropagation()}
-                onFocus={() => setHeld(null)}
                 onKeyDown={(event) => press(event, end)}
               >
                 <circle className="edge-grip" r={radius * 2.2} />
