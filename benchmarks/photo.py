@@ -88,6 +88,7 @@ def usual(random: np.random.Generator) -> Flaws:
 FLAWS: dict[str, Callable[[Flaws], Flaws]] = {
     "as usual": lambda usual: usual,
     "glare over the coincidence": lambda usual: replace(usual, glare=3, over_coincidence=True),
+    "one scale 0.3 divisions lower": lambda usual: replace(usual, height=0.3),
     "deep shadow": lambda usual: replace(usual, shadow=0.7),
     "forty scratches": lambda usual: replace(usual, dirt=40),
     "twice the blur": lambda usual: replace(usual, blur=3.0),

@@ -25,6 +25,7 @@ class Flaws:
         shadow: how much darker one side is, from 0 to 1.
         dirt: how many scratches there are.
         thumb: how many pixels the ends of the edge are off, standard deviation.
+        height: how far the fine scale lies below a straight main scale, in main divisions.
     """
 
     turned: float = 0.0
@@ -36,6 +37,7 @@ class Flaws:
     shadow: float = 0.0
     dirt: int = 0
     thumb: float = 0.0
+    height: float = 0.0
 
 
 def developed(picture: Array, flaws: Flaws, random: np.random.Generator, meets: Array) -> Array:

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 from numpy.typing import NDArray
@@ -41,24 +41,31 @@ class _Camera:
         turn, (about_x, about_y) = np.radians(flaws.turned), np.radians(flaws.tilted)
         rotation = _about(2, turn) @ _about(0, about_x) @ _about(1, about_y)
         distance = focal / pixels
-        columns = np.column_stack([rotation[:, 0], -rotation[:, 1], np.array([0, 0, distance])])
         lens = np.array([[focal, 0, width / 2], [0, focal, height / 2], [0, 0, 1.0]])
         moved = np.array([[1, 0, -middle[0]], [0, 1, -middle[1]], [0, 0, 1.0]])
-        self.to_pixels = lens @ columns @ moved
-        self.to_plane = np.linalg.inv(self.to_pixels)
+
+        def seen(below: float) -> Array:
+            """The map of a plane so far below that of the main scale."""
+            away = np.array([0, 0, distance]) + below * rotation[:, 2]
+            columns = np.column_stack([rotation[:, 0], -rotation[:, 1], away])
+            found: Array = lens @ columns @ moved
+            return found
+
+        self.to_pixels, self.to_lower = seen(0.0), seen(flaws.height)
         self.size = size
 
-    def pixels(self, x: float, y: float) -> Array:
-        """Where a point of the plane is seen."""
-        found = self.to_pixels @ np.array([x, y, 1.0])
+    def pixels(self, x: float, y: float, *, lower: bool = False) -> Array:
+        """Where a point of the main scale is seen, or of the plane below it."""
+        found = (self.to_lower if lower else self.to_pixels) @ np.array([x, y, 1.0])
         seen: Array = found[:2] / found[2]
         return seen
 
-    def plane(self) -> tuple[Array, Array, Array]:
+    def plane(self, *, lower: bool = False) -> tuple[Array, Array, Array]:
         """What lies under each pixel, and how large a pixel is there."""
         width, height = self.size
         column, row = np.meshgrid(np.arange(width) + 0.0, np.arange(height) + 0.0)
-        a, b = self.to_plane, np.stack([column, row, np.ones_like(row)])
+        a = np.linalg.inv(self.to_lower if lower else self.to_pixels)
+        b = np.stack([column, row, np.ones_like(row)])
         x, y, w = np.tensordot(a, b, axes=1)
         pixel = np.abs(np.linalg.det(a)) ** 0.5 / np.abs(w) ** 1.5
         return x / w, y / w, pixel
@@ -152,6 +159,7 @@ class _Stand:
         first: the main mark that the fine zero has passed, by its place in the picture.
         passed: the same by its number.
         worth: what the numerals of the main scale go up by at every ten marks.
+        met: the fine line that meets as it is seen; None where that is the position.
     """
 
     lines: int
@@ -160,6 +168,12 @@ class _Stand:
     first: float
     passed: float
     worth: float = 1.0
+    met: float | None = None
+
+    @property
+    def meets(self) -> float:
+        """The fine line that meets as it is seen."""
+        return self.position if self.met is None else self.met
 
     @property
     def start(self) -> float:
@@ -191,8 +205,32 @@ def photograph_vernier(
     camera = _Camera(size, (middle, random.uniform(-2, 2)), pixels, flaws)
     x, y, pixel = camera.plane()
     ends = (stand.start - 0.22 * stand.whole, stand.start + 1.22 * stand.whole)
-    slider = (x > ends[0]) & (x < ends[1])
-    return _taken(stand, x, y, pixel, slider, lambda at: camera.pixels(at, 0), flaws, random)
+    across, up, _ = camera.plane(lower=True) if flaws.height else (x, y, pixel)
+    fine = _Fine(across, up, (across > ends[0]) & (across < ends[1]))
+
+    def seen(at: float) -> Array:
+        return camera.pixels(at, 0, lower=True)
+
+    if flaws.height:
+        stand = replace(stand, met=_met(camera, stand))
+    return _taken(stand, x, y, pixel, fine, seen, flaws, random)
+
+
+def _met(camera: _Camera, stand: _Stand) -> float:
+    """The fine line that meets in a picture where one scale lies below the other."""
+    line = np.linspace(-1, stand.lines + 1, 8 * stand.lines)
+    pixel = np.array([camera.pixels(stand.start + one * stand.step, 0, lower=True) for one in line])
+    beneath = np.linalg.inv(camera.to_pixels) @ np.column_stack([pixel, np.ones(len(line))]).T
+    passed = beneath[0] / beneath[2] - line * round(stand.step)
+    order = np.argsort(passed)
+    whole = np.arange(np.floor(passed.min()), np.ceil(passed.max()) + 1)
+    slope = (line[-1] - line[0]) / (passed[-1] - passed[0])
+    meets = np.interp(whole, passed[order], line[order])
+    # Beyond the last line what is seen goes on as it was.
+    meets = np.where(whole > passed.max(), line[order][-1] + slope * (whole - passed.max()), meets)
+    meets = np.where(whole < passed.min(), line[order][0] + slope * (whole - passed.min()), meets)
+    best = np.argmin(np.abs(meets - stand.lines / 2))
+    return float(meets[best])
 
 
 def photograph_circle(
@@ -222,12 +260,27 @@ def photograph_circle(
         angle = (at - top) * arc
         return camera.pixels(radius * np.sin(angle), radius * (np.cos(angle) - 1))
 
-    everywhere = np.ones(x.shape, dtype=bool)
-    return _taken(stand, along, out, pixel, everywhere, seen, flaws, random)
+    fine = _Fine(along, out, np.ones(x.shape, dtype=bool))
+    return _taken(stand, along, out, pixel, fine, seen, flaws, random)
+
+
+@dataclass(frozen=True)
+class _Fine:
+    """The side of the fine scale as each pixel has it.
+
+    Attributes:
+        along: how far it is along the edge, in main divisions.
+        out: how far it is on the side of the main scale.
+        plate: where there is a plate.
+    """
+
+    along: Array
+    out: Array
+    plate: NDArray[np.bool_]
 
 
 def _taken(
-    stand: _Stand, along: Array, out: Array, pixel: Array, plate: NDArray[np.bool_],
+    stand: _Stand, along: Array, out: Array, pixel: Array, below: _Fine,
     seen: Callable[[float], Array], flaws: Flaws, random: np.random.Generator,
 ) -> Shot:  # fmt: skip
     """Both scales, and the edge between them as a thumb sets it.
@@ -235,31 +288,31 @@ def _taken(
     Args:
         along: of each pixel how far it is along the edge, in main divisions.
         out: how far it is on the side of the main scale.
-        plate: where there is a plate with the fine scale.
-        seen: the pixel of a place on the edge.
+        below: the same of the fine scale.
+        seen: the pixel of a place on the edge of the fine scale.
     """
     lines, step = stand.lines, stand.step
     half = min(random.uniform(0.05, 0.11), 4.0 * float(np.median(pixel)))
     main_light, fine_light = random.uniform(0.62, 0.85), random.uniform(0.6, 0.88)
-    below = np.where(plate, fine_light, 0.45)
-    picture = np.where(out > 0, main_light, below) + 0.03 * np.sin(along * 0.7 + out)
+    plate = np.where(below.plate, fine_light, 0.45)
+    picture = np.where(out > 0, main_light, plate) + 0.03 * np.sin(along * 0.7 + out)
     main = _marks(along, out, pixel, half, (2.6, 3.6, 4.6), 0, 400)
     number = along + stand.passed - stand.first
     tens = np.round(number / 10)
     main += _numerals(tens * stand.worth, (number - 10 * tens) / 1.8, (out - 6.2) / 1.8)
-    shifted = (along - stand.start) / step
-    fine = _fine_marks(shifted, -out, pixel, half, step, lines)
+    shifted = (below.along - stand.start) / step
+    fine = _fine_marks(shifted, -below.out, pixel, half, step, lines)
     numbered = (shifted > -2) & (shifted < lines + 2)
     fives = 5 * np.round(shifted / 5)
-    fine += numbered * _numerals(fives, (shifted - fives) * step / 1.5, (out + 5.4) / 1.5)
+    fine += numbered * _numerals(fives, (shifted - fives) * step / 1.5, (below.out + 5.4) / 1.5)
     ink = np.where(out > 0, main, fine)
     edge_line = np.clip(1 - np.abs(out) / (pixel * 1.2), 0, 1) * random.uniform(0.0, 0.5)
     picture = picture * (1 - 0.8 * np.clip(ink, 0, 1)) * (1 - edge_line)
-    found = developed(picture, flaws, random, seen(stand.start + stand.position * step))
+    found = developed(picture, flaws, random, seen(stand.start + stand.meets * step))
     inset = random.uniform(-0.04, 0.06) * stand.whole
     edge = np.array([seen(stand.start + inset), seen(stand.start + stand.whole - inset)])
     edge += random.normal(0, flaws.thumb, edge.shape)
-    return Shot(found, edge, stand.position, seen(stand.start))
+    return Shot(found, edge, stand.meets, seen(stand.start))
 
 
 def photograph_screw(
