@@ -17,6 +17,7 @@ from metrion.core.camera import Flaws, Shot, photograph_circle, photograph_screw
 from metrion.core.exact.numbers import parse_exact
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.photo.answer import Answer, read_photo
+from metrion.core.photo.edge import proposed_edge
 from metrion.core.scales import ScrewScale, VernierScale
 
 Maker = Callable[[Flaws, np.random.Generator], tuple[Shot, Instrument, int]]
@@ -128,25 +129,29 @@ def _off(answer: Answer, truth: float, modulo: int) -> float:
     return (answer.position - truth + modulo / 2) % modulo - modulo / 2
 
 
-def row(make: Maker, flaw: Callable[[Flaws], Flaws], count: int) -> Row:
-    """So many pictures, read."""
+def row(make: Maker, flaw: Callable[[Flaws], Flaws], count: int, *, proposed: bool = False) -> Row:
+    """So many pictures, read by the edge that a thumb set, or by the one that is proposed."""
     answers = []
     for seed in range(count):
         random = np.random.default_rng(seed)
         shot, tool, modulo = make(flaw(usual(random)), random)
         begun = time.perf_counter()
-        answer = read_photo(shot.picture, tool, shot.edge, upward=shot.upward)
+        edge = proposed_edge(shot.picture, tool) if proposed else shot.edge
+        answer = read_photo(shot.picture, tool, edge, upward=shot.upward)
         answers.append((answer, shot.position, modulo, time.perf_counter() - begun))
     return Row(answers)
 
 
 def main() -> None:
-    """Both tables."""
+    """All tables."""
     count = int(sys.argv[1]) if len(sys.argv) > 1 else 20
     head = "right line | within one | cannot tell | sure and wrong | spread | error, lines | s"
     print(f"| pattern | {head} |\n|---{'|---' * 7}|")
     for name, make in PATTERNS.items():
         print(f"| {name} | {row(make, FLAWS['as usual'], count)} |", flush=True)
+    print(f"\n| pattern, edge as proposed | {head} |\n|---{'|---' * 7}|")
+    for name, make in PATTERNS.items():
+        print(f"| {name} | {row(make, FLAWS['as usual'], count, proposed=True)} |", flush=True)
     print(f"\n| flaw (20 on 19, 2 px) | {head} |\n|---{'|---' * 7}|")
     for name, flaw in FLAWS.items():
         print(f"| {name} | {row(vernier(20, 19, 40), flaw, count)} |", flush=True)

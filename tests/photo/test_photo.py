@@ -1,5 +1,6 @@
 """Photographs of scales: what meets in them, how surely, and when it cannot be told."""
 
+from dataclasses import replace
 from fractions import Fraction
 from math import radians
 
@@ -54,6 +55,18 @@ def test_a_vernier_is_read_to_parts_of_a_line(
     assert 0.001 < answer.error < 0.1
     assert shot.zero is not None
     assert answer.zero == pytest.approx(tuple(shot.zero), abs=8)
+
+
+@pytest.mark.parametrize(("lines", "span", "pixels"), [(20, 39, 18), (50, 49, 15), (25, 24, 28)])
+@pytest.mark.parametrize("height", [0.15, -0.3])
+def test_a_fine_scale_that_lies_lower_or_higher_is_read_as_it_is_seen(
+    lines: int, span: int, pixels: float, height: float
+) -> None:
+    """It looks smaller or larger then, and another line meets than from straight above."""
+    flaws = replace(HELD, height=height)
+    shot = shot_of(lines, span / lines, 7.4, pixels, flaws)
+    assert abs(shot.position - 7.4) > 0.3
+    assert abs(off(read_photo(shot.picture, caliper(lines, span), shot.edge), shot)) < 0.3
 
 
 def test_between_two_lines_both_are_candidates() -> None:

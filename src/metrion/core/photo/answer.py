@@ -17,7 +17,7 @@ from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.photo.laid import Laid
 from metrion.core.photo.screw import LONG, met_at
 from metrion.core.photo.strip import Array
-from metrion.core.photo.vernier import place_of
+from metrion.core.photo.vernier import Zero, place_of
 from metrion.core.scales import Numbering, ScrewScale, VernierScale
 
 _SHORTEST_EDGE = 40.0
@@ -122,41 +122,59 @@ def _of_vernier(picture: Array, scale: VernierScale, edge: Array, arc: float) ->
     place = place_of(picture, ends, lines, step, arc)
     if place is None or min(place.clear) < _FAINT:
         return Answer(fact("photo-no-lines"))
-    beat = step - round(step)
     together = gcd(lines, scale.span)
-    worth = together / lines
-    pixels = float(np.linalg.norm(ends[1] - ends[0])) / (lines * abs(step))
-    error = float(np.hypot(place.error, _at_best(pixels) / pixels))
+    modulo, best = lines // together, place.zeros[0]
+    pixels = _at_best(float(np.linalg.norm(ends[1] - ends[0])) / (lines * abs(step)))
+    # Where neighbouring lines do not meet one after the other there is nothing between them.
+    in_order = abs(abs(step - round(step)) - together / lines) < 1e-9
     chances = np.zeros(lines)
-    for odds, fraction in place.zeros:
-        off = (fraction + np.arange(lines) * step + 0.5) % 1.0 - 0.5
-        chances += odds * _within(off, worth / 2, error)
-    modulo = lines // together
-    position = (-place.fraction / beat) % modulo if abs(abs(beat) - worth) < 1e-9 else None
+    for zero in place.zeros:
+        chances += zero.odds * (_by_place if in_order else _by_line)(zero, lines, modulo, pixels)
     found = _likely(enumerate(chances))
-    if error / worth > _LARGEST_ERROR:
+    met = best.meets(lines) if in_order else float(found[0].line if found else 0)
+    worth = abs(best.step - round(best.step)) if in_order else together / lines
+    error = float(np.hypot(best.error(met), pixels)) / worth
+    if error > _LARGEST_ERROR:
         return Answer(fact("photo-too-coarse"))
-    if place.zeros[0][0] < _LEAST_ODDS or not found:
+    if best.odds < _LEAST_ODDS or not found:
         return Answer(fact("photo-no-ends"))
-    met = float(found[0].line if position is None else position)
     return Answer(
-        fact("photo-by-lines", count=lines), position=met,
-        error=error / worth, modulo=modulo, candidates=found,
+        fact("photo-by-lines", count=lines), position=met % modulo,
+        error=error, modulo=modulo, candidates=found,
         zero=(float(place.zero[0]), float(place.zero[1])), aslant=place.aslant > _ASLANT,
-        laid=Laid(met, place.start, step, beat, place.main, place.rail),
+        laid=Laid(
+            met, best.start, best.step, best.step - round(best.step), place.main, place.rail
+        ),
     )  # fmt: skip
 
 
+def _by_place(zero: Zero, lines: int, modulo: int, least: float) -> Array:
+    """The chance of each line to be the nearest to where lines meet.
+
+    Args:
+        least: what no picture tells more finely, in main divisions.
+    """
+    met, beat = zero.meets(lines), abs(zero.step - round(zero.step))
+    off = (met - np.arange(lines) + modulo / 2) % modulo - modulo / 2
+    return _within(off, 0.5, float(np.hypot(zero.error(met), least)) / beat)
+
+
+def _by_line(zero: Zero, lines: int, modulo: int, least: float) -> Array:
+    """The chance of each line to meet, where they do not do so one after the other."""
+    off = (zero.start + np.arange(lines) * zero.step + 0.5) % 1.0 - 0.5
+    return _within(off, 0.5 / modulo, float(np.hypot(zero.error(lines / 2), least)))
+
+
 def _at_best(pitch: float) -> float:
-    """How finely lines so many pixels apart can be told, in pixels."""
-    return _PIXELS + _CROWDED * (_ROOMY / pitch) ** 2
+    """How finely lines so many pixels apart can be told at best, as a part of that."""
+    return (_PIXELS + _CROWDED * (_ROOMY / pitch) ** 2) / pitch
 
 
 def _of_screw(picture: Array, scale: ScrewScale, edge: Array, *, upward: bool) -> Answer:
     met = met_at(picture, edge, scale.fine_divisions)
     if met is None or met.clear[0] < _FAINT or met.clear[1] < 1.0:
         return Answer(fact("photo-no-lines"))
-    error = float(np.hypot(met.error, 6 * _at_best(met.pitch) / met.pitch))
+    error = float(np.hypot(met.error, 6 * _at_best(met.pitch)))
     if error > _LARGEST_ERROR:
         return Answer(fact("photo-too-coarse"))
     if max(met.longs) < _LEAST_ODDS:

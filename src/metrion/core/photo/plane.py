@@ -36,15 +36,24 @@ class Plane:
         terms: a, b, c, d, e, with x and y in parts of ``size``.
         size: in pixels.
         start: where line 0 of the fine scale lies, in main divisions.
-        error: the standard error of that.
+        step: from each fine line to the next as they are seen: what lies lower looks smaller.
+        centre: the fine line about which that was found.
+        covariance: of where that line lies, and of the step as a part of itself.
         spread: the usual distance of a line from where it should be, in main divisions.
     """
 
     terms: Array
     size: float
     start: float
-    error: float
+    step: float
+    centre: float
+    covariance: Array
     spread: float
+
+    def error(self, line: float) -> float:
+        """The standard error of where a fine line lies, in main divisions."""
+        part = np.array([1.0, self.step * (line - self.centre)])
+        return float(np.sqrt(max(part @ self.covariance @ part, 0.0)))
 
     def divisions(self, along: Array, off: Array) -> Array:
         """Main divisions at a place."""
@@ -71,45 +80,58 @@ class Plane:
         return float(abs(pitch[1] / pitch[0] - 1))
 
 
-def fitted(main: Marks, fine: Marks, step: float, size: float) -> Plane:
+def fitted(main: Marks, fine: Marks, step: float, size: float, stretch: float) -> Plane:
     """The map on which the lines of both scales lie best.
 
     Args:
-        step: between two fine lines, in main divisions, along the picture.
+        step: between two fine lines as they are made, in main divisions, along the picture.
+        stretch: by what part the fine scale usually looks smaller or larger than it is made.
     """
     x = np.concatenate([main.along, fine.along]) / size
     y = np.concatenate([main.off, fine.off]) / size
     is_fine = np.concatenate([np.zeros(len(main.along)), np.ones(len(fine.along))])
     number = np.concatenate([main.number, step * fine.number])
+    centre = float(np.mean(fine.number))
+    beside = is_fine * (number - step * centre)
     base = np.concatenate([_even(main.weight), _even(fine.weight)])
-    weight, start = base.copy(), 0.0
-    whole = np.zeros(6)
+    weight, spread, whole = base.copy(), stretch, np.zeros(7)
     for _ in range(_ROUNDS):
-        u = number + start * is_fine
-        rows = np.column_stack([x, y, np.ones_like(x), -u * x, -u * y, -is_fine])
+        u = number + whole[5] * is_fine + whole[6] * beside
+        rows = np.column_stack([x, y, np.ones_like(x), -u * x, -u * y, -is_fine, -beside])
         root = np.sqrt(weight)[:, None]
-        whole = np.linalg.lstsq(rows * root, number * root[:, 0], rcond=None)[0].astype(float)
-        start = float(whole[-1])
+        usual = np.zeros((1, 7))
+        usual[0, 6] = spread / stretch
+        wanted = np.concatenate([number * root[:, 0], [0.0]])
+        whole = np.linalg.lstsq(np.vstack([rows * root, usual]), wanted, rcond=None)[0].astype(
+            float
+        )
         off = rows @ whole - number
         spread = 1.4826 * float(np.median(np.abs(off))) + 1e-6
         weight = base * np.clip(1 - (off / (_TUKEY * spread)) ** 2, 0, None) ** 2
-    error = _error(rows, weight, off, 2 * np.round(number) + is_fine)
-    return Plane(whole[:-1], size, start, error, spread)
+    covariance = _covariance(rows, weight, off, 2 * np.round(number) + is_fine, usual)
+    start = whole[5] - whole[6] * step * centre
+    return Plane(
+        whole[:5], size, float(start), float(step * (1 + whole[6])), centre, covariance, spread
+    )
 
 
-def _error(rows: Array, weight: Array, off: Array, line: Array) -> float:
-    """The standard error of the last term, whose lines may each be off as a whole.
+def _covariance(rows: Array, weight: Array, off: Array, line: Array, usual: Array) -> Array:
+    """The covariance of the last two terms, where each line may be off as a whole.
 
     The places along one line are not independent, so their sums are what scatters: the covariance
     is that of clusters.
+
+    Args:
+        usual: what is known of the terms beforehand.
     """
-    inverse = np.linalg.pinv((rows * weight[:, None]).T @ rows)
+    inverse = np.linalg.pinv((rows * weight[:, None]).T @ rows + usual.T @ usual)
     _, of = np.unique(line, return_inverse=True)
     sums = np.zeros((of.max() + 1, rows.shape[1]))
     np.add.at(sums, of, rows * (weight * off)[:, None])
     groups = max(len(sums) - rows.shape[1], 1)
     covariance = inverse @ (sums.T @ sums) @ inverse * len(sums) / groups
-    return float(np.sqrt(max(covariance[-1, -1], 0.0)))
+    found: Array = covariance[-2:, -2:]
+    return found
 
 
 def _even(weight: Array) -> Array:

@@ -14,6 +14,46 @@ from metrion.core.photo.waves import Band, Counted, bands_of, counted, line_cent
 
 _GUARD = 3.0
 """Pixels on either side of the edge that may belong to the other scale."""
+_LOWER, _FLUSH = 0.005, 1e-5
+"""By what part a fine scale that lies lower looks smaller (its depth over the distance), and one
+that does not lie lower."""
+
+
+@dataclass(frozen=True)
+class Zero:
+    """One way in which the fine lines of a picture may be numbered.
+
+    Attributes:
+        odds: the probability of it.
+        number: of the line that is then the zero, as lines were counted in the picture.
+        plane: in which they lie.
+        against: whether they are numbered against the picture.
+    """
+
+    odds: float
+    number: float
+    plane: Plane
+    against: bool
+
+    @property
+    def start(self) -> float:
+        """Where the zero lies, in main divisions from some main line."""
+        return self.plane.start + self.plane.step * self.number
+
+    @property
+    def step(self) -> float:
+        """From each fine line to the next as they are seen, in main divisions."""
+        return -self.plane.step if self.against else self.plane.step
+
+    def error(self, line: float) -> float:
+        """The standard error of where a fine line lies, in main divisions."""
+        return self.plane.error(self.number + (-line if self.against else line))
+
+    def meets(self, lines: int) -> float:
+        """The fine line that meets: of those where lines would, the nearest to the middle."""
+        beat = self.step - round(self.step)
+        period, first = 1 / abs(beat), -(self.start % 1.0) / beat
+        return first + period * round((lines / 2 - first) / period)
 
 
 @dataclass(frozen=True)
@@ -21,23 +61,16 @@ class Place:
     """Where the fine scale stands in a picture.
 
     Attributes:
-        fraction: how far its zero is past a main line, in main divisions.
-        error: the standard error of that.
-        zeros: for each way the fine lines may be numbered its probability, and how far the zero
-            is then past a main line.
+        zeros: the ways in which its lines may be numbered, the likeliest first.
         zero: where the likeliest zero lies, in pixels.
-        start: where it lies, in main divisions from some main line.
         aslant: how much wider lines are apart at one end of the fine scale than at the other, as
             a part; a camera that looks along the scale sees them so.
         main, rail: lines of the main scale, and places along the fine scale.
         clear: how clearly the lines of main and fine scale stand out.
     """
 
-    fraction: float
-    error: float
-    zeros: tuple[tuple[float, float], ...]
+    zeros: tuple[Zero, ...]
     zero: Array
-    start: float
     aslant: float
     main: tuple[Mark, ...]
     rail: tuple[Mark, ...]
@@ -55,7 +88,8 @@ def place_of(
         step: from each fine line to the next, in main divisions; negative if they run to the left.
         arc: of a circle, one main division in radians; 0 where the scale is straight.
     """
-    edge = Edge(ends[0], ends[1])
+    # Round scales lie flush; what their arc lacks would be taken for another height.
+    edge, stretch = Edge(ends[0], ends[1]), _FLUSH if arc else _LOWER
     guess = edge.length / (lines * abs(step))
     reach = float(np.clip(3.2 * guess, 24, 160))
     beyond = 0.5 * edge.length
@@ -78,14 +112,15 @@ def place_of(
     fine = _samples(fine_waves, fine_pitch, inside)
     if len(main.along) < 8 or len(fine.along) < 8:
         return None
-    plane = fitted(main, fine, abs(step), edge.length)
+    plane = fitted(main, fine, abs(step), edge.length, stretch)
     for _ in range(2):
         main = _centres(upper, strip, plane, pitch, 0.0, 1.0)
-        fine = _centres(lower, strip, plane, fine_pitch, plane.start, abs(step))
+        fine = _centres(lower, strip, plane, fine_pitch, plane.start, plane.step)
         if len(main.along) < 8 or len(fine.along) < 8:
             return None
-        plane = fitted(main, fine, abs(step), edge.length)
-    return _numbered(strip, edge, lower, plane, lines, step, (main_clear, fine_clear))
+        plane = fitted(main, fine, abs(step), edge.length, stretch)
+    against = step < 0
+    return _numbered(strip, edge, lower, plane, lines, (main_clear, fine_clear), against=against)
 
 
 def _near(bands: list[Band], part: int) -> list[Band]:
@@ -135,11 +170,11 @@ def _centres(
 
 
 def _numbered(
-    strip: Strip, edge: Edge, lower: list[Band], plane: Plane, lines: int, step: float,
-    clear: tuple[float, float],
+    strip: Strip, edge: Edge, lower: list[Band], plane: Plane, lines: int,
+    clear: tuple[float, float], *, against: bool,
 ) -> Place:  # fmt: skip
     """Which of the fine lines is the zero: where lines are that none is beyond."""
-    size = abs(step)
+    size = plane.step
     near = _near(lower, 3)
     seen_ends = plane.divisions(strip.along[[0, -1]], np.full(2, -_GUARD))
     low, high = np.sort((seen_ends - plane.start) / size)
@@ -156,20 +191,17 @@ def _numbered(
     logs = _ends(dark, lines, numbers, plane, edge, size)
     best = np.exp(logs - logs.max())
     odds = best / best.sum()
-    zeros = []
-    for at in np.argsort(odds)[::-1][:5]:
-        first = numbers[at] if step > 0 else numbers[at] + lines
-        place = plane.start + size * first
-        zeros.append((float(odds[at]), float(place)))
-    start = zeros[0][1]
-    ends = np.sort(np.array([start, start + step * lines]))
+    zeros = tuple(
+        Zero(float(odds[at]), float(numbers[at] + (lines if against else 0)), plane, against)
+        for at in np.argsort(odds)[::-1][:5]
+    )
+    start, first = zeros[0].start, numbers[int(np.argmax(odds))]
+    ends = plane.start + size * np.array([first, first + lines])
     whole = np.arange(np.ceil(seen_ends.min()), np.floor(seen_ends.max()) + 1)
     beside = np.arange(ends[0] - 1.5, ends[1] + 1.5, size / 2)
     [zero] = marks(np.array([start]), edge, plane.along_of, -1)
     return Place(
-        fraction=float(zeros[0][1] % 1.0), error=plane.error,
-        zeros=tuple((odd, place % 1.0) for odd, place in zeros),
-        zero=np.array([zero.x, zero.y]), start=start, aslant=plane.aslant(ends),
+        zeros=zeros, zero=np.array([zero.x, zero.y]), aslant=plane.aslant(ends),
         main=tuple(marks(whole, edge, plane.along_of, 1)),
         rail=tuple(marks(beside, edge, plane.along_of, -1)), clear=clear,
     )  # fmt: skip
