@@ -6,7 +6,11 @@ import sys
 from collections.abc import Callable
 from pathlib import Path
 
+import numpy as np
 from playwright.sync_api import Page
+
+from metrion.core.camera import Flaws, photograph_vernier
+from metrion.formats.pictures import written_picture
 
 sys.path.insert(0, str(Path(__file__).parents[1]))
 
@@ -30,9 +34,23 @@ def _look_at_the_zero(page: Page) -> None:
     page.keyboard.type("-1 17")
 
 
-def _cannot_tell(page: Page) -> None:
-    page.keyboard.type("5.2 15-16")
-    page.locator(".part-result output", has_text="52.775").wait_for()
+def _photograph(page: Page) -> None:
+    """Somebody read line 4 where line 3 meets."""
+    flaws = Flaws(turned=4, tilted=(6, 3), noise=0.01, shadow=0.3, glare=1, dirt=4)
+    random = np.random.default_rng(8)
+    shot = photograph_vernier(20, 39 / 20, 3.05, 24, flaws, random, passed=6)
+    picture = {
+        "name": "scales.jpg", "mimeType": "image/jpeg",
+        "buffer": written_picture(shot.picture).content,
+    }  # fmt: skip
+    page.keyboard.type("6 4")
+    page.get_by_role("button", name="Photograph the scales").click()
+    with page.expect_file_chooser() as chosen:
+        page.get_by_role("button", name="Choose a picture").click()
+    chosen.value.set_files(picture)
+    page.locator(".photo-task", has_text="The line should lie").wait_for()
+    page.get_by_role("button", name="then ask the picture").click()
+    page.locator(".photo-words").wait_for()
 
 
 def _open_the_shelf(page: Page) -> None:
@@ -115,7 +133,7 @@ VIEWS: dict[str, tuple[str, str, Act | None]] = {
     "bench": ("dark", "/bench", _at_the_bench),
     "zero": ("light", "/sheets/spare-parts/quantities/ferrule", _look_at_the_zero),
     "tool": ("light", "/sheets/sail-film", _open_the_shelf),
-    "undecided": ("light", "/sheets/sail-film/quantities/film", _cannot_tell),
+    "photograph": ("light", "/sheets/spare-parts/quantities/spreader", _photograph),
     "screw": ("light", "/sheets/bridle-line/quantities/standoff", _turn_the_screw),
     "instruments": ("light", "/instruments", _third_line),
     "circle": ("dark", "/instruments", _turn_the_circle),

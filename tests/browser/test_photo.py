@@ -113,6 +113,10 @@ def test_one_that_agrees_is_kept_and_taken_away_and_brought_back(
     chosen.value.set_files(file)
     page.get_by_role("button", name="You read line 7. Ask the picture").click()
     assert "It agrees with you." in said(page)
+    page.set_viewport_size(PHONE)
+    page.emulate_media(color_scheme="dark")
+    assert barriers(page) == []
+    assert page.evaluate("document.documentElement.scrollWidth") <= PHONE["width"]
     page.get_by_role("button", name="Keep 7, with the picture").click()
     mark = page.get_by_role("button", name="Photograph of reading 1")
     mark.click()
