@@ -138,11 +138,22 @@ def _steady(
         )
         seen = inside & (np.isfinite(moved).mean(axis=0) > _LEAST_SEEN)
         profile = np.full(len(inside), -np.inf)
-        profile[seen] = np.nanpercentile(moved[:, seen], 30, axis=0)
+        profile[seen] = _percentile(moved[:, seen], 0.3)
         at = int(np.argmax(profile))
         if profile[at] > best[0]:
             best = (float(profile[at]), float(strip.along[at]), float(slope))
     return best
+
+
+def _percentile(rows: Array, part: float) -> Array:
+    """What so great a part of each column is below, of what is seen in it."""
+    ordered = np.sort(rows, axis=0)
+    place = part * (np.isfinite(ordered).sum(axis=0) - 1)
+    low = np.floor(place).astype(int)
+    columns = np.arange(rows.shape[1])
+    one, next_one = ordered[low, columns], ordered[np.ceil(place).astype(int), columns]
+    found: Array = one + (place - low) * (next_one - one)
+    return found
 
 
 def _steadied(rows: Array, wanted: Array, least: float) -> tuple[Array, float]:

@@ -10,6 +10,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 
 import numpy as np
+from numpy.typing import NDArray
 from scipy import ndimage
 
 from metrion.core.photo.strip import Array, Strip
@@ -113,27 +114,34 @@ def line_centres(
     band: Band, along: Array, predicted: Array, reach: float
 ) -> Iterator[tuple[int, float, float]]:
     """Near each predicted place the middle of the darkness: number, place, how much there is."""
-    step = along[1] - along[0]
-    for at, place in enumerate(predicted):
-        middle = place
-        for _ in range(3):
-            low = int(np.ceil((middle - reach - along[0]) / step))
-            high = int(np.floor((middle + reach - along[0]) / step)) + 1
-            if low < 0 or high > len(along) or high - low < 3:
-                break
-            dark = band.dark[low:high]
-            if np.isnan(dark).any():
-                break
-            x = along[low:high]
-            ground = np.sort(dark)[: max(2, len(dark) // 3)].mean()
-            weight = np.clip(dark - ground, 0, None) * np.cos(
-                np.clip((x - middle) / reach, -1, 1) * np.pi / 2
-            )
-            total = float(weight.sum())
-            if total <= 1e-6:
-                break
-            middle = float((weight * x).sum() / total)
-            if abs(middle - place) > reach:
-                break
-        else:
-            yield at, middle, total * step
+    step = float(along[1] - along[0])
+    middle, total = np.array(predicted, dtype=np.float64), np.zeros(len(predicted))
+    left = np.flatnonzero(np.isfinite(middle))
+    for _ in range(3):
+        low = np.ceil((middle[left] - reach - along[0]) / step).astype(int)
+        count = np.floor((middle[left] + reach - along[0]) / step).astype(int) + 1 - low
+        fits = (low >= 0) & (low + count <= len(along)) & (count >= 3)
+        left, low, count = left[fits], low[fits], count[fits]
+        if not len(left):
+            return
+        column = np.arange(count.max())
+        inside = column < count[:, None]
+        at = np.minimum(low[:, None] + column, len(along) - 1)
+        dark, x = band.dark[at], along[at]
+        ground = _ground_of(np.where(inside, dark, np.inf), np.maximum(2, count // 3))
+        off = np.clip((x - middle[left, None]) / reach, -1, 1)
+        weight = np.clip(dark - ground[:, None], 0, None) * np.cos(off * np.pi / 2) * inside
+        # Where it is blinded there is neither a middle nor a sum.
+        total[left] = weight.sum(axis=1)
+        middle[left] = (weight * x).sum(axis=1) / np.maximum(total[left], 1e-12)
+        good = (total[left] > 1e-6) & (np.abs(middle[left] - predicted[left]) <= reach)
+        left = left[good]
+    for one in left:
+        yield int(one), float(middle[one]), float(total[one] * step)
+
+
+def _ground_of(dark: Array, few: NDArray[np.integer]) -> Array:
+    """The mean of the few least values of each row."""
+    least = np.cumsum(np.sort(dark, axis=1), axis=1)
+    found: Array = least[np.arange(len(dark)), few - 1] / few
+    return found
