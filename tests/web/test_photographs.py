@@ -132,6 +132,7 @@ def test_a_screw_shows_a_part_of_its_lines_and_says_the_one_near_to_what_was_rea
     desk = Desk(client, SCREW)
     found = desk.ask(desk.read(main="5.5", fine=38), thimble_at(37.1, upward=False))
     assert (found["verdict"], found["line"], found["laid"]["first"]) == ("differs", 37, 35)
+    assert any("5 lines more or less" in one for one in found["sentences"])
     assert found["position"] == pytest.approx(37.1, abs=0.2)
 
 

@@ -660,6 +660,7 @@ photo-agrees = It agrees with you.
 photo-close = It does not tell these lines apart surely: look at both.
 photo-differs = Look at both here, then at the scales again, before you decide which one to keep.
 photo-other-mark = With that line it is another main mark that was passed last: look at it too.
+photo-by-fives = It counts from the long lines, and reads no numerals: it may as well be { $count } lines more or less.
 photo-aslant = It was taken aslant: at one end the lines are seen wider apart than at the other. One scale stands higher than the other, so what meets in the picture may be another line when looked at squarely (parallax). Take it again from straight above.
 photo-in-the-picture = It says what meets in the picture: one scale stands higher than the other, so the camera should look at them from straight above.
 photograph-told = Photograph: line { $line }, the lines meet at { $position } ± { $error }; { $verdict ->

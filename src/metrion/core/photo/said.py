@@ -9,7 +9,7 @@ from fractions import Fraction
 from metrion.core.facts import Fact, Figure, fact
 from metrion.core.photo.answer import Answer, Candidate
 from metrion.core.quantity.photographs import Verdict
-from metrion.core.scales import Indication, Line, Scale
+from metrion.core.scales import Indication, Line, Scale, ScrewScale
 
 _LIKELY, _POSSIBLE = 0.5, 0.05
 """A line as probable as this is the one that meets; one less probable than that is not."""
@@ -63,7 +63,7 @@ def said(answer: Answer, own: Indication, scale: Scale, *, estimates: bool) -> S
         lines.append(Fraction(round(10 * position), 10))
     takes = tuple(_taken(own, line, scale) for line in lines if scale.has_line(line))
     found = Said(answer, verdict, candidates[0].line, position, candidates, takes)
-    return replace(found, sentences=tuple(_sentences(found, own)))
+    return replace(found, sentences=tuple(_sentences(found, own, scale)))
 
 
 def _taken(own: Indication, line: Line, scale: Scale) -> Indication:
@@ -106,7 +106,7 @@ class _Near:
         return (nearest + part) % self.scale.fine_divisions
 
 
-def _sentences(found: Said, own: Indication) -> Iterator[Fact]:
+def _sentences(found: Said, own: Indication, scale: Scale) -> Iterator[Fact]:
     first, *others = [one for one in found.candidates if one.probability >= _POSSIBLE]
     second = others[0] if others else first
     yield fact(
@@ -116,6 +116,8 @@ def _sentences(found: Said, own: Indication) -> Iterator[Fact]:
         position=Figure(f"{found.position or 0.0:.2f}"), error=Figure(found.answer.error_text),
     )  # fmt: skip
     yield fact(f"photo-{found.verdict}")
+    if isinstance(scale, ScrewScale):
+        yield fact("photo-by-fives", count=found.answer.modulo)
     if found.takes and found.takes[0].main != own.main:
         yield fact("photo-other-mark")
     yield fact("photo-aslant" if found.answer.aslant else "photo-in-the-picture")
