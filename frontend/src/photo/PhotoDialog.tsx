@@ -275,9 +275,15 @@ interface OutcomeProps {
 
 /** What may be done with what the picture says: the reader decides. */
 function Outcome({ says, busy, onKeep, onSetEdge, onAnother }: OutcomeProps) {
+  const told = says.verdict !== "cannot-tell";
   return (
     <div className="photo-acts">
-      <Button type="primary" size="large" loading={busy} onClick={() => onKeep()}>
+      <Button
+        type={told ? "primary" : "default"}
+        size="large"
+        loading={busy}
+        onClick={() => onKeep()}
+      >
         {say("photo-keep-own", { own: says.own })}
       </Button>
       {says.takes.map((taken) => (
@@ -288,7 +294,7 @@ function Outcome({ says, busy, onKeep, onSetEdge, onAnother }: OutcomeProps) {
       <Button size="large" type="text" onClick={onSetEdge}>
         {say("photo-edge-again")}
       </Button>
-      <Button size="large" type="text" onClick={onAnother}>
+      <Button size="large" type={told ? "text" : "primary"} onClick={onAnother}>
         {say("photo-another")}
       </Button>
     </div>
