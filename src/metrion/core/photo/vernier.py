@@ -14,7 +14,7 @@ from metrion.core.photo.waves import Band, Counted, bands_of, counted, line_cent
 
 _GUARD = 3.0
 """Pixels on either side of the edge that may belong to the other scale."""
-_LOWER, _FLUSH = 0.005, 1e-5
+_LOWER, _FLUSH = 0.003, 1e-5
 """By what part a fine scale that lies lower looks smaller (its depth over the distance), and one
 that does not lie lower."""
 
@@ -212,22 +212,29 @@ def _at(band: Band, along: Array, places: Array) -> Array:
     return np.interp(places, along, band.dark, left=np.nan, right=np.nan)
 
 
+def _usual(some: Array, part: float, dark: Array) -> float:
+    """What so many of a hundred are below, of some places that can be seen; else of all."""
+    seen = some[np.isfinite(some)]
+    return float(np.percentile(seen if len(seen) > 2 else dark[np.isfinite(dark)], part))
+
+
 def _ends(dark: Array, lines: int, numbers: Array, plane: Plane, edge: Edge, size: float) -> Array:
     """For each line, how likely it is the first one of the fine scale (logarithms)."""
-    inside = dark[np.isfinite(dark)]
-    there = float(np.percentile(inside, 60))
+    # The thumb set its ends near those of the scale.
+    middle = plane.divisions(np.array([edge.length / 2]), np.zeros(1))[0]
+    far = np.abs(plane.start + size * numbers - middle) / (size * lines)
+    there = _usual(dark[far < 0.45], 60, dark)
     spread = max(0.12 * there, 1e-3)
+    stray = np.clip(2 * _usual(np.abs(dark[far > 0.65]), 70, dark), 0.8 * spread, 2 * spread)
     places = np.nan_to_num(dark, nan=there / 2)
     # Glare and dirt may hide a line, or feign one.
     is_line = np.logaddexp(
         np.log(0.9) - 0.5 * ((places - there) / (2.5 * spread)) ** 2, np.log(0.02)
     )
-    is_none = np.logaddexp(np.log(0.9) - 0.5 * (places / (2.0 * spread)) ** 2, np.log(0.02))
+    is_none = np.logaddexp(np.log(0.9) - 0.5 * (places / stray) ** 2, np.log(0.02))
     gain = np.where(np.isfinite(dark), is_line - is_none, 0.0)
     total = np.concatenate([[0.0], np.cumsum(gain)])
     found = np.full(len(numbers), -np.inf)
-    # The thumb set its ends near those of the scale.
-    middle = plane.divisions(np.array([edge.length / 2]), np.zeros(1))[0]
     for at in range(len(numbers) - lines):
         centre = plane.start + size * (numbers[at] + lines / 2)
         off = (centre - middle) / (size * lines)
