@@ -1,5 +1,6 @@
 """Photographs of a reading over HTTP: blind first, said beside it, kept, taken back."""
 
+from collections.abc import Iterator
 from hashlib import sha256
 from io import BytesIO
 from pathlib import Path
@@ -334,8 +335,12 @@ def test_what_has_no_fine_scale_is_not_photographed(client: FlaskClient) -> None
     assert answer.status_code == 422
 
 
-def other_notebook(tmp_path: Path) -> FlaskClient:
-    return create_app(tmp_path / "other").test_client()
+@pytest.fixture
+def other(tmp_path: Path) -> Iterator[FlaskClient]:
+    """Another notebook, empty."""
+    made = create_app(tmp_path / "other")
+    yield made.test_client()
+    made.extensions["notebook"].store.close()
 
 
 def kept(desk: Desk) -> Any:
@@ -346,11 +351,10 @@ def kept(desk: Desk) -> Any:
 
 @pytest.mark.parametrize("form", ["archive", "report.pdf", "/api/archive"])
 def test_photographs_go_along_beside_the_logbook_and_come_back(
-    desk: Desk, tmp_path: Path, form: str
+    desk: Desk, other: FlaskClient, form: str
 ) -> None:
     before = kept(desk)
     file = desk.client.get(form if form.startswith("/") else desk.url(form)).data
-    other = other_notebook(tmp_path)
     taken = other.post("/api/arrivals/take", data=file).json
     [sheet] = [one["id"] for one in taken if one["title"] == "Kite"]
     quantity = other.get(f"/api/sheets/{sheet}").json["quantities"][0]
@@ -369,9 +373,8 @@ def test_the_logbook_itself_refers_to_them_and_holds_none(desk: Desk) -> None:
     assert len(logbook.data) < 4_000
 
 
-def test_one_that_is_not_here_is_said_to_be_missing(desk: Desk, tmp_path: Path) -> None:
+def test_one_that_is_not_here_is_said_to_be_missing(desk: Desk, other: FlaskClient) -> None:
     before = kept(desk)
-    other = other_notebook(tmp_path)
     [taken] = other.post("/api/arrivals/take", data=desk.client.get(desk.url("logbook")).data).json
     sheet = other.get(f"/api/sheets/{taken['id']}").json
     reading = sheet["quantities"][0]["readings"][0]
@@ -381,7 +384,7 @@ def test_one_that_is_not_here_is_said_to_be_missing(desk: Desk, tmp_path: Path) 
 
 
 def test_a_picture_that_is_another_than_its_name_says_is_refused(
-    desk: Desk, tmp_path: Path
+    desk: Desk, other: FlaskClient
 ) -> None:
     before = kept(desk)
     packed = BytesIO(desk.client.get(desk.url("archive")).data)
@@ -390,7 +393,6 @@ def test_a_picture_that_is_another_than_its_name_says_is_refused(
         for name in source.namelist():
             content = source.read(name)
             target.writestr(name, content + b"x" if before["strip"] in name else content)
-    other = other_notebook(tmp_path)
     answer = other.post("/api/arrivals/take", data=changed.getvalue())
     assert answer.status_code == 422
     assert "not the one that its name says" in answer.json["message"]

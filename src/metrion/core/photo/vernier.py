@@ -14,6 +14,8 @@ from metrion.core.photo.waves import Band, Counted, bands_of, counted, line_cent
 
 _GUARD = 3.0
 """Pixels on either side of the edge that may belong to the other scale."""
+_MOSTLY = 70
+"""Per cent of the rows near the edge; where it was set askew, a line is only in some of them."""
 _LOWER, _FLUSH = 0.003, 1e-5
 """By what part a fine scale that lies lower looks smaller (its depth over the distance), and one
 that does not lie lower."""
@@ -175,7 +177,7 @@ def _numbered(
 ) -> Place:  # fmt: skip
     """Which of the fine lines is the zero: where lines are that none is beyond."""
     size = plane.step
-    near = _near(lower, 3)
+    near = _near(lower, 2)
     seen_ends = plane.divisions(strip.along[[0, -1]], np.full(2, -_GUARD))
     low, high = np.sort((seen_ends - plane.start) / size)
     numbers = np.arange(np.ceil(low), np.floor(high) + 1)
@@ -187,7 +189,7 @@ def _numbered(
             _at(band, strip.along, half) + _at(band, strip.along, 2 * places - half)
         )
     with np.errstate(invalid="ignore"):
-        dark = np.nanmedian(seen, axis=0)
+        dark = np.nanpercentile(seen, _MOSTLY, axis=0)
     logs = _ends(dark, lines, numbers, plane, edge, size)
     best = np.exp(logs - logs.max())
     odds = best / best.sum()
