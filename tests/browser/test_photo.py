@@ -138,6 +138,22 @@ def test_what_cannot_be_told_is_said_with_what_to_do(page: Page, desk: str, tmp_
     expect(page.get_by_role("button", name="Choose a picture")).to_be_visible()
 
 
+def test_a_picture_that_was_asked_does_not_wait_for_the_next_reading(
+    page: Page, desk: str, tmp_path: Path
+) -> None:
+    page.goto(desk)
+    taken(page, tmp_path, brightness(7.05))
+    page.keyboard.press("Escape")
+    # One that was not asked yet waits.
+    typed(page, "63", "8")
+    page.get_by_role("button", name="The photograph that waits").click()
+    page.get_by_role("button", name="then ask the picture").click()
+    said(page)
+    page.keyboard.press("Escape")
+    expect(page.get_by_role("button", name="Photograph the scales")).to_be_visible()
+    expect(page.locator("tr.reading")).to_have_count(1)
+
+
 def ends(page: Page) -> list[tuple[float, float]]:
     """Where both ends of the edge are, in pixels of the picture."""
     places = page.locator(".edge-end").evaluate_all(

@@ -136,9 +136,14 @@ export function PhotoDialog({ sheet, quantity, instrument, held, onClose, ...pro
       fail(reason);
     }
   }
+  /** A picture whose reading is on record belongs to no other. */
+  function leave() {
+    if (made !== null) drop();
+    onClose();
+  }
   const busy = keep.isPending || amend.isPending;
   return (
-    <Dialog title={say("photo-title")} width={1080} className="photo-dialog" onCancel={onClose}>
+    <Dialog title={say("photo-title")} width={1080} className="photo-dialog" onCancel={leave}>
       {problem && <Alert type="error" showIcon title={problem} />}
       {!photo && <TakePicture onTaken={take} />}
       {photo && says && (
