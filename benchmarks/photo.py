@@ -1,7 +1,7 @@
 """How well photographs of scales are read: by pattern, by the edge that is proposed, by flaw.
 
-python benchmarks/photo.py 60 prints what docs/measured.md has: so many pictures a pattern, a
-third of them by the edge that is proposed, and half as many a flaw.
+python benchmarks/photo.py 20 prints what docs/measured.md has: so many pictures a row, a
+third of them by the edge that is proposed.
 """
 
 from __future__ import annotations
@@ -158,7 +158,7 @@ def main() -> None:
         )
     print(f"\n| flaw (20 on 19, 2 px) | {head} |\n|---{'|---' * 7}|")
     for name, flaw in FLAWS.items():
-        print(f"| {name} | {row(vernier(20, 19, 40), flaw, max(count // 2, 1))} |", flush=True)
+        print(f"| {name} | {row(vernier(20, 19, 40), flaw, count)} |", flush=True)
 
 
 if __name__ == "__main__":
