@@ -107,6 +107,8 @@ def test_a_fine_scale_above_the_main_scale_is_read_as_well() -> None:
     assert found.zero == pytest.approx((shot.zero[0], SIZE[1] - 1 - shot.zero[1]), abs=4)
     assert found.laid is not None
     assert all(one.out_y < 0 for one in found.laid.rail)
+    proposed = read_photo(turned, above, proposed_edge(turned, above))
+    assert proposed.position == pytest.approx(7.3, abs=0.2)
 
 
 @pytest.mark.parametrize("seed", range(4))
@@ -126,7 +128,7 @@ def test_an_edge_is_proposed_from_which_the_scales_can_be_read(seed: int) -> Non
 
 
 def test_where_no_scale_is_seen_the_edge_lies_within_the_picture() -> None:
-    for picture in (np.full((300, 500), 0.5), np.zeros((40, 60))):
+    for picture in (np.full((300, 500), 0.5), np.zeros((40, 60)), np.ones((1, 1))):
         for shown in (tool(CALIPER), tool(THIMBLE, Kind.SCREW)):
             ends = proposed_edge(picture, shown)
             assert np.isfinite(ends).all()

@@ -218,19 +218,15 @@ def photograph_vernier(
 
 def _met(camera: _Camera, stand: _Stand) -> float:
     """The fine line that meets in a picture where one scale lies below the other."""
-    line = np.linspace(-1, stand.lines + 1, 8 * stand.lines)
+    # Beyond its ends the fine scale is thought to go on: some line always meets.
+    line = np.linspace(-stand.lines, 2 * stand.lines, 24 * stand.lines)
     pixel = np.array([camera.pixels(stand.start + one * stand.step, 0, lower=True) for one in line])
     beneath = np.linalg.inv(camera.to_pixels) @ np.column_stack([pixel, np.ones(len(line))]).T
     passed = beneath[0] / beneath[2] - line * round(stand.step)
     order = np.argsort(passed)
-    whole = np.arange(np.floor(passed.min()), np.ceil(passed.max()) + 1)
-    slope = (line[-1] - line[0]) / (passed[-1] - passed[0])
+    whole = np.arange(np.ceil(passed.min()), np.floor(passed.max()) + 1)
     meets = np.interp(whole, passed[order], line[order])
-    # Beyond the last line what is seen goes on as it was.
-    meets = np.where(whole > passed.max(), line[order][-1] + slope * (whole - passed.max()), meets)
-    meets = np.where(whole < passed.min(), line[order][0] + slope * (whole - passed.min()), meets)
-    best = np.argmin(np.abs(meets - stand.lines / 2))
-    return float(meets[best])
+    return float(meets[np.argmin(np.abs(meets - stand.lines / 2))])
 
 
 def photograph_circle(

@@ -12,11 +12,10 @@ from numpy.typing import NDArray
 from scipy.special import ndtr
 
 from metrion.core.facts import Fact, fact
-from metrion.core.instruments.appearance import Side
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.photo.laid import Laid
 from metrion.core.photo.screw import LONG, met_at
-from metrion.core.photo.strip import Array
+from metrion.core.photo.strip import Array, is_over, turned_over
 from metrion.core.photo.vernier import Zero, place_of
 from metrion.core.scales import Numbering, ScrewScale, VernierScale
 
@@ -85,11 +84,15 @@ def read_photo(picture: Array, tool: Instrument, edge: Array, *, upward: bool = 
             screw along the edge of the thimble.
         upward: whether a thimble counts upward in the picture.
     """
-    if tool.appearance.fine_side is Side.ABOVE and tool.kind is not Kind.SCREW:
-        height = picture.shape[0]
-        below = replace(tool, appearance=replace(tool.appearance, fine_side=Side.BELOW))
-        mirrored = np.column_stack([edge[:, 0], height - 1 - edge[:, 1]])
-        return _mirrored(read_photo(picture[::-1], below, mirrored), height)
+    if is_over(tool):
+        height = len(picture)
+        found = _read(picture[::-1], tool, turned_over(edge, height), upward=upward)
+        return _turned_back(found, height)
+    return _read(picture, tool, edge, upward=upward)
+
+
+def _read(picture: Array, tool: Instrument, edge: Array, *, upward: bool) -> Answer:
+    """See `read_photo`; the main scale lies above the fine one."""
     scale = tool.scale
     height, width = picture.shape
     within = (edge > -0.02 * width) & (edge < 1.02 * np.array([width, height]))
@@ -109,10 +112,10 @@ def read_photo(picture: Array, tool: Instrument, edge: Array, *, upward: bool = 
     return Answer(fact("photo-no-fine-scale"))
 
 
-def _mirrored(answer: Answer, height: int) -> Answer:
-    """What was found in a picture that was turned over, which hides nothing from its lines."""
+def _turned_back(answer: Answer, height: int) -> Answer:
+    """What was found in a picture of this height that had been turned over."""
     zero = answer.zero and (answer.zero[0], height - 1 - answer.zero[1])
-    return replace(answer, zero=zero, laid=answer.laid and answer.laid.mirrored(height))
+    return replace(answer, zero=zero, laid=answer.laid and answer.laid.turned_over(height))
 
 
 def _of_vernier(picture: Array, scale: VernierScale, edge: Array, arc: float) -> Answer:

@@ -11,11 +11,13 @@ from numpy.typing import NDArray
 from scipy import ndimage
 
 from metrion.core.instruments.instrument import Instrument, Kind
-from metrion.core.photo.strip import Array
+from metrion.core.photo.strip import Array, is_over, turned_over
 from metrion.core.scales import ScrewScale, VernierScale
 
 _WIDEST = 1600
 """Pictures are looked at no larger than this."""
+_SMALLEST = 80
+"""Nothing is looked for in a picture of fewer pixels a side."""
 _ROWS = 2
 """So many rows are taken together."""
 _STEEPEST = 0.26
@@ -45,6 +47,16 @@ def proposed_edge(picture: Array, tool: Instrument) -> Array:
 
     Where no scales are seen it lies across the middle: somebody will move it.
     """
+    if min(picture.shape) < _SMALLEST:
+        height, width = picture.shape
+        return np.array([[0.25 * width, 0.5 * height], [0.75 * width, 0.5 * height]])
+    if is_over(tool):
+        return turned_over(_proposed(picture[::-1], tool), len(picture))
+    return _proposed(picture, tool)
+
+
+def _proposed(picture: Array, tool: Instrument) -> Array:
+    """See `proposed_edge`; the main scale lies above the fine one."""
     screw = isinstance(tool.scale, ScrewScale)
     upright = picture.T if screw else picture
     size = max(1.0, upright.shape[1] / _WIDEST)

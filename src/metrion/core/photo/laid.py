@@ -64,7 +64,7 @@ class Laid:
         x, y = corner
         return self._with(lambda one: replace(one, x=one.x / scale + x, y=one.y / scale + y))
 
-    def mirrored(self, height: int) -> Laid:
+    def turned_over(self, height: int) -> Laid:
         """The same in a picture of this height that is turned over, top to bottom."""
         return self._with(lambda one: replace(one, y=height - 1 - one.y, out_y=-one.out_y))
 

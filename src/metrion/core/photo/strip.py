@@ -8,10 +8,23 @@ import numpy as np
 from numpy.typing import NDArray
 from scipy import ndimage
 
+from metrion.core.instruments.appearance import Side
+from metrion.core.instruments.instrument import Instrument, Kind
+
 Array = NDArray[np.float64]
 
 _BRIGHT = 0.4
 """Skewness of the brightness from which lines are bright ones."""
+
+
+def is_over(tool: Instrument) -> bool:
+    """Whether the fine scale of a tool lies above its main scale: then all is turned over."""
+    return tool.appearance.fine_side is Side.ABOVE and tool.kind is not Kind.SCREW
+
+
+def turned_over(points: Array, height: int) -> Array:
+    """Points of a picture of this height where they are once it is turned over, top to bottom."""
+    return np.column_stack([points[:, 0], height - 1 - points[:, 1]])
 
 
 @dataclass(frozen=True)
