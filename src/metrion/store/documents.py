@@ -16,7 +16,7 @@ from metrion.formats.logbook import FORMAT, VERSION, parse_logbook
 from metrion.formats.strict_json import write_json
 from metrion.store.errors import NotHere
 from metrion.store.models import EntryRow, Sheet
-from metrion.store.pictures import find_pictures, names_in
+from metrion.store.pictures import find_pictures
 from metrion.store.records import HEAD, OBSERVATIONS, SECTIONS, Kept, head_of, kept
 
 
@@ -154,5 +154,5 @@ def _by_id(document: Record, section: str) -> dict[str, Record]:
 def filed(session: Session, sheet: Sheet) -> Filed:
     """A sheet as it lies in an archive of many, with its pictures."""
     document = sheet_document(session, sheet)
-    pictures = find_pictures(session, sheet, names_in(document))
+    pictures = find_pictures(session, sheet, document)
     return Filed(sheet.id, sheet.title, _file_of(document), pictures=pictures)

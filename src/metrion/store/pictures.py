@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Collection, Iterable, Iterator, Mapping
+from collections.abc import Iterable, Iterator, Mapping
 from datetime import UTC, datetime
 
 from sqlalchemy import delete, select
@@ -43,8 +43,9 @@ def find_picture(session: Session, sheet: Sheet, name: str) -> bytes:
     return row.content
 
 
-def find_pictures(session: Session, sheet: Sheet, names: Collection[str]) -> dict[str, bytes]:
-    """Those of these pictures that are here, in their order."""
+def find_pictures(session: Session, sheet: Sheet, document: Record) -> dict[str, bytes]:
+    """The pictures that readings of a sheet refer to, in their order; those that are here."""
+    names = names_in(document)
     own = PictureRow.sheet_id == sheet.id, PictureRow.name.in_(names)
     found = {row.name: row.content for row in session.scalars(select(PictureRow).where(*own))}
     return {name: found[name] for name in names if name in found}

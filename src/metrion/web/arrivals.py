@@ -23,7 +23,7 @@ from metrion.store import Damaged
 from metrion.store.arrivals import Arrival, Decision, arrival, take, unpacked
 from metrion.store.documents import filed
 from metrion.store.models import Sheet
-from metrion.store.pictures import find_pictures, names_in
+from metrion.store.pictures import find_pictures
 from metrion.store.sheets import all_sheets
 from metrion.voice import Speaker
 from metrion.web.bodies import Blueprint
@@ -150,7 +150,7 @@ def _report(session: Session, sheet: Sheet, speaker: Speaker) -> Report:
         with contained():
             worked = notebook().worked(session, sheet)
             document = worked.whole.document
-            pictures = find_pictures(session, sheet, names_in(document))
+            pictures = find_pictures(session, sheet, document)
             return handed_in(worked.results, document, speaker, date=date, pictures=pictures)
     except Damaged as damage:
         return _told(sheet.title or speaker.text("report-untitled"), damage, speaker)

@@ -39,7 +39,7 @@ from metrion.web.bodies import Blueprint
 from metrion.web.entries import seen_version
 from metrion.web.notebook import Worked, notebook
 from metrion.web.present import change_view
-from metrion.web.present.photographs import edge_of, says_view
+from metrion.web.present.photographs import says_view
 from metrion.web.schemas import (
     EdgeView,
     PhotographAskedView,
@@ -170,20 +170,12 @@ def _room(document: Record, observation: Observation, found: Evidence) -> None:
 
 def _record(asked: PhotographAskedView, found: Evidence, shown: _Shown, told: Said) -> Record:
     screw = shown.measurement.instrument.kind is Kind.SCREW
-    answer = told.answer
-    kept = Photograph(
-        strip=found.strip.name, whole=found.whole.name,
+    kept = replace(
+        told.noted, strip=found.strip.name, whole=found.whole.name,
         edge=" ".join(f"{one:.1f}" for one in found.edge.ravel()),
         thimble=str(asked.thimble) if screw else "", look=asked.look,
         at=datetime.now(UTC).isoformat(timespec="seconds"),
-        own=shown.observation.indications[shown.at].line_text, verdict=told.verdict,
     )  # fmt: skip
-    if told.position is not None:
-        kept = replace(
-            kept, line=str(told.line), position=f"{told.position:.2f}",
-            standard_error=answer.error_text,
-            probability=f"{answer.candidates[0].probability:.2f}",
-        )  # fmt: skip
     named = {one.name: getattr(kept, one.name) for one in fields_of(Photograph)}
     return {name: str(value) for name, value in named.items() if value}
 
@@ -212,7 +204,7 @@ def ask_again(sheet: str, reading: str, strip: str) -> PhotographSaysView:
     photograph = next((one for one in observation.noted.photographs if one.strip == strip), None)
     if photograph is None:
         raise NotHere("picture", strip)
-    edge = np.array(edge_of(photograph) or [0.0] * 4).reshape(2, 2)
+    edge = np.array(photograph.ends or [0.0] * 4).reshape(2, 2)
     shown = _shown(worked, reading, photograph.look)
     return shown.view(shown.said(content, edge, upward=photograph.thimble != Growth.DOWN))
 

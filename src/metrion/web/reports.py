@@ -22,7 +22,7 @@ from metrion.report.render import (
     markdown_text,
     pdf_file,
 )
-from metrion.store.pictures import find_pictures, names_in
+from metrion.store.pictures import find_pictures
 from metrion.store.sheets import find_sheet
 from metrion.web.bodies import Blueprint
 from metrion.web.damage import contained
@@ -32,17 +32,22 @@ from metrion.web.schemas import WantedView, schema_of
 blueprint = Blueprint("reports", __name__, url_prefix="/api/sheets/<sheet>")
 
 
-def _report(sheet: str, wanted: WantedView) -> tuple[Report, Worked]:
-    """The report, and the sheet worked out. 404 for a sheet or quantity that is not here."""
+def _report(sheet: str, wanted: WantedView, *, carries: bool = False) -> tuple[Report, Worked]:
+    """The report, and the sheet worked out. 404 for a sheet or quantity that is not here.
+
+    Args:
+        carries: whether its form carries the pictures of readings, seen in it or not.
+    """
     with notebook().store.reading() as session:
         found = find_sheet(session, sheet)
         worked = notebook().worked(session, found)
-        pictures = find_pictures(session, found, names_in(worked.whole.document))
+        document = worked.whole.document
+        needed = carries or wanted.photographs
+        pictures = find_pictures(session, found, document) if needed else {}
     if wanted.quantity is not None:
         worked.quantity(wanted.quantity)
     date = datetime.now(UTC).date().isoformat()
     speaker = notebook().speaker()
-    document = worked.whole.document
     report = handed_in(
         worked.results, document, speaker,
         date=date, quantity=wanted.quantity, length=wanted.length,
@@ -80,7 +85,7 @@ def report_page(wanted: WantedView, sheet: str) -> Response:
 @contained()
 def report_pdf(wanted: WantedView, sheet: str) -> Response:
     """The report as PDF, on A4 or Letter."""
-    report, worked = _report(sheet, wanted)
+    report, worked = _report(sheet, wanted, carries=True)
     content = pdf_file(report, wanted.paper)
     return _saved(content, "application/pdf", f"{file_name(worked.title)}.pdf")
 

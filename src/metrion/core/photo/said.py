@@ -8,7 +8,7 @@ from fractions import Fraction
 
 from metrion.core.facts import Fact, Figure, fact
 from metrion.core.photo.answer import Answer, Candidate
-from metrion.core.quantity.photographs import Verdict
+from metrion.core.quantity.photographs import Photograph, Verdict
 from metrion.core.scales import Indication, Line, Scale, ScrewScale
 
 _LIKELY, _POSSIBLE = 0.5, 0.05
@@ -23,6 +23,7 @@ class Said:
 
     Attributes:
         answer: of the picture alone.
+        own: what was read.
         verdict: how it stands to what was read.
         line: the line that it says, of those that look alike to it the nearest to what was read;
             None where it cannot tell.
@@ -33,12 +34,24 @@ class Said:
     """
 
     answer: Answer
+    own: Indication
     verdict: Verdict
     line: int | None
     position: float | None
     candidates: tuple[Candidate, ...] = ()
     takes: tuple[Indication, ...] = ()
     sentences: tuple[Fact, ...] = ()
+
+    @property
+    def noted(self) -> Photograph:
+        """What is noted of it with the reading."""
+        if self.line is None or self.position is None:
+            return Photograph(own=self.own.line_text, verdict=self.verdict)
+        return Photograph(
+            own=self.own.line_text, verdict=self.verdict, line=str(self.line),
+            position=f"{self.position:.2f}", standard_error=self.answer.error_text,
+            probability=f"{self.candidates[0].probability:.2f}",
+        )  # fmt: skip
 
 
 def said(answer: Answer, own: Indication, scale: Scale, *, estimates: bool) -> Said:
@@ -48,7 +61,7 @@ def said(answer: Answer, own: Indication, scale: Scale, *, estimates: bool) -> S
         estimates: whether positions between lines may be estimated.
     """
     if answer.position is None or answer.error is None or answer.line is None:
-        return Said(answer, Verdict.CANNOT_TELL, None, None, sentences=(answer.why,))
+        return Said(answer, own, Verdict.CANNOT_TELL, None, None, sentences=(answer.why,))
     near = _Near(answer.modulo, scale, own)
     candidates = tuple(replace(one, line=near.line(one.line)) for one in answer.candidates)
     chance = sum(one.probability for one in candidates if near.is_own(one.line))
@@ -62,8 +75,8 @@ def said(answer: Answer, own: Indication, scale: Scale, *, estimates: bool) -> S
     if estimates and scale.estimable():
         lines.append(Fraction(round(10 * position), 10))
     takes = tuple(_taken(own, line, scale) for line in lines if scale.has_line(line))
-    found = Said(answer, verdict, candidates[0].line, position, candidates, takes)
-    return replace(found, sentences=tuple(_sentences(found, own, scale)))
+    found = Said(answer, own, verdict, candidates[0].line, position, candidates, takes)
+    return replace(found, sentences=tuple(_sentences(found, scale)))
 
 
 def _taken(own: Indication, line: Line, scale: Scale) -> Indication:
@@ -106,11 +119,11 @@ class _Near:
         return (nearest + part) % self.scale.fine_divisions
 
 
-def _sentences(found: Said, own: Indication, scale: Scale) -> Iterator[Fact]:
+def _sentences(found: Said, scale: Scale) -> Iterator[Fact]:
     first, *others = [one for one in found.candidates if one.probability >= _POSSIBLE]
     second = others[0] if others else first
     yield fact(
-        "photo-says", count=1 + len(others), own=Figure(own.line_words),
+        "photo-says", count=1 + len(others), own=Figure(found.own.line_words),
         line=first.line, odds=_odds(first.probability),
         other=second.line, others=_odds(second.probability),
         position=Figure(f"{found.position or 0.0:.2f}"), error=Figure(found.answer.error_text),
@@ -118,7 +131,7 @@ def _sentences(found: Said, own: Indication, scale: Scale) -> Iterator[Fact]:
     yield fact(f"photo-{found.verdict}")
     if isinstance(scale, ScrewScale):
         yield fact("photo-by-fives", count=found.answer.modulo)
-    if found.takes and found.takes[0].main != own.main:
+    if found.takes and found.takes[0].main != found.own.main:
         yield fact("photo-other-mark")
     yield fact("photo-aslant" if found.answer.aslant else "photo-in-the-picture")
 

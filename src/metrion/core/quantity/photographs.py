@@ -54,6 +54,15 @@ class Photograph:
     rest: Rest = rest(default=NOTHING)
 
     @property
+    def ends(self) -> tuple[float, float, float, float] | None:
+        """Both ends of the edge, x1 y1 x2 y2; None if they were noted otherwise."""
+        try:
+            x1, y1, x2, y2 = map(float, self.edge.split())
+        except ValueError:
+            return None
+        return x1, y1, x2, y2
+
+    @property
     def says(self) -> Fact:
         """What it said, beside what had been read before it spoke."""
         if not self.line:

@@ -80,16 +80,7 @@ def photograph_view(photograph: Photograph) -> PhotographView:
         whole=photograph.whole,
         look=photograph.look,
         at=photograph.at,
-        edge=edge_of(photograph),
+        edge=list(photograph.ends or ()),
         verdict=photograph.verdict,
         words=say(photograph.says),
     )
-
-
-def edge_of(photograph: Photograph) -> list[float]:
-    """Both ends of the edge in the strip, x1 y1 x2 y2; empty if they were noted otherwise."""
-    try:
-        found = [float(one) for one in photograph.edge.split()]
-    except ValueError:
-        return []
-    return found if len(found) == 4 else []
