@@ -6,7 +6,7 @@ import { sheetKey } from "./keys";
 import { keepAnswer, type SheetChange } from "./merged";
 
 /** Something that changes a sheet; it comes to the sheet as it is then. */
-function useSheetChange<Given>(change: (given: Given) => Promise<Sheet | SheetChange>) {
+export function useSheetChange<Given>(change: (given: Given) => Promise<Sheet | SheetChange>) {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: async (given: Given) => keepAnswer(queries, await change(given)),

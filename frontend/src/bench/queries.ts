@@ -1,6 +1,6 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { keepPreviousData, useMutation, useQuery } from "@tanstack/react-query";
 
-import { body, client, keepAnswer, newId, type Schemas } from "../api";
+import { body, client, newId, useSheetChange, type Schemas } from "../api";
 
 /** What lies at the bench. */
 export function useDrawer() {
@@ -25,50 +25,35 @@ export function useStanding(simulated: string) {
 
 /** A sheet for a tool and a part of a new bench. */
 export function useBeginBench() {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: async (chosen: Omit<Schemas["Begin"], "id">) =>
-      keepAnswer(
-        queries,
-        await body(client.POST("/api/bench/sheets", { body: { ...chosen, id: newId() } })),
-      ),
-  });
+  return useSheetChange((chosen: Omit<Schemas["Begin"], "id">) =>
+    body(client.POST("/api/bench/sheets", { body: { ...chosen, id: newId() } })),
+  );
 }
 
 /** Another part at the bench of a sheet; its quantity has the id that is given. */
 export function useAnotherPart(sheet: string) {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: async (chosen: Schemas["Begin"]) =>
-      keepAnswer(
-        queries,
-        await body(
-          client.POST("/api/bench/sheets/{sheet}/quantities", {
-            params: { path: { sheet } },
-            body: chosen,
-          }),
-        ),
-      ),
-  });
+  return useSheetChange((chosen: Schemas["Begin"]) =>
+    body(
+      client.POST("/api/bench/sheets/{sheet}/quantities", {
+        params: { path: { sheet } },
+        body: chosen,
+      }),
+    ),
+  );
 }
 
 /** Sends what a display shows through the door for devices. */
 export function useDataButton(sheet: string, quantity: string) {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: async ({ shown, simulated }: { shown: string; simulated: string }) =>
-      keepAnswer(
-        queries,
-        await body(
-          client.POST("/api/readings", {
-            params: { query: { sheet, quantity, simulated } },
-            body: `${shown}\n` as never,
-            bodySerializer: (text: unknown) => text as string,
-            headers: { "Content-Type": "text/plain" },
-          }),
-        ),
-      ),
-  });
+  return useSheetChange(({ shown, simulated }: { shown: string; simulated: string }) =>
+    body(
+      client.POST("/api/readings", {
+        params: { query: { sheet, quantity, simulated } },
+        body: `${shown}\n` as never,
+        bodySerializer: (text: unknown) => text as string,
+        headers: { "Content-Type": "text/plain" },
+      }),
+    ),
+  );
 }
 
 /** The truth, once it is asked for. */

@@ -77,7 +77,7 @@ export function Stage(props: Props) {
     );
   const recording = useRecording({ ...props, changing, afresh: again !== null, begin, fail });
   const keepFineAs = (fineAs: FineAs) => tool.mutate({ seen: instrument, fine_as: fineAs });
-  const { desk, positions, given, give } = recording;
+  const { desk, positions, given, give, record } = recording;
   const { answer, entry } = desk;
   const { before, more: others } = positions;
   const setPlace = useCallback((place: string) => give({ place }), [give]);
@@ -101,7 +101,6 @@ export function Stage(props: Props) {
   const ending = paired
     ? pairEnding(positions, instrument, answer, recording.takeBack)
     : singleEnding(<ZeroTerm {...{ sheet, quantity, instrument }} onLooked={begin} />, answer);
-  const { record } = recording;
   const ready = recordable(desk, instrument);
   const task = taskOf(reopened, quantity);
   const question = props.asked && !changing && isEmpty(entry) && (
@@ -134,12 +133,9 @@ export function Stage(props: Props) {
         question={!narrow && question}
         onLeave={reopened ? props.onDone : undefined}
         beside={
-          !paired &&
-          !changing &&
-          instrument.kind !== "plain" && (
+          !changing && (
             <PhotoAtEquation
-              sheet={sheet.id}
-              {...{ quantity, instrument }}
+              {...{ sheet, quantity, instrument }}
               entered={ready ? recording.outcome : ""}
               onRecord={record}
             />
@@ -152,9 +148,7 @@ export function Stage(props: Props) {
           onPlace={setPlace}
           onPicked={begin}
         />
-        <Button type="text" aria-expanded={more} onClick={() => setMore(!more)}>
-          {more ? say("desk-less") : say("desk-more")}
-        </Button>
+        <MoreButton more={more} onMore={setMore} />
         <Button
           type="primary"
           size="large"
@@ -181,6 +175,15 @@ export function Stage(props: Props) {
         />
       )}
     </section>
+  );
+}
+
+/** Opens and closes the blanks that are seldom filled. */
+function MoreButton({ more, onMore }: { more: boolean; onMore: (more: boolean) => void }) {
+  return (
+    <Button type="text" aria-expanded={more} onClick={() => onMore(!more)}>
+      {more ? say("desk-less") : say("desk-more")}
+    </Button>
   );
 }
 

@@ -2,13 +2,14 @@ import { CameraOutlined } from "@ant-design/icons";
 import { Button } from "antd";
 import { useState } from "react";
 
-import type { Instrument, Quantity } from "../api";
+import type { Instrument, Quantity, Sheet } from "../api";
 import { DRAWN } from "../app/icons";
 import { say } from "../voice";
-import { PhotoDialog, usePhoto } from "./PhotoDialog";
+import { PhotoDialog } from "./PhotoDialog";
+import { usePhoto } from "./usePhoto";
 
 interface Props {
-  sheet: string;
+  sheet: Pick<Sheet, "id">;
   quantity: Quantity;
   instrument: Instrument;
   /** Records what is at the equation; its id, or null where nothing can be recorded yet. */
@@ -18,10 +19,12 @@ interface Props {
 }
 
 /** Beside the equation: a photograph of what is being read, which speaks after the reader. */
-export function PhotoAtEquation(props: Props) {
-  const { sheet, instrument } = props;
+export function PhotoAtEquation({ sheet, ...props }: Props) {
+  const { quantity, instrument } = props;
   const [open, setOpen] = useState(false);
-  const held = usePhoto(sheet, instrument);
+  const held = usePhoto(sheet.id, instrument);
+  // Looks of a pair are photographed once they are on record: a picture shows one of them.
+  if (quantity.sort !== "single" || instrument.kind === "plain") return null;
   return (
     <>
       <Button
@@ -33,7 +36,15 @@ export function PhotoAtEquation(props: Props) {
         title={say(held.photo ? "photo-button-held" : "photo-button")}
         onClick={() => setOpen(true)}
       />
-      {open && <PhotoDialog {...props} reading={null} held={held} onClose={() => setOpen(false)} />}
+      {open && (
+        <PhotoDialog
+          {...props}
+          sheet={sheet.id}
+          reading={null}
+          held={held}
+          onClose={() => setOpen(false)}
+        />
+      )}
     </>
   );
 }

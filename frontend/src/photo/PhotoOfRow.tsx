@@ -1,5 +1,6 @@
 import type { Instrument, Quantity, Reading } from "../api";
-import { PhotoDialog, usePhoto } from "./PhotoDialog";
+import { PhotoDialog } from "./PhotoDialog";
+import { usePhoto } from "./usePhoto";
 
 interface Props {
   sheet: string;

@@ -4,6 +4,7 @@ import { useRef, useState, type DragEvent } from "react";
 
 import { useAtBench } from "../bench/AtBench";
 import { DRAWN } from "../app/icons";
+import { PickedFile } from "../app/PickedFile";
 import { say } from "../voice";
 import { LiveCamera } from "./LiveCamera";
 import { useSnapshot } from "./queries";
@@ -46,8 +47,19 @@ export function TakePicture({ onTaken }: Props) {
     <div className="take-picture" onDragOver={(event) => event.preventDefault()} onDrop={drop}>
       <p>{say("photo-how-to-take-it")}</p>
       {refused && <Alert type="warning" showIcon title={refused} />}
-      <PickedFile input={file} label={say("photo-a-picture")} onPicked={onTaken} />
-      <PickedFile input={camera} label={say("photo-from-camera")} camera onPicked={onTaken} />
+      <PickedFile
+        input={file}
+        label={say("photo-a-picture")}
+        accept={PICTURES}
+        onPicked={onTaken}
+      />
+      <PickedFile
+        input={camera}
+        label={say("photo-from-camera")}
+        accept={PICTURES}
+        camera
+        onPicked={onTaken}
+      />
       <p className="take-ways">
         <BenchCamera onTaken={onTaken} />
         <Button
@@ -63,31 +75,6 @@ export function TakePicture({ onTaken }: Props) {
       </p>
       <p className="quiet">{say("photo-or-drop")}</p>
     </div>
-  );
-}
-
-interface PickedFileProps {
-  input: React.RefObject<HTMLInputElement | null>;
-  label: string;
-  camera?: boolean;
-  onPicked: (picture: Blob) => void;
-}
-
-function PickedFile({ input, label, camera = false, onPicked }: PickedFileProps) {
-  return (
-    <input
-      ref={input}
-      type="file"
-      hidden
-      accept={PICTURES}
-      aria-label={label}
-      {...(camera ? { capture: "environment" as const } : {})}
-      onChange={(event) => {
-        const picked = event.target.files?.[0];
-        if (picked) onPicked(picked);
-        event.target.value = "";
-      }}
-    />
   );
 }
 

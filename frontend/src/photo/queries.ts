@@ -1,6 +1,6 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQuery } from "@tanstack/react-query";
 
-import { body, client, keepAnswer, type Schemas, type Seen, type Sheet } from "../api";
+import { body, client, useSheetChange, type Schemas, type Seen, type Sheet } from "../api";
 import type { Ends } from "./edge";
 
 export type Says = Schemas["PhotographSays"];
@@ -67,40 +67,28 @@ const at = (sheet: string, { id, version }: Seen) => ({
 
 /** Keeps a picture with its reading. */
 export function useKeepPhotograph(sheet: string) {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: async ({ seen, asked }: { seen: Seen; asked: Asked }) => {
-      const { path, headers } = at(sheet, seen);
-      return keepAnswer(
-        queries,
-        await body(
-          client.POST("/api/sheets/{sheet}/readings/{reading}/photographs", {
-            params: { path, query: queryOf(asked) },
-            headers: { ...headers, ...typeOf(asked.picture) },
-            ...asBody(asked.picture),
-          }),
-        ),
-      );
-    },
+  return useSheetChange(({ seen, asked }: { seen: Seen; asked: Asked }) => {
+    const { path, headers } = at(sheet, seen);
+    return body(
+      client.POST("/api/sheets/{sheet}/readings/{reading}/photographs", {
+        params: { path, query: queryOf(asked) },
+        headers: { ...headers, ...typeOf(asked.picture) },
+        ...asBody(asked.picture),
+      }),
+    );
   });
 }
 
 /** Takes a picture away from its reading. */
 export function useRemovePhotograph(sheet: string) {
-  const queries = useQueryClient();
-  return useMutation({
-    mutationFn: async ({ seen, strip }: { seen: Seen; strip: string }) => {
-      const { path, headers } = at(sheet, seen);
-      return keepAnswer(
-        queries,
-        await body(
-          client.DELETE("/api/sheets/{sheet}/readings/{reading}/photographs/{strip}", {
-            params: { path: { ...path, strip } },
-            headers,
-          }),
-        ),
-      );
-    },
+  return useSheetChange(({ seen, strip }: { seen: Seen; strip: string }) => {
+    const { path, headers } = at(sheet, seen);
+    return body(
+      client.DELETE("/api/sheets/{sheet}/readings/{reading}/photographs/{strip}", {
+        params: { path: { ...path, strip } },
+        headers,
+      }),
+    );
   });
 }
 

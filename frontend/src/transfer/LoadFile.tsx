@@ -2,6 +2,7 @@ import { App, Button } from "antd";
 import { useEffect, useRef, useState } from "react";
 
 import { ApiError, type Arrival, type TableFit } from "../api";
+import { PickedFile } from "../app/PickedFile";
 import { ArrivalsDialog } from "./ArrivalsDialog";
 import { Faults } from "./Faults";
 import "./transfer.css";
@@ -49,16 +50,11 @@ export function LoadFile() {
   const dropped = useDrop(take);
   return (
     <>
-      <input
-        ref={input}
-        type="file"
-        hidden
+      <PickedFile
+        input={input}
         accept={`.json,.zip,.pdf,application/json,application/zip,application/pdf,${TABLES}`}
-        aria-label={say("transfer-logbook-file")}
-        onChange={(event) => {
-          take(event.target.files?.[0]);
-          event.target.value = "";
-        }}
+        label={say("transfer-logbook-file")}
+        onPicked={take}
       />
       <Button onClick={() => input.current?.click()} loading={look.isPending || fits.isPending}>
         {look.progress

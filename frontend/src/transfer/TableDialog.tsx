@@ -4,6 +4,7 @@ import { type ReactNode, useEffect, useEffectEvent, useRef, useState } from "rea
 import { ApiError, type TableFound } from "../api";
 import { type Asked, useTable } from "./useTable";
 import { Dialog } from "../app/overlays";
+import { PickedFile } from "../app/PickedFile";
 import { say } from "../voice";
 
 interface Props {
@@ -116,17 +117,11 @@ function ChooseTable({ file, loading, onChosen }: ChooseTableProps) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
-      <input
-        ref={input}
-        type="file"
-        hidden
+      <PickedFile
+        input={input}
         accept={TABLES}
-        aria-label={say("transfer-table-file")}
-        onChange={(event) => {
-          const picked = event.target.files?.[0];
-          if (picked) onChosen(picked);
-          event.target.value = "";
-        }}
+        label={say("transfer-table-file")}
+        onPicked={onChosen}
       />
       <p>
         <Button onClick={() => input.current?.click()} loading={loading}>
