@@ -7,6 +7,7 @@ from flask.testing import FlaskClient
 
 from metrion.demo import prepare
 from metrion.web import create_app
+from tests.web.photographed import Desk
 
 
 @pytest.fixture
@@ -21,3 +22,9 @@ def app(tmp_path: Path) -> Iterator[Flask]:
 @pytest.fixture
 def client(app: Flask) -> FlaskClient:
     return app.test_client()
+
+
+@pytest.fixture
+def desk(client: FlaskClient) -> Desk:
+    """A sheet with one quantity to be measured with a caliper."""
+    return Desk(client)
