@@ -154,6 +154,20 @@ def test_a_picture_that_was_asked_does_not_wait_for_the_next_reading(
     expect(page.locator("tr.reading")).to_have_count(1)
 
 
+def test_the_key_pad_does_not_say_that_the_old_figure_is_kept(
+    page: Page, desk: str, tmp_path: Path
+) -> None:
+    page.set_viewport_size(PHONE)
+    page.goto(desk)
+    typed(page, "63", "8")
+    taken(page, tmp_path, brightness(7.05))
+    page.get_by_role("button", name="then ask the picture").click()
+    said(page)
+    page.get_by_role("button", name="Take 7 instead").click()
+    expect(page.locator("tr.reading .part-fine .figures")).to_have_text("7")
+    expect(page.get_by_role("group", name="key pad").locator("output")).to_have_text("…")
+
+
 def ends(page: Page) -> list[tuple[float, float]]:
     """Where both ends of the edge are, in pixels of the picture."""
     places = page.locator(".edge-end").evaluate_all(

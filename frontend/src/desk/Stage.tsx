@@ -63,7 +63,7 @@ export function Stage(props: Props) {
   const again = reopened?.to === "again" ? reopened.reading : null;
   const changing = reopened && !looked ? reopened.reading : null;
   const { message } = App.useApp();
-  const tool = useAmendInstrument(props.sheet.id);
+  const tool = useAmendInstrument(sheet.id);
   const { singleKeys } = useChosen();
   const narrow = useNarrow();
   const whole = useWhole<HTMLElement>();
@@ -138,6 +138,7 @@ export function Stage(props: Props) {
               {...{ sheet, quantity, instrument }}
               entered={ready ? recording.outcome : ""}
               onRecord={record}
+              onTaken={recording.unconfirm}
             />
           )
         }

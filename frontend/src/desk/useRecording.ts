@@ -147,7 +147,9 @@ export function useRecording(props: Recorded) {
   useEffect(() => {
     if (eager.current && desk.settled) withAnswer();
   });
-  return { desk, positions, given, give, outcome, confirmed, takeBack, record };
+  /** What was kept last was changed since. */
+  const unconfirm = () => setConfirmed("");
+  return { desk, positions, given, give, outcome, confirmed, unconfirm, takeBack, record };
 }
 
 /** What was done at a simulated bench, and where the part was held if nothing else was said. */

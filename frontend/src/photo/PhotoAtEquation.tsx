@@ -16,6 +16,8 @@ interface Props {
   onRecord: () => string | null;
   /** What would be recorded; empty where nothing can be yet. */
   entered: string;
+  /** What was recorded is changed to what the picture says. */
+  onTaken: () => void;
 }
 
 /** Beside the equation: a photograph of what is being read, which speaks after the reader. */

@@ -23,6 +23,8 @@ interface Props {
   onRecord?: () => string | null;
   /** What would be recorded; empty where nothing can be yet. */
   entered?: string;
+  /** What was recorded is changed to what the picture says. */
+  onTaken?: () => void;
   held: ReturnType<typeof usePhoto>;
   onClose: () => void;
 }
@@ -64,7 +66,10 @@ export function PhotoDialog({ sheet, quantity, instrument, held, onClose, ...pro
           <Outcome
             says={says}
             busy={asking.busy}
-            onKeep={(taken) => reading && void asking.keep(reading, done, taken)}
+            onKeep={(taken) => {
+              if (taken) props.onTaken?.();
+              if (reading) void asking.keep(reading, done, taken);
+            }}
             onSetEdge={() => setSays(null)}
             onAnother={() => {
               setSays(null);
