@@ -273,12 +273,13 @@ def _sentences(
 
 
 def _indication(instrument: Instrument, indication: Indication) -> Iterator[Fact]:
-    if near := near_mark(instrument, indication):
-        yield near
+    """What to look at again: where the tool cannot be, no mark near by is worth a word."""
     if instrument.range and not instrument.can_reach(instrument.reading(indication)):
         low, high = instrument.range
         most = Figure(instrument.with_unit(high))
         yield fact("that-is-out-of-range", tool=Name(instrument.name), low=low, high=most)
+    elif near := near_mark(instrument, indication):
+        yield near
 
 
 def _line(instrument: Instrument, line: Line) -> Fact:
