@@ -8,12 +8,9 @@ import numpy as np
 
 from metrion.core.bench.bench import Bench
 from metrion.core.camera.flaws import Flaws
-from metrion.core.camera.pictures import (
-    Shot,
-    photograph_circle,
-    photograph_screw,
-    photograph_vernier,
-)
+from metrion.core.camera.lens import Shot
+from metrion.core.camera.pictures import photograph_circle, photograph_vernier
+from metrion.core.camera.screw import photograph_screw
 from metrion.core.instruments.instrument import Kind
 from metrion.core.scales import ScrewScale, VernierScale
 

@@ -25,7 +25,7 @@ class Flaws:
         shadow: how much darker one side is, from 0 to 1.
         dirt: how many scratches there are.
         thumb: how many pixels the ends of the edge are off, standard deviation.
-        height: how far the fine scale lies below a straight main scale, in main divisions.
+        height: how far a fine scale lies below a main scale, in main divisions.
     """
 
     turned: float = 0.0
