@@ -110,8 +110,8 @@ def test_a_picture_is_turned_upright_and_too_large_a_one_is_refused(shot: Shot) 
         read_picture(huge.getvalue())
 
 
-@pytest.mark.parametrize(("position", "printed"), [(19.9999, "0.000"), (6.9404, "6.940")])
+@pytest.mark.parametrize(("position", "printed"), [(19.99999, "0.0000"), (6.94041, "6.9404")])
 def test_a_position_is_written_within_its_turn(position: float, printed: str) -> None:
-    answer = Answer(fact("photo-by-lines", count=20), position, 0.0123, 20)
+    answer = Answer(fact("photo-by-lines", count=20), position, 0.01234, 20)
     record = answer_record(answer, "")
-    assert (record["position"], record["standard_error"]) == (printed, "0.012")
+    assert (record["position"], record["standard_error"]) == (printed, "0.0123")

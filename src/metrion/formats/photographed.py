@@ -20,6 +20,8 @@ from metrion.formats.logbook.known import Known
 
 _LONGEST_NAME = 4_096
 _LARGEST_PIXEL = 1e5
+_PLACES = 4
+"""Decimals of a position and its error: a thimble is read to a thousandth of a line."""
 
 
 @dataclass(frozen=True)
@@ -82,12 +84,14 @@ def answer_record(answer: Answer, words: str) -> Record:
     """What is answered."""
     told = answer.position is not None and answer.error is not None
     # What is rounded up to a whole turn is its beginning.
-    position = round(answer.position, 3) % answer.modulo if answer.position is not None else 0.0
+    position = (
+        round(answer.position, _PLACES) % answer.modulo if answer.position is not None else 0.0
+    )
     return {
         "verdict": "line" if told else "cannot-tell",
         "why": words,
-        "position": f"{position:.3f}" if told else None,
-        "standard_error": f"{answer.error:.3f}" if told else None,
+        "position": f"{position:.{_PLACES}f}" if told else None,
+        "standard_error": f"{answer.error:.{_PLACES}f}" if told else None,
         "modulo": answer.modulo if told else None,
         "line": answer.line,
         "candidates": [

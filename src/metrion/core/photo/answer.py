@@ -177,7 +177,7 @@ def _of_screw(picture: Array, scale: ScrewScale, edge: Array, *, upward: bool) -
     met = met_at(picture, edge, scale.fine_divisions)
     if met is None or met.clear[0] < _FAINT or met.clear[1] < 1.0:
         return Answer(fact("photo-no-lines"))
-    error = float(np.hypot(met.error, 6 * _at_best(met.pitch)))
+    error = float(np.hypot(met.error, _at_best(met.pitch)))
     if error > _LARGEST_ERROR:
         return Answer(fact("photo-too-coarse"))
     if max(met.longs) < _LEAST_ODDS:

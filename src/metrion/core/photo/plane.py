@@ -6,10 +6,12 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from metrion.core.photo.strip import Array
+from metrion.core.photo.fit import covariance, spread_of, trusted
+from metrion.core.photo.strip import Array, Edge
 
 _ROUNDS = 12
-_TUKEY = 4.0
+_WIDEST = 1.2
+"""Radians from the middle of a circle beyond which nothing of it is in a picture."""
 
 
 @dataclass(frozen=True)
@@ -29,12 +31,45 @@ class Marks:
 
 
 @dataclass(frozen=True)
-class Plane:
-    """Main divisions at every place: ``u (d x + e y + 1) = a x + b y + c``.
+class Ruling:
+    """How the lines of a main scale are ruled: side by side, or through the centre of a circle.
+
+    Where a line crosses a straight edge tells all of both; across a circle these places are apart
+    like tangents, whatever the camera does, since it keeps lines through one point as they are.
 
     Attributes:
-        terms: a, b, c, d, e, with x and y in parts of ``size``.
-        size: in pixels.
+        edge: along which they are, in a picture.
+        arc: of a circle, one main division in radians; 0 where the scale is straight.
+    """
+
+    edge: Edge
+    arc: float = 0.0
+
+    def crossing(self, divisions: Array) -> Array:
+        """Where lines so many divisions from the middle cross a straight edge, in divisions."""
+        angle = np.clip(self.arc * divisions, -_WIDEST, _WIDEST)
+        found: Array = np.tan(angle) / self.arc if self.arc else divisions
+        return found
+
+    def divisions(self, crossing: Array) -> Array:
+        """The converse of `crossing`."""
+        found: Array = np.arctan(self.arc * crossing) / self.arc if self.arc else crossing
+        return found
+
+    def flat(self, along: Array, off: Array) -> tuple[Array, Array]:
+        """Places in parts of the length of the edge."""
+        x, y = self.edge.flat(along, off)
+        return x / self.edge.length, y / self.edge.length
+
+
+@dataclass(frozen=True)
+class Plane:
+    """Main divisions at every place: ``u (d x + e y + 1) = a x + b y + c`` for their crossing u.
+
+    Attributes:
+        ruling: of the main scale.
+        terms: a, b, c, d, e.
+        middle: main divisions from which crossings count.
         start: where line 0 of the fine scale lies, in main divisions.
         step: from each fine line to the next as they are seen: what lies lower looks smaller.
         centre: the fine line about which that was found.
@@ -42,8 +77,9 @@ class Plane:
         spread: the usual distance of a line from where it should be, in main divisions.
     """
 
+    ruling: Ruling
     terms: Array
-    size: float
+    middle: float
     start: float
     step: float
     centre: float
@@ -58,16 +94,14 @@ class Plane:
     def divisions(self, along: Array, off: Array) -> Array:
         """Main divisions at a place."""
         a, b, c, d, e = self.terms
-        x, y = along / self.size, off / self.size
-        found: Array = (a * x + b * y + c) / (d * x + e * y + 1)
-        return found
+        x, y = self.ruling.flat(along, off)
+        return self.middle + self.ruling.divisions((a * x + b * y + c) / (d * x + e * y + 1))
 
     def along_of(self, divisions: Array, off: float) -> Array:
         """Where so many main divisions lie along a row."""
         a, b, c, d, e = self.terms
-        y = off / self.size
-        found: Array = (divisions * (e * y + 1) - b * y - c) / (a - divisions * d) * self.size
-        return found
+        u, edge = self.ruling.crossing(divisions - self.middle), self.ruling.edge
+        return edge.crossed(a - u * d, b - u * e, (u - c) * edge.length, off)
 
     def aslant(self, ends: Array) -> float:
         """How much wider divisions are at one end of a scale on the edge than at the other.
@@ -75,63 +109,47 @@ class Plane:
         Args:
             ends: in main divisions.
         """
-        a, _, c, d, _ = self.terms
-        pitch = 1 / (a - ends * d) ** 2 * (a - c * d)
+        pitch = self.along_of(ends + 0.5, 0.0) - self.along_of(ends - 0.5, 0.0)
         return float(abs(pitch[1] / pitch[0] - 1))
 
 
-def fitted(main: Marks, fine: Marks, step: float, size: float, stretch: float) -> Plane:
+def fitted(main: Marks, fine: Marks, step: float, ruling: Ruling, stretch: float) -> Plane:
     """The map on which the lines of both scales lie best.
 
     Args:
         step: between two fine lines as they are made, in main divisions, along the picture.
         stretch: by what part the fine scale usually looks smaller or larger than it is made.
     """
-    x = np.concatenate([main.along, fine.along]) / size
-    y = np.concatenate([main.off, fine.off]) / size
+    x, y = ruling.flat(
+        np.concatenate([main.along, fine.along]), np.concatenate([main.off, fine.off])
+    )
     is_fine = np.concatenate([np.zeros(len(main.along)), np.ones(len(fine.along))])
     number = np.concatenate([main.number, step * fine.number])
-    centre = float(np.mean(fine.number))
-    beside = is_fine * (number - step * centre)
+    middle, centre = float(np.mean(main.number)), float(np.mean(fine.number))
+    line = 2 * np.round(np.concatenate([main.number, fine.number])) + is_fine
+    number, beside = number - middle, is_fine * (number - step * centre)
     base = np.concatenate([_even(main.weight), _even(fine.weight)])
     weight, spread, whole = base.copy(), stretch, np.zeros(7)
     for _ in range(_ROUNDS):
-        u = number + whole[5] * is_fine + whole[6] * beside
-        rows = np.column_stack([x, y, np.ones_like(x), -u * x, -u * y, -is_fine, -beside])
+        divisions = number + whole[5] * is_fine + whole[6] * beside
+        u = ruling.crossing(divisions)
+        # So much wider apart are crossings than divisions.
+        wider = 1 + (ruling.arc * u) ** 2
+        rows = np.column_stack([x, y, np.ones_like(x), -u * x, -u * y]) / wider[:, None]
+        rows = np.column_stack([rows, -is_fine, -beside])
+        wanted = number + u / wider - divisions
         root = np.sqrt(weight)[:, None]
         usual = np.zeros((1, 7))
         usual[0, 6] = spread / stretch
-        wanted = np.concatenate([number * root[:, 0], [0.0]])
-        whole = np.linalg.lstsq(np.vstack([rows * root, usual]), wanted, rcond=None)[0].astype(
-            float
-        )
-        off = rows @ whole - number
-        spread = 1.4826 * float(np.median(np.abs(off))) + 1e-6
-        weight = base * np.clip(1 - (off / (_TUKEY * spread)) ** 2, 0, None) ** 2
-    covariance = _covariance(rows, weight, off, 2 * np.round(number) + is_fine, usual)
-    start = whole[5] - whole[6] * step * centre
-    return Plane(
-        whole[:5], size, float(start), float(step * (1 + whole[6])), centre, covariance, spread
-    )
-
-
-def _covariance(rows: Array, weight: Array, off: Array, line: Array, usual: Array) -> Array:
-    """The covariance of the last two terms, where each line may be off as a whole.
-
-    The places along one line are not independent, so their sums are what scatters: the covariance
-    is that of clusters.
-
-    Args:
-        usual: what is known of the terms beforehand.
-    """
-    inverse = np.linalg.pinv((rows * weight[:, None]).T @ rows + usual.T @ usual)
-    _, of = np.unique(line, return_inverse=True)
-    sums = np.zeros((of.max() + 1, rows.shape[1]))
-    np.add.at(sums, of, rows * (weight * off)[:, None])
-    groups = max(len(sums) - rows.shape[1], 1)
-    covariance = inverse @ (sums.T @ sums) @ inverse * len(sums) / groups
-    found: Array = covariance[-2:, -2:]
-    return found
+        whole = np.linalg.lstsq(
+            np.vstack([rows * root, usual]), np.append(wanted * root[:, 0], 0.0), rcond=None
+        )[0].astype(float)
+        off = rows @ whole - wanted
+        spread = spread_of(off) + 1e-6
+        weight = base * trusted(off, spread)
+    known = covariance(rows, weight, off, line, usual)[-2:, -2:]
+    start, pitch = whole[5] - whole[6] * step * centre, step * (1 + whole[6])
+    return Plane(ruling, whole[:5], middle, float(start), float(pitch), centre, known, spread)
 
 
 def _even(weight: Array) -> Array:

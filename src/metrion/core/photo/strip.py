@@ -60,13 +60,13 @@ class Edge:
     @property
     def length(self) -> float:
         """Along it, in pixels."""
-        chord = float(np.linalg.norm(self.last - self.first))
-        return 2 * self.radius * np.arcsin(chord / 2 / self.radius) if self.radius else chord
+        half = self._chord / 2
+        return 2 * (self.radius * float(np.arcsin(half / self.radius)) if self.radius else half)
 
     @property
     def direction(self) -> Array:
         """Along the chord."""
-        return (self.last - self.first) / np.linalg.norm(self.last - self.first)
+        return (self.last - self.first) / self._chord
 
     @property
     def up(self) -> Array:
@@ -75,22 +75,43 @@ class Edge:
 
     def at(self, along: Array, off: Array) -> tuple[Array, Array]:
         """Where in the picture a place is: so far along the edge, so far above it."""
-        if not self.radius:
-            place = self.first[:, None, None] + self.direction[:, None, None] * along
-            found = place + self.up[:, None, None] * off
-            return found[0], found[1]
-        half = float(np.linalg.norm(self.last - self.first)) / 2
-        middle = (self.first + self.last) / 2
-        centre = middle - self.up * np.sqrt(self.radius**2 - half**2)
-        angle = (along - self.length / 2) / self.radius
-        out = (self.radius + off) * np.cos(angle)
-        side = (self.radius + off) * np.sin(angle)
+        right, up = self.flat(along, off)
         found = (
-            centre[:, None, None]
-            + self.up[:, None, None] * out
-            + self.direction[:, None, None] * side
+            self.first[:, None, None]
+            + self.direction[:, None, None] * right
+            + self.up[:, None, None] * up
         )
         return found[0], found[1]
+
+    def flat(self, along: Array, off: Array) -> tuple[Array, Array]:
+        """The same in pixels along the chord from the first end, and above it."""
+        if not self.radius:
+            return along, off
+        angle, out = (along - self.length / 2) / self.radius, self.radius + off
+        return self._chord / 2 + out * np.sin(angle), out * np.cos(angle) - self._sunk
+
+    def crossed(self, right: Array, up: Array, whole: Array, off: float) -> Array:
+        """How far along a row so far above the edge each line crosses it.
+
+        Args:
+            right, up, whole: of each line: ``right x + up y = whole``, as `flat` has x and y.
+        """
+        if not self.radius:
+            straight: Array = (whole - up * off) / right
+            return straight
+        beside = whole - right * self._chord / 2 + up * self._sunk
+        out = (self.radius + off) * np.hypot(right, up)
+        angle: Array = np.arcsin(beside / out * np.sign(right)) - np.arctan(up / right)
+        return self.length / 2 + self.radius * angle
+
+    @property
+    def _chord(self) -> float:
+        return float(np.linalg.norm(self.last - self.first))
+
+    @property
+    def _sunk(self) -> float:
+        """How far the centre of the arc is below the chord."""
+        return float(np.sqrt(self.radius**2 - self._chord**2 / 4))
 
 
 def strip_of(

@@ -8,7 +8,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from metrion.core.photo.laid import Mark, marks
-from metrion.core.photo.plane import Marks, Plane, fitted
+from metrion.core.photo.plane import Marks, Plane, Ruling, fitted
 from metrion.core.photo.strip import Array, Edge, Strip, strip_of
 from metrion.core.photo.waves import Band, Counted, bands_of, counted, line_centres, pitch_of
 
@@ -16,9 +16,8 @@ _GUARD = 3.0
 """Pixels on either side of the edge that may belong to the other scale."""
 _MOSTLY = 70
 """Per cent of the rows near the edge; where it was set askew, a line is only in some of them."""
-_LOWER, _FLUSH = 0.003, 1e-5
-"""By what part a fine scale that lies lower looks smaller (its depth over the distance), and one
-that does not lie lower."""
+_LOWER = 0.003
+"""By what part a fine scale that lies lower looks smaller: its depth over the distance."""
 
 
 @dataclass(frozen=True)
@@ -90,8 +89,7 @@ def place_of(
         step: from each fine line to the next, in main divisions; negative if they run to the left.
         arc: of a circle, one main division in radians; 0 where the scale is straight.
     """
-    # Round scales lie flush; what their arc lacks would be taken for another height.
-    edge, stretch = Edge(ends[0], ends[1]), _FLUSH if arc else _LOWER
+    edge = Edge(ends[0], ends[1])
     guess = edge.length / (lines * abs(step))
     reach = float(np.clip(3.2 * guess, 24, 160))
     beyond = 0.5 * edge.length
@@ -114,13 +112,14 @@ def place_of(
     fine = _samples(fine_waves, fine_pitch, inside)
     if len(main.along) < 8 or len(fine.along) < 8:
         return None
-    plane = fitted(main, fine, abs(step), edge.length, stretch)
+    ruling = Ruling(edge, arc)
+    plane = fitted(main, fine, abs(step), ruling, _LOWER)
     for _ in range(2):
         main = _centres(upper, strip, plane, pitch, 0.0, 1.0)
         fine = _centres(lower, strip, plane, fine_pitch, plane.start, plane.step)
         if len(main.along) < 8 or len(fine.along) < 8:
             return None
-        plane = fitted(main, fine, abs(step), edge.length, stretch)
+        plane = fitted(main, fine, abs(step), ruling, _LOWER)
     against = step < 0
     return _numbered(strip, edge, lower, plane, lines, (main_clear, fine_clear), against=against)
 
