@@ -36,14 +36,14 @@ def vernier(lines: int, span: int, pixels: float) -> Maker:
     return make
 
 
-def circle(lines: int, span: int, minutes: int, pixels: float) -> Maker:
-    """Divided circles."""
+def circle(lines: int, span: int, minutes: int, pixels: float, height: float = 0.0) -> Maker:
+    """Divided circles, one so far below the other in main divisions."""
     scale = VernierScale(parse_exact(str(minutes)), lines, span)
     tool = Instrument("c", "C", Kind.ANGULAR, "arcmin", scale)
     arc = radians(minutes / 60)
 
     def make(flaws: Flaws, random: np.random.Generator) -> tuple[Shot, Instrument, int]:
-        at = random.uniform(0, lines)
+        at, flaws = random.uniform(0, lines), replace(flaws, height=height)
         shot = photograph_circle(lines, span / lines, at, pixels, arc, flaws, random)
         return shot, tool, lines
 
@@ -71,6 +71,8 @@ PATTERNS: dict[str, Maker] = {
     "25 on 24, 1 px": vernier(25, 24, 25),
     "circle, 30 on 29, 1 px": circle(30, 29, 30, 30),
     "circle, 40 on 39, 1 px": circle(40, 39, 20, 36),
+    "circle, 30 on 29, 0.3 divisions lower": circle(30, 29, 30, 30, 0.3),
+    "screw of 25, 40 px a line": screw(25, 40),
     "screw of 50, 30 px a line": screw(50, 30),
     "screw of 100, 15 px a line": screw(100, 15),
 }

@@ -2,11 +2,16 @@
 
 from __future__ import annotations
 
+from collections.abc import Callable
+
 import numpy as np
 
 from metrion.core.photo.strip import Array
 
 _TUKEY = 4.0
+_ROUNDS = 10
+_NO_BETTER = 1e-3
+"""No middle of a line is known better than to such a part of what it is counted in."""
 
 
 def spread_of(off: Array) -> float:
@@ -39,3 +44,27 @@ def covariance(rows: Array, weight: Array, off: Array, line: Array, usual: Array
     groups = max(len(sums) - rows.shape[1], 1)
     found: Array = inverse @ (sums.T @ sums) @ inverse * len(sums) / groups
     return found
+
+
+def steadied(
+    rows_of: Callable[[Array], Array], wanted: Array, line: Array, likely: Array, usual: Array
+) -> tuple[Array, Array]:
+    """Terms that fit most of what is wanted, whatever the rest is, and their covariance.
+
+    Args:
+        rows_of: what terms are multiplied by, where they are about so large.
+        line: on which each place lies; places on one line are off together.
+        likely, usual: of each term, and how far it usually is from that.
+    """
+    weight, terms, spread = np.ones_like(wanted), likely, 1.0
+    for _ in range(_ROUNDS):
+        rows, beforehand = rows_of(terms), np.diag(spread / usual)
+        root = np.sqrt(weight)[:, None]
+        terms = np.linalg.lstsq(
+            np.vstack([rows * root, beforehand]),
+            np.concatenate([wanted * root[:, 0], beforehand @ likely]), rcond=None,
+        )[0].astype(float)  # fmt: skip
+        off = wanted - rows @ terms
+        spread = spread_of(off) + _NO_BETTER
+        weight = trusted(off, spread)
+    return terms, covariance(rows, weight, off, line, beforehand)
