@@ -147,6 +147,15 @@ def test_a_thimble_is_round_and_its_edge_bent_when_seen_from_the_side(
     assert abs(shot.position - 12.3 % 5) > 0.02
 
 
+@pytest.mark.parametrize("part", [1.0, 0.7, 0.5])
+def test_the_edge_of_a_thimble_may_be_set_in_part(part: float) -> None:
+    tool = Instrument("s", "S", Kind.SCREW, "mm", ScrewScale(Fraction(1, 2), 50, Fraction(1, 2)))
+    shot = photograph_screw(50, 12.3, 20, HELD, np.random.default_rng(5), size=SIZE)
+    middle = shot.edge.mean(axis=0)
+    answer = read_photo(shot.picture, tool, middle + part * (shot.edge - middle))
+    assert abs(off(answer, shot)) < 0.02
+
+
 def test_where_glare_hides_how_long_lines_are_a_thimble_cannot_be_told() -> None:
     tool = Instrument("s", "S", Kind.SCREW, "mm", ScrewScale(Fraction(1, 2), 50, Fraction(1, 2)))
     shot = photograph_screw(50, 12.3, 20, Flaws(), np.random.default_rng(5), size=SIZE)

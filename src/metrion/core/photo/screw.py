@@ -14,12 +14,15 @@ from metrion.core.photo.fit import steadied
 from metrion.core.photo.laid import Mark, marks
 from metrion.core.photo.longs import longs_of
 from metrion.core.photo.strip import Array, Edge, Strip, strip_of
-from metrion.core.photo.waves import Band, bands_of, counted, line_centres, pitch_of
+from metrion.core.photo.waves import Band, bands_of, counted, line_centres, pitch_of, power_of
 
 _GUARD = 4.0
 _LINES, _PART = 8.0, 1 / 7
 """So many thimble lines on either side of the datum line tell where it meets them; of a thimble
 of few lines this part of all, since what is farther round is seen too much from the side."""
+_SHORT, _SHORTEST = 1.9, 3.4
+"""From here on an edge was set along a part of the thimble only: lines are so many times wider
+apart than if it were all of it; and at most."""
 _BENT = 0.03
 """By what part of the whole way round the edge may be off its chord."""
 _ROWS = 40
@@ -66,6 +69,18 @@ def met_at(picture: Array, ends: Array, lines: int) -> Met | None:
     top, bottom = sorted(ends, key=lambda end: float(end[1]))
     edge = Edge(np.asarray(top), np.asarray(bottom))
     guess = np.pi * edge.length / lines
+    found = _met(picture, edge, guess, lines)
+    if found is not None and found.pitch > _SHORT * guess:
+        return _met(picture, edge, found.pitch, lines) or found
+    return found
+
+
+def _met(picture: Array, edge: Edge, guess: float, lines: int) -> Met | None:
+    """See `met_at`.
+
+    Args:
+        guess: pixels to a thimble line.
+    """
     reach = float(np.clip(6 * guess, 30, 260))
     strip = strip_of(
         picture,
@@ -83,7 +98,10 @@ def met_at(picture: Array, ends: Array, lines: int) -> Met | None:
     near = bands_of(strip, -bent, reach / 3 + bent, max(2, int(guess / 8)))
     window = np.abs(strip.along - datum.place) < 1.5 * most * guess
     cut = [Band(band.off, band.dark[window]) for band in near]
-    pitch, clear = pitch_of(cut, 0.45 * guess, 1.9 * guess)
+    pitch, clear = pitch_of(cut, 0.45 * guess, _SHORT * guess)
+    wider = pitch_of(cut, _SHORT * guess, _SHORTEST * guess)
+    if power_of(cut, wider[0]) > power_of(cut, pitch):
+        pitch, clear = wider
     fan = fan_of(near, counted(near, strip.along, pitch), lines, datum.place, pitch, most)
     if fan is None:
         return None

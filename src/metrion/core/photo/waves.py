@@ -78,6 +78,15 @@ def pitch_of(bands: list[Band], shortest: float, longest: float) -> tuple[float,
     return float(tried[best]), float(found[best] / max(np.median(found), 1e-12))
 
 
+def power_of(bands: list[Band], pitch: float) -> float:
+    """How much of the darkness comes and goes at such a distance."""
+    found = 0.0
+    for band in bands:
+        dark = np.nan_to_num(band.dark - np.nanmean(band.dark)) * np.hanning(len(band.dark))
+        found += abs(np.sum(dark * np.exp(-2j * np.pi * np.arange(len(dark)) / pitch))) ** 2
+    return float(found)
+
+
 def counted(bands: list[Band], along: Array, pitch: float) -> list[Counted]:
     """Each band with its lines counted, all of them from the same line; best bands only."""
     waves = [_wave(band, along, pitch) for band in bands]
