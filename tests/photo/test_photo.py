@@ -16,6 +16,9 @@ from metrion.core.camera import (
 )
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.photo.answer import Answer, read_photo
+from metrion.core.photo.fan import Fan
+from metrion.core.photo.longs import longs_of
+from metrion.core.photo.strip import Strip
 from metrion.core.scales import Numbering, ScrewScale, VernierScale
 from metrion.core.scales.plain import PlainScale
 
@@ -154,6 +157,13 @@ def test_the_edge_of_a_thimble_may_be_set_in_part(part: float) -> None:
     middle = shot.edge.mean(axis=0)
     answer = read_photo(shot.picture, tool, middle + part * (shot.edge - middle))
     assert abs(off(answer, shot)) < 0.02
+
+
+def test_where_too_little_of_a_thimble_is_in_the_picture_any_line_may_be_the_long_one() -> None:
+    strip = Strip(np.zeros((6, 400)), np.arange(5.0, -1, -1), np.arange(400.0))
+    fan = Fan(25, 200.0, 40.0, np.array([25 / 2 / np.pi, 0, 0, 0, 0, 0, 0]), np.zeros((7, 7)))
+    assert fan.numbers(2.5).tolist() == [-2, -1, 0, 1, 2]
+    assert longs_of(strip, fan, fan.numbers(2.5)) == (0.2,) * 5
 
 
 def test_where_glare_hides_how_long_lines_are_a_thimble_cannot_be_told() -> None:

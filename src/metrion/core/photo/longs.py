@@ -26,6 +26,9 @@ def longs_of(strip: Strip, fan: Fan, numbers: Array) -> tuple[float, ...]:
     What is blinded speaks for neither; where no other line is long, it is the blinded one.
     """
     _, dark = _beginning_together(*_along_lines(strip, fan, numbers), fan, numbers)
+    later = int(_LONGER * fan.pitch)
+    if len(dark) <= later:
+        return (1 / LONG,) * LONG
     full = np.nanmedian(dark[: max(2, int(fan.pitch))], axis=0)
     usual = np.nanmedian(full)
     seen = dark / np.where(full > _FADED * usual, full, usual)
@@ -35,7 +38,6 @@ def longs_of(strip: Strip, fan: Fan, numbers: Array) -> tuple[float, ...]:
     against = np.vstack([begun, np.cumsum(is_line, axis=0)]) + np.vstack(
         [np.cumsum(is_none[::-1], axis=0)[::-1], begun]
     )
-    later = int(_LONGER * fan.pitch)
     least = []
     for residue in range(LONG):
         long = np.mod(numbers, LONG) == residue
