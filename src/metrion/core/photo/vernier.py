@@ -115,8 +115,10 @@ def place_of(
     ruling = Ruling(edge, arc)
     plane = fitted(main, fine, abs(step), ruling, _LOWER)
     for _ in range(2):
-        main = _centres(upper, strip, plane, pitch, 0.0, 1.0)
-        fine = _centres(lower, strip, plane, fine_pitch, plane.start, plane.step)
+        main = _centres(upper, strip.along, strip.along, plane, pitch, 0.0, 1.0)
+        fine = _centres(
+            lower, strip.along, strip.along[inside], plane, fine_pitch, plane.start, plane.step
+        )
         if len(main.along) < 8 or len(fine.along) < 8:
             return None
         plane = fitted(main, fine, abs(step), ruling, _LOWER)
@@ -147,26 +149,30 @@ def _samples(bands: list[Counted], pitch: float, inside: NDArray[np.bool_]) -> M
 
 
 def _centres(
-    bands: list[Band], strip: Strip, plane: Plane, pitch: float, start: float, step: float
-) -> Marks:
-    """The middles of lines, each with its number, near where they are predicted."""
+    bands: list[Band], along: Array, part: Array, plane: Plane,
+    pitch: float, start: float, step: float,
+) -> Marks:  # fmt: skip
+    """The middles of lines in a part of bands, each with its number, near where they are predicted.
+
+    Beyond the fine scale are the ends of its plate, which are no lines.
+    """
     found: list[tuple[float, float, float, float]] = []
     for band in bands:
-        ends = plane.divisions(strip.along[[0, -1]], np.full(2, band.off))
+        ends = plane.divisions(part[[0, -1]], np.full(2, band.off))
         low, high = np.sort((ends - start) / step)
         numbers = np.arange(np.ceil(low), np.floor(high) + 1)
         if not 2 < len(numbers) < 2000:
             continue
         predicted = plane.along_of(start + step * numbers, band.off)
-        for at, place, much in line_centres(band, strip.along, predicted, 0.32 * pitch):
-            found.append((place, band.off, float(numbers[at]), much))
+        for at, middle, much in line_centres(band, along, predicted, 0.32 * pitch):
+            found.append((middle, band.off, float(numbers[at]), much))
     if not found:
         empty = np.zeros(0)
         return Marks(empty, empty, empty, empty)
-    along, off, number, weight = np.array(found).T
+    place, off, number, weight = np.array(found).T
     good = weight > 0.35 * np.percentile(weight, 75)
     return Marks(
-        along[good], off[good], number[good], np.minimum(weight[good], np.median(weight[good]))
+        place[good], off[good], number[good], np.minimum(weight[good], np.median(weight[good]))
     )
 
 
