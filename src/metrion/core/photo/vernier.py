@@ -16,6 +16,12 @@ _GUARD = 3.0
 """Pixels on either side of the edge that may belong to the other scale."""
 _MOSTLY = 70
 """Per cent of the rows near the edge; where it was set askew, a line is only in some of them."""
+_LOOKS, _LEAST = 3, 8
+"""So many times lines are looked for where the others let expect them; so many there must be."""
+_SLIPPED = 0.02
+"""Lines that are farther off than so many main divisions have been miscounted."""
+_PART, _PARTS = 0.3, (0.15, 0.4, 0.6, 0.85)
+"""Parts of the edge on which they are counted then: their middles, and how far to either side."""
 _LOWER = 0.003
 """By what part a fine scale that lies lower looks smaller: its depth over the distance."""
 
@@ -108,20 +114,32 @@ def place_of(
     main_waves = counted(upper, strip.along, pitch)
     fine_waves = counted(lower, strip.along, fine_pitch)
     upper, lower = _lined(upper, main_waves), _lined(lower, fine_waves)
-    main = _samples(main_waves, pitch, np.ones_like(inside))
-    fine = _samples(fine_waves, fine_pitch, inside)
-    if len(main.along) < 8 or len(fine.along) < 8:
-        return None
     ruling = Ruling(edge, arc)
-    plane = fitted(main, fine, abs(step), ruling, _LOWER)
-    for _ in range(2):
-        main = _centres(upper, strip.along, strip.along, plane, pitch, 0.0, 1.0)
-        fine = _centres(
-            lower, strip.along, strip.along[inside], plane, fine_pitch, plane.start, plane.step
+
+    def plane_by(part: NDArray[np.bool_]) -> Plane | None:
+        main = _samples(main_waves, pitch, part)
+        fine = _samples(fine_waves, fine_pitch, part & inside)
+        for look in range(_LOOKS):
+            if min(len(main.along), len(fine.along)) < _LEAST:
+                return None
+            plane = fitted(main, fine, abs(step), ruling, _LOWER)
+            if look + 1 < _LOOKS:
+                main = _centres(upper, strip.along, strip.along, plane, pitch, 0.0, 1.0)
+                fine = _centres(
+                    lower, strip.along, strip.along[inside],
+                    plane, fine_pitch, plane.start, plane.step,
+                )  # fmt: skip
+        return plane
+
+    plane = plane_by(np.ones_like(inside))
+    if plane is None or plane.spread > _SLIPPED:
+        # Counted across what is blinded, lines may be miscounted: then not across it.
+        parts = [plane_by(np.abs(strip.along / edge.length - at) < _PART) for at in _PARTS]
+        plane = min(
+            (one for one in (plane, *parts) if one), key=lambda one: one.spread, default=None
         )
-        if len(main.along) < 8 or len(fine.along) < 8:
-            return None
-        plane = fitted(main, fine, abs(step), ruling, _LOWER)
+    if plane is None:
+        return None
     against = step < 0
     return _numbered(strip, edge, lower, plane, lines, (main_clear, fine_clear), against=against)
 
