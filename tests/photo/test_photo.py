@@ -201,6 +201,26 @@ def test_what_cannot_be_told_is_not() -> None:
     assert refused(sharp.picture, ruler, sharp.edge) == "photo-no-fine-scale"
 
 
+def test_where_lines_are_not_where_they_should_be_none_is_told() -> None:
+    """So blurred that what stands out is dirt and the light: that seldom lies as lines do."""
+    told = []
+    for seed in range(12):
+        shot = shot_of(20, 0.95, 6.3, 24, replace(HELD, blur=10.0), seed)
+        told.append(read_photo(shot.picture, caliper(20, 19), shot.edge).position)
+    assert told.count(None) >= 11
+
+
+@pytest.mark.parametrize("hidden", [(0.2, 0.45), (0.5, 0.8)])
+def test_lines_that_are_blinded_are_not_miscounted(hidden: tuple[float, float]) -> None:
+    # Aslant, the lines are closer at one end: what is hidden is not as many as in the middle.
+    flaws = replace(HELD, tilted=(4, 20), blur=0.8)
+    shot = shot_of(20, 39 / 20, 7.3, 18, flaws)
+    picture, along = shot.picture.copy(), np.linspace(*shot.edge[:, 0], 101)
+    begin, end = (int(along[round(100 * part)]) for part in hidden)
+    picture[:, begin:end] = 1.0
+    assert abs(off(read_photo(picture, caliper(20, 39), shot.edge), shot)) < 0.1
+
+
 def test_the_error_means_what_it_says() -> None:
     """Over many pictures the answer is off by about its error."""
     away = []

@@ -30,6 +30,8 @@ _ASTRAY, _FAR = 0.03, 8.0
 _ASLANT, _ROUND_THE_THIMBLE = 0.06, 12.0
 """From here on a view is aslant: how much wider lines are at one end of the fine scale; degrees."""
 _LEAST_ODDS, _LARGEST_ERROR = 0.5, 0.3
+_ASTRAY_LINES = 0.7
+"""Where lines are farther from where they should be than so many least counts, they are none."""
 
 
 @dataclass(frozen=True)
@@ -138,7 +140,7 @@ def _of_vernier(picture: Array, scale: VernierScale, edge: Array, arc: float) ->
     met = best.meets(lines) if in_order else float(found[0].line if found else 0)
     worth = abs(best.step - round(best.step)) if in_order else together / lines
     error = float(np.hypot(best.error(met), pixels)) / worth
-    if error > _LARGEST_ERROR:
+    if error > _LARGEST_ERROR or best.plane.spread > _ASTRAY_LINES * worth:
         return Answer(fact("photo-too-coarse"))
     if best.odds < _LEAST_ODDS or not found:
         return Answer(fact("photo-no-ends"))

@@ -16,7 +16,7 @@ _GUARD = 3.0
 """Pixels on either side of the edge that may belong to the other scale."""
 _MOSTLY = 70
 """Per cent of the rows near the edge; where it was set askew, a line is only in some of them."""
-_LOOKS, _LEAST = 3, 8
+_LOOKS, _LEAST = 2, 8
 """So many times lines are looked for where the others let expect them; so many there must be."""
 _SLIPPED = 0.02
 """Lines that are farther off than so many main divisions have been miscounted."""
@@ -116,28 +116,34 @@ def place_of(
     upper, lower = _lined(upper, main_waves), _lined(lower, fine_waves)
     ruling = Ruling(edge, arc)
 
-    def plane_by(part: NDArray[np.bool_]) -> Plane | None:
-        main = _samples(main_waves, pitch, part)
-        fine = _samples(fine_waves, fine_pitch, part & inside)
-        for look in range(_LOOKS):
-            if min(len(main.along), len(fine.along)) < _LEAST:
-                return None
-            plane = fitted(main, fine, abs(step), ruling, _LOWER)
-            if look + 1 < _LOOKS:
+    def placed(main: Marks, fine: Marks) -> Plane | None:
+        if min(len(main.along), len(fine.along)) < _LEAST:
+            return None
+        return fitted(main, fine, abs(step), ruling, _LOWER)
+
+    def counted_on(part: NDArray[np.bool_]) -> Plane | None:
+        return placed(
+            _samples(main_waves, pitch, part), _samples(fine_waves, fine_pitch, part & inside)
+        )
+
+    def looked_at(plane: Plane | None) -> Plane | None:
+        for _ in range(_LOOKS):
+            if plane is not None:
                 main = _centres(upper, strip.along, strip.along, plane, pitch, 0.0, 1.0)
                 fine = _centres(
                     lower, strip.along, strip.along[inside],
                     plane, fine_pitch, plane.start, plane.step,
                 )  # fmt: skip
+                plane = placed(main, fine)
         return plane
 
-    plane = plane_by(np.ones_like(inside))
+    plane = looked_at(counted_on(np.ones_like(inside)))
     if plane is None or plane.spread > _SLIPPED:
         # Counted across what is blinded, lines may be miscounted: then not across it.
-        parts = [plane_by(np.abs(strip.along / edge.length - at) < _PART) for at in _PARTS]
-        plane = min(
-            (one for one in (plane, *parts) if one), key=lambda one: one.spread, default=None
-        )
+        parts = [counted_on(np.abs(strip.along / edge.length - at) < _PART) for at in _PARTS]
+        best = min(filter(None, parts), key=lambda one: one.spread, default=None)
+        if best is not None and best.spread < _SLIPPED:
+            plane = looked_at(best)
     if plane is None:
         return None
     against = step < 0
