@@ -56,6 +56,12 @@ interface Props {
   onDone: () => void;
 }
 
+/** How a line is said when it is typed, kept with the tool. */
+function useFineAs(sheetId: string, instrument: Instrument) {
+  const tool = useAmendInstrument(sheetId);
+  return (fineAs: FineAs) => tool.mutate({ seen: instrument, fine_as: fineAs });
+}
+
 /** Strip and equation: where a reading is made. */
 export function Stage(props: Props) {
   const { sheet, quantity, instrument, reopened, blind, onBlind, onTable, onArc } = props;
@@ -63,7 +69,7 @@ export function Stage(props: Props) {
   const again = reopened?.to === "again" ? reopened.reading : null;
   const changing = reopened && !looked ? reopened.reading : null;
   const { message } = App.useApp();
-  const tool = useAmendInstrument(sheet.id);
+  const keepFineAs = useFineAs(sheet.id, instrument);
   const { singleKeys } = useChosen();
   const narrow = useNarrow();
   const whole = useWhole<HTMLElement>();
@@ -76,7 +82,6 @@ export function Stage(props: Props) {
       problem instanceof Error ? problem.message : say("zero-this-could-not-be-saved"),
     );
   const recording = useRecording({ ...props, changing, afresh: again !== null, begin, fail });
-  const keepFineAs = (fineAs: FineAs) => tool.mutate({ seen: instrument, fine_as: fineAs });
   const { desk, positions, given, give, record } = recording;
   const { answer, entry } = desk;
   const { before, more: others } = positions;
