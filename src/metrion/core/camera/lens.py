@@ -49,16 +49,15 @@ class Camera:
             found: Array = lens @ columns @ moved
             return found
 
-        self.seen, self.size = seen, size
-        self.to_pixels, self.to_lower = seen(0.0), seen(flaws.height)
+        self._seen, self._size = seen, size
         inverse = rotation.T @ np.linalg.inv(lens)
         self._direction = inverse * np.array([[1.0], [-1.0], [1.0]])
         away = rotation.T @ np.array([0, 0, -distance])
         self._from = np.array([away[0] + middle[0], -away[1] + middle[1], away[2]])
 
-    def pixels(self, x: float, y: float, *, lower: bool = False) -> Array:
-        """Where a point of the main scale is seen, or of the plane below it."""
-        found = (self.to_lower if lower else self.to_pixels) @ np.array([x, y, 1.0])
+    def pixels(self, x: float, y: float, below: float = 0.0) -> Array:
+        """Where a point of the tool is seen."""
+        found = self._seen(below) @ np.array([x, y, 1.0])
         seen: Array = found[:2] / found[2]
         return seen
 
@@ -81,18 +80,18 @@ class Camera:
         return ox + away * x, np.arctan2(oy + away * y, -(oz + away * z)), away
 
     def _grid(self) -> Array:
-        width, height = self.size
+        width, height = self._size
         column, row = np.meshgrid(np.arange(width) + 0.0, np.arange(height) + 0.0)
         return np.stack([column, row, np.ones_like(row)])
 
     def beneath(self, pixel: Array) -> tuple[float, float]:
         """The point of the plane of the main scale that is seen at a pixel."""
-        x, y, w = np.linalg.inv(self.to_pixels) @ np.append(pixel, 1.0)
+        x, y, w = np.linalg.inv(self._seen(0.0)) @ np.append(pixel, 1.0)
         return x / w, y / w
 
-    def plane(self, *, lower: bool = False) -> tuple[Array, Array, Array]:
-        """What lies under each pixel, and how large a pixel is there."""
-        a = np.linalg.inv(self.to_lower if lower else self.to_pixels)
+    def plane(self, below: float = 0.0) -> tuple[Array, Array, Array]:
+        """What of a plane lies under each pixel, and how large a pixel is there."""
+        a = np.linalg.inv(self._seen(below))
         x, y, w = np.tensordot(a, self._grid(), axes=1)
         pixel = np.abs(np.linalg.det(a)) ** 0.5 / np.abs(w) ** 1.5
         return x / w, y / w, pixel

@@ -69,11 +69,11 @@ def photograph_vernier(
     camera = Camera(size, (middle, random.uniform(-2, 2)), pixels, flaws)
     x, y, pixel = camera.plane()
     ends = (stand.start - 0.22 * stand.whole, stand.start + 1.22 * stand.whole)
-    across, up, _ = camera.plane(lower=True) if flaws.height else (x, y, pixel)
+    across, up, _ = camera.plane(flaws.height) if flaws.height else (x, y, pixel)
     fine = _Fine(across, up, (across > ends[0]) & (across < ends[1]))
 
     def seen(at: float) -> Array:
-        return camera.pixels(at, 0, lower=True)
+        return camera.pixels(at, 0, flaws.height)
 
     def beside(pixel: Array) -> float:
         return camera.beneath(pixel)[0]
@@ -126,14 +126,15 @@ def photograph_circle(
 
     def seen(at: float) -> Array:
         angle = (at - top) * arc
-        return camera.pixels(radius * np.sin(angle), radius * (np.cos(angle) - 1), lower=True)
+        out = radius * (np.cos(angle) - 1)
+        return camera.pixels(radius * np.sin(angle), out, flaws.height)
 
     def beside(pixel: Array) -> float:
         return float(round_the_middle(*map(np.asarray, camera.beneath(pixel)))[0])
 
     x, y, pixel = camera.plane()
     along, out = round_the_middle(x, y)
-    lower = round_the_middle(*camera.plane(lower=True)[:2]) if flaws.height else (along, out)
+    lower = round_the_middle(*camera.plane(flaws.height)[:2]) if flaws.height else (along, out)
     fine = _Fine(*lower, np.ones(x.shape, dtype=bool))
     if flaws.height:
         stand = replace(stand, met=_met(stand, seen, beside))

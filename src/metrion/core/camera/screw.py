@@ -59,30 +59,23 @@ def photograph_screw(
     met = _met(camera, radius, datum)
     found = developed(picture, flaws, random, camera.pixels(0, radius * np.sin(datum)))
     reach = np.arcsin(random.uniform(0.5, 0.9))
-    edge = _edge(camera, radius, np.array([reach, -reach]))
+    edge = np.array([_on_body(camera, radius, radius, 0.0, at) for at in (reach, -reach)])
     edge += random.normal(0, flaws.thumb, edge.shape)
     seen = position + sign * (met - datum) * radius
     return Shot(found, edge, seen % _LONG, None, upward)
 
 
-def _edge(camera: Camera, radius: float, round_it: Array) -> Array:
-    """The pixels of places on the edge of a thimble, so far round it in radians."""
-    below = radius * (1 - np.cos(round_it))
-    places = [
-        camera.seen(float(deep)) @ np.array([0.0, radius * np.sin(at), 1.0])
-        for at, deep in zip(round_it, below, strict=True)
-    ]
-    return np.array([place[:2] / place[2] for place in places])
+def _on_body(camera: Camera, radius: float, axis: float, x: float, round_it: float) -> Array:
+    """The pixel of a place on a round body whose middle is so far below the plane of the tool."""
+    return camera.pixels(x, radius * np.sin(round_it), axis - radius * np.cos(round_it))
 
 
 def _met(camera: Camera, radius: float, datum: float) -> float:
     """How far round a thimble its line would be that meets the datum line as it is seen."""
-    inner = _SLEEVE * radius
-    below = camera.seen(radius - inner * float(np.cos(datum)))
-    ends = [below @ np.array([x, inner * np.sin(datum), 1.0]) for x in (-1.0, -9.0)]
-    line = np.cross(*ends)
+    near, far = (_on_body(camera, _SLEEVE * radius, radius, x, datum) for x in (-1.0, -9.0))
+    across = np.array([near[1] - far[1], far[0] - near[0]])
     round_it = datum + np.linspace(-0.3, 0.3, 601)
-    place = _edge(camera, radius, round_it)
-    off = place @ line[:2] + line[2]
+    place = np.array([_on_body(camera, radius, radius, 0.0, at) for at in round_it])
+    off = (place - near) @ across
     off = off * np.sign(off[-1] - off[0])
     return float(np.interp(0.0, off, round_it))

@@ -17,6 +17,8 @@ radius as it is seen and of where the datum line is on it; of a camera that is n
 _LOOKS = (0.6, 0.8, 1.0)
 """What part of the lines is looked at first, and then, where those let expect the others."""
 _LEAST_CENTRES = 12
+_NO_BETTER = 1e-3
+"""Ways to the next line: no middle of a line is known better."""
 
 
 @dataclass(frozen=True)
@@ -147,7 +149,8 @@ def _fitted(found: Array, lines: int, place: float, pitch: float) -> Fan:
     radius = lines / (2 * np.pi)
     likely = np.array([radius, 0, 0, 0, 0, 0, 0])
     usual = np.array([*_ROUND * radius, *_DEEP, np.inf, np.inf])
-    terms, known = steadied(
-        lambda terms: Fan.rows(number, lines, x, y, terms), x, number, likely, usual
-    )
-    return Fan(lines, place, pitch, terms, known)
+    fit = steadied(
+        lambda terms: (Fan.rows(number, lines, x, y, terms), x), number, likely, usual,
+        least=_NO_BETTER,
+    )  # fmt: skip
+    return Fan(lines, place, pitch, fit.terms, fit.covariance)

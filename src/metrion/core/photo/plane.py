@@ -6,10 +6,11 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from metrion.core.photo.fit import covariance, spread_of, trusted
+from metrion.core.photo.fit import steadied
 from metrion.core.photo.strip import Array, Edge
 
-_ROUNDS = 12
+_NO_BETTER = 1e-6
+"""Main divisions: no middle of a line is known better."""
 _WIDEST = 1.2
 """Radians from the middle of a circle beyond which nothing of it is in a picture."""
 
@@ -128,28 +129,24 @@ def fitted(main: Marks, fine: Marks, step: float, ruling: Ruling, stretch: float
     middle, centre = float(np.mean(main.number)), float(np.mean(fine.number))
     line = 2 * np.round(np.concatenate([main.number, fine.number])) + is_fine
     number, beside = number - middle, is_fine * (number - step * centre)
-    base = np.concatenate([_even(main.weight), _even(fine.weight)])
-    weight, spread, whole = base.copy(), stretch, np.zeros(7)
-    for _ in range(_ROUNDS):
-        divisions = number + whole[5] * is_fine + whole[6] * beside
+
+    def system(terms: Array) -> tuple[Array, Array]:
+        divisions = number + terms[5] * is_fine + terms[6] * beside
         u = ruling.crossing(divisions)
         # So much wider apart are crossings than divisions.
         wider = 1 + (ruling.arc * u) ** 2
         rows = np.column_stack([x, y, np.ones_like(x), -u * x, -u * y]) / wider[:, None]
-        rows = np.column_stack([rows, -is_fine, -beside])
-        wanted = number + u / wider - divisions
-        root = np.sqrt(weight)[:, None]
-        usual = np.zeros((1, 7))
-        usual[0, 6] = spread / stretch
-        whole = np.linalg.lstsq(
-            np.vstack([rows * root, usual]), np.append(wanted * root[:, 0], 0.0), rcond=None
-        )[0].astype(float)
-        off = rows @ whole - wanted
-        spread = spread_of(off) + 1e-6
-        weight = base * trusted(off, spread)
-    known = covariance(rows, weight, off, line, usual)[-2:, -2:]
-    start, pitch = whole[5] - whole[6] * step * centre, step * (1 + whole[6])
-    return Plane(ruling, whole[:5], middle, float(start), float(pitch), centre, known, spread)
+        return np.column_stack([rows, -is_fine, -beside]), number + u / wider - divisions
+
+    fit = steadied(
+        system, line, np.zeros(7), np.array([*[np.inf] * 6, stretch]),
+        least=_NO_BETTER, weight=np.concatenate([_even(main.weight), _even(fine.weight)]),
+    )  # fmt: skip
+    start = float(fit.terms[5] - fit.terms[6] * step * centre)
+    return Plane(
+        ruling, fit.terms[:5], middle, start, float(step * (1 + fit.terms[6])), centre,
+        fit.covariance[-2:, -2:], fit.spread,
+    )  # fmt: skip
 
 
 def _even(weight: Array) -> Array:

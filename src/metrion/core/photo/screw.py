@@ -29,8 +29,8 @@ _ROWS = 40
 """So many rows along the datum line tell its direction."""
 _NO_OUTLINE = 0.06
 """Of the edge, at either end, where no datum line is."""
-_LONE = 0.015
-"""In pixels: a lone line is told no better, however long it is."""
+_LONE, _NO_BETTER = 0.015, 1e-3
+"""In pixels: a lone line is told no better, however long it is; and its middle in a row."""
 _LEAST_SEEN = 0.25
 """Of the rows along the datum line: where fewer can be seen there is none to find."""
 
@@ -150,11 +150,10 @@ def _datum(strip: Strip, guess: float, length: float) -> _Datum | None:
         return None
     off, centre = np.array(found).T
     rows, row = np.column_stack([np.ones_like(off), off]), np.arange(1.0 * len(off))
-    terms, known = steadied(lambda _: rows, centre, row, np.zeros(2), np.full(2, np.inf))
+    fit = steadied(lambda _: (rows, centre), row, np.zeros(2), np.full(2, np.inf), least=_NO_BETTER)
     clear = much / (float(np.nanstd(smooth[:, inside])) + 1e-6)
-    return _Datum(
-        float(terms[0]), float(terms[1]), float(np.hypot(np.sqrt(known[0, 0]), _LONE)), clear
-    )
+    error = float(np.hypot(np.sqrt(fit.covariance[0, 0]), _LONE))
+    return _Datum(float(fit.terms[0]), float(fit.terms[1]), error, clear)
 
 
 def _steady(

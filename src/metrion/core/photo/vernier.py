@@ -110,44 +110,15 @@ def place_of(
         upper, lower = bands_of(strip, _GUARD, reach, rows), bands_of(strip, -_GUARD, -reach, rows)
     wanted = pitch * abs(step)
     fine_pitch, fine_clear = pitch_of(_near(lower, 2), 0.8 * wanted, 1.25 * wanted)
-    inside = (strip.along >= -0.06 * edge.length) & (strip.along <= 1.06 * edge.length)
-    main_waves = counted(upper, strip.along, pitch)
-    fine_waves = counted(lower, strip.along, fine_pitch)
-    upper, lower = _lined(upper, main_waves), _lined(lower, fine_waves)
-    ruling = Ruling(edge, arc)
-
-    def placed(main: Marks, fine: Marks) -> Plane | None:
-        if min(len(main.along), len(fine.along)) < _LEAST:
-            return None
-        return fitted(main, fine, abs(step), ruling, _LOWER)
-
-    def counted_on(part: NDArray[np.bool_]) -> Plane | None:
-        return placed(
-            _samples(main_waves, pitch, part), _samples(fine_waves, fine_pitch, part & inside)
-        )
-
-    def looked_at(plane: Plane | None) -> Plane | None:
-        for _ in range(_LOOKS):
-            if plane is not None:
-                main = _centres(upper, strip.along, strip.along, plane, pitch, 0.0, 1.0)
-                fine = _centres(
-                    lower, strip.along, strip.along[inside],
-                    plane, fine_pitch, plane.start, plane.step,
-                )  # fmt: skip
-                plane = placed(main, fine)
-        return plane
-
-    plane = looked_at(counted_on(np.ones_like(inside)))
-    if plane is None or plane.spread > _SLIPPED:
-        # Counted across what is blinded, lines may be miscounted: then not across it.
-        parts = [counted_on(np.abs(strip.along / edge.length - at) < _PART) for at in _PARTS]
-        best = min(filter(None, parts), key=lambda one: one.spread, default=None)
-        if best is not None and best.spread < _SLIPPED:
-            plane = looked_at(best)
+    main = _Side.of(upper, strip.along, pitch)
+    fine = _Side.of(lower, strip.along, fine_pitch)
+    plane = _plane(main, fine, abs(step), Ruling(edge, arc))
     if plane is None:
         return None
     against = step < 0
-    return _numbered(strip, edge, lower, plane, lines, (main_clear, fine_clear), against=against)
+    return _numbered(
+        strip, edge, fine.bands, plane, lines, (main_clear, fine_clear), against=against
+    )
 
 
 def _near(bands: list[Band], part: int) -> list[Band]:
@@ -155,49 +126,94 @@ def _near(bands: list[Band], part: int) -> list[Band]:
     return sorted(bands, key=lambda band: abs(band.off))[: max(3, len(bands) // part)]
 
 
-def _lined(bands: list[Band], waves: list[Counted]) -> list[Band]:
-    """Those in which the lines of a scale were counted."""
-    offs = {float(wave.off[0]) for wave in waves}
-    return [band for band in bands if band.off in offs]
+@dataclass(frozen=True)
+class _Side:
+    """What is on one side of the edge: a scale.
 
-
-def _samples(bands: list[Counted], pitch: float, inside: NDArray[np.bool_]) -> Marks:
-    """Columns half a line apart, where there is a wave."""
-    every = max(1, int(pitch / 2))
-    along, off, count, weight = (
-        np.concatenate([getattr(band, name)[::every][inside[::every]] for band in bands])
-        for name in ("along", "off", "count", "weight")
-    )
-    good = weight > 0.25 * np.median(weight)
-    return Marks(along[good], off[good], count[good], weight[good] ** 2)
-
-
-def _centres(
-    bands: list[Band], along: Array, part: Array, plane: Plane,
-    pitch: float, start: float, step: float,
-) -> Marks:  # fmt: skip
-    """The middles of lines in a part of bands, each with its number, near where they are predicted.
-
-    Beyond the fine scale are the ends of its plate, which are no lines.
+    Attributes:
+        bands: those in which its lines were counted.
+        waves: the same, counted.
+        along: their columns.
+        pitch: pixels from each line to the next.
     """
-    found: list[tuple[float, float, float, float]] = []
-    for band in bands:
-        ends = plane.divisions(part[[0, -1]], np.full(2, band.off))
-        low, high = np.sort((ends - start) / step)
-        numbers = np.arange(np.ceil(low), np.floor(high) + 1)
-        if not 2 < len(numbers) < 2000:
-            continue
-        predicted = plane.along_of(start + step * numbers, band.off)
-        for at, middle, much in line_centres(band, along, predicted, 0.32 * pitch):
-            found.append((middle, band.off, float(numbers[at]), much))
-    if not found:
-        empty = np.zeros(0)
-        return Marks(empty, empty, empty, empty)
-    place, off, number, weight = np.array(found).T
-    good = weight > 0.35 * np.percentile(weight, 75)
-    return Marks(
-        place[good], off[good], number[good], np.minimum(weight[good], np.median(weight[good]))
-    )
+
+    bands: list[Band]
+    waves: list[Counted]
+    along: Array
+    pitch: float
+
+    @classmethod
+    def of(cls, bands: list[Band], along: Array, pitch: float) -> _Side:
+        """The lines in bands, counted."""
+        waves = counted(bands, along, pitch)
+        offs = {float(wave.off[0]) for wave in waves}
+        return cls([band for band in bands if band.off in offs], waves, along, pitch)
+
+    def samples(self, part: NDArray[np.bool_]) -> Marks:
+        """Columns half a line apart in a part of all, where there is a wave."""
+        every = max(1, int(self.pitch / 2))
+        along, off, count, weight = (
+            np.concatenate([getattr(wave, name)[::every][part[::every]] for wave in self.waves])
+            for name in ("along", "off", "count", "weight")
+        )
+        good = weight > 0.25 * np.median(weight)
+        return Marks(along[good], off[good], count[good], weight[good] ** 2)
+
+    def centres(self, part: NDArray[np.bool_], plane: Plane, start: float, step: float) -> Marks:
+        """The middles of lines in a part of all, each with its number, near where they should be.
+
+        Args:
+            start, step: where line 0 lies, and from each line to the next, in main divisions.
+        """
+        found: list[tuple[float, float, float, float]] = []
+        for band in self.bands:
+            ends = plane.divisions(self.along[part][[0, -1]], np.full(2, band.off))
+            low, high = np.sort((ends - start) / step)
+            numbers = np.arange(np.ceil(low), np.floor(high) + 1)
+            if not 2 < len(numbers) < 2000:
+                continue
+            predicted = plane.along_of(start + step * numbers, band.off)
+            reach = 0.32 * self.pitch
+            for at, middle, much in line_centres(band, self.along, predicted, reach):
+                found.append((middle, band.off, float(numbers[at]), much))
+        if not found:
+            empty = np.zeros(0)
+            return Marks(empty, empty, empty, empty)
+        place, off, number, weight = np.array(found).T
+        good = weight > 0.35 * np.percentile(weight, 75)
+        usual = np.minimum(weight[good], np.median(weight[good]))
+        return Marks(place[good], off[good], number[good], usual)
+
+
+def _plane(main: _Side, fine: _Side, step: float, ruling: Ruling) -> Plane | None:
+    """The plane of both scales; None where too few lines are found."""
+    part = main.along / ruling.edge.length
+    # Beyond the fine scale are the ends of its plate, which are no lines.
+    inside = (part >= -0.06) & (part <= 1.06)
+
+    def placed(of_main: Marks, of_fine: Marks) -> Plane | None:
+        if min(len(of_main.along), len(of_fine.along)) < _LEAST:
+            return None
+        return fitted(of_main, of_fine, step, ruling, _LOWER)
+
+    def counted_on(some: NDArray[np.bool_]) -> Plane | None:
+        return placed(main.samples(some), fine.samples(some & inside))
+
+    def looked_at(plane: Plane | None) -> Plane | None:
+        for _ in range(_LOOKS):
+            if plane is not None:
+                lines = main.centres(np.ones_like(inside), plane, 0.0, 1.0)
+                plane = placed(lines, fine.centres(inside, plane, plane.start, plane.step))
+        return plane
+
+    plane = looked_at(counted_on(np.ones_like(inside)))
+    if plane is None or plane.spread > _SLIPPED:
+        # Counted across what is blinded, lines may be miscounted: then not across it.
+        parts = [counted_on(np.abs(part - at) < _PART) for at in _PARTS]
+        best = min(filter(None, parts), key=lambda one: one.spread, default=None)
+        if best is not None and best.spread < _SLIPPED:
+            return looked_at(best)
+    return plane
 
 
 def _numbered(
