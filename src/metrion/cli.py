@@ -5,8 +5,9 @@ from __future__ import annotations
 import os
 import sys
 from collections.abc import Callable, Iterable
+from contextlib import closing
 from pathlib import Path
-from typing import Any
+from typing import TYPE_CHECKING, Any
 
 import click
 
@@ -30,6 +31,9 @@ from metrion.telling import (
     told,
     write_file,
 )
+
+if TYPE_CHECKING:
+    from metrion.store.backups import Contents
 
 DEFAULT_PORT = 8321
 
@@ -212,17 +216,13 @@ def export(data: Path | None, wanted: tuple[str, ...], to: Path | None) -> None:
     One that has photographs is written as a ZIP too, with them beside it.
     """
     from metrion.formats.archive import write_archive
-    from metrion.store import Store
+    from metrion.store.database import to_be_read
     from metrion.store.documents import filed
     from metrion.store.sheets import all_sheets, find_sheet
 
-    store = Store(data or _home("metrion"))
-    try:
-        with store.reading() as session:
-            sheets = [find_sheet(session, key) for key in wanted] or all_sheets(session)
-            found = [filed(session, sheet) for sheet in sheets]
-    finally:
-        store.close()
+    with to_be_read(data or _home("metrion")) as store, store.reading() as session:
+        sheets = [find_sheet(session, key) for key in wanted] or all_sheets(session)
+        found = [filed(session, sheet) for sheet in sheets]
     alone = len(found) == 1 and not found[0].pictures
     content = found[0].content if alone else write_archive(found)
     if to:
@@ -237,27 +237,28 @@ def export(data: Path | None, wanted: tuple[str, ...], to: Path | None) -> None:
 def backup(data: Path | None, to: Path | None) -> None:
     """Copy the whole notebook, also while it is in use; a plain SQLite file."""
     from metrion.store import Store
+    from metrion.store.database import to_be_read
 
-    store = Store(_there(data))
-    try:
+    folder = _there(data)
+    with to_be_read(folder) if to else closing(Store(folder)) as store:
         click.echo(store.back_up(to))
-    finally:
-        store.close()
 
 
 @main.command()
 @_own_data
 @click.argument("file", required=False, type=click.Path(path_type=Path))
-@click.option("--list", "listed", is_flag=True, help="Print the backups, the newest first.")
+@click.option(
+    "--list", "listed", is_flag=True, help="Print the backups with what is in each, newest first."
+)
 def restore(data: Path | None, file: Path | None, listed: bool) -> None:
     """Put a backup back, the newest or FILE; what is there now is kept among the backups."""
-    from metrion.store.backups import backups
+    from metrion.store.backups import backups, contents
     from metrion.store.database import restored
 
     folder = _there(data)
     if listed:
         for one in backups(folder):
-            click.echo(one)
+            click.echo(f"{one}\t{_in_it(contents(one))}")
         return
     found = file or next(iter(backups(folder)), None)
     if found is None:
@@ -266,6 +267,14 @@ def restore(data: Path | None, file: Path | None, listed: bool) -> None:
     click.echo(say("cli-restored", file=Name(str(found))))
     if kept:
         click.echo(say("cli-kept", file=Name(str(kept))))
+
+
+def _in_it(found: Contents | None) -> str:
+    """What a backup holds, in a line."""
+    if found is None:
+        return say("cli-backup-unreadable")
+    titles = Name(", ".join(f"“{title}”" for title in found.titles))
+    return say("cli-backup-holds", sheets=found.sheets, titles=titles, changed=Name(found.changed))
 
 
 def _there(data: Path | None) -> Path:

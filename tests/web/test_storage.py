@@ -114,7 +114,7 @@ def test_a_backup_is_made_at_the_start_and_restored_only_when_nobody_is_at_work(
         asked(address, "/sheets", {"title": "Later"})
         assert "is in use" in told(said("restore", "--data", tmp_path))
         assert said("backup", "--data", tmp_path, "--to", tmp_path / "out.sqlite").returncode == 0
-    first = said("restore", "--list", "--data", tmp_path).stdout.splitlines()[-1]
+    first = said("restore", "--list", "--data", tmp_path).stdout.splitlines()[-1].split("\t")[0]
     assert said("restore", "--data", tmp_path, first).returncode == 0
     assert titles(tmp_path) in ([], ["Kept"])
     assert said("restore", "--data", tmp_path, tmp_path / "out.sqlite").returncode == 0

@@ -2,66 +2,160 @@
 
 from __future__ import annotations
 
+import fcntl
 import filecmp
+import re
+import shutil
 import sqlite3
-from collections.abc import Callable
-from contextlib import closing
+import struct
+from collections.abc import Callable, Iterator
+from contextlib import closing, contextmanager
+from dataclasses import dataclass
 from datetime import UTC, datetime
 from itertools import groupby
 from pathlib import Path
+from tempfile import TemporaryDirectory
 from threading import Event, Thread
 
+from metrion.store.errors import StorageTrouble
+from metrion.store.whole_files import put, synced, unfinished
+
 FOLDER = "backups"
+WRITE_AHEAD_LOG = "-wal"
+_BESIDE = (WRITE_AHEAD_LOG, "-shm", "-journal")
 _NEWEST, _DAYS = 3, 7
 _A_DAY = 24 * 60 * 60
+_BEFORE_MIGRATION = "-before-migration"
+_NAME = re.compile(
+    r"(?:([0-9]{6,})-)?([0-9]{4}-[0-9]{2}-[0-9]{2})T[0-9.]+Z(-before-migration)?\.sqlite"
+)
+_PENDING_BYTE, _LOCK_BYTES = 0x40000000, 512
+"""Where SQLite locks a file that is in use (its file format, 1.3 and *os.h*)."""
+_TRIES = 5
+_TITLES = 3
+
+
+@dataclass(frozen=True, order=True)
+class _Kept:
+    """A copy among the backups, in the order in which they were made.
+
+    Attributes:
+        sequence: 0 for those from before there were sequences, and for what others put there.
+        day: by the clock of then; empty for what others put there.
+        stays: whether it is never thinned out.
+    """
+
+    sequence: int
+    path: Path
+    day: str
+    stays: bool
+
+    @classmethod
+    def of(cls, path: Path) -> _Kept:
+        """What its name says of a copy."""
+        named = _NAME.fullmatch(path.name)
+        if not named:
+            return cls(0, path, "", stays=True)
+        return cls(int(named[1] or 0), path, named[2], stays=bool(named[3]))
 
 
 def backups(folder: Path) -> list[Path]:
-    """The backups of a data folder, the newest first."""
-    return sorted((folder / FOLDER).glob("*.sqlite"), reverse=True)
+    """The backups of a data folder, the newest first, whatever the clock said."""
+    return [one.path for one in _newest_first(folder)]
 
 
-def back_up(database: Path, to: Path | None = None) -> Path:
-    """Copy a database, while others use it or not.
+def _newest_first(folder: Path) -> list[_Kept]:
+    return sorted(map(_Kept.of, (folder / FOLDER).glob("*.sqlite")), reverse=True)
 
-    Args:
-        to: the file to write; else one among the backups, where older ones go in return.
+
+def back_up(database: Path) -> Path:
+    """Copy a database among its backups, where older ones go in return; others may use it.
 
     Returns:
         The copy; the backup before it if nothing has changed since.
     """
-    target = to or _free(database.parent)
+    found = _added(database, unless=next(iter(backups(database.parent)), None))
+    _thin_out(_newest_first(database.parent))
+    return found
+
+
+def back_up_before_migration(database: Path) -> Path:
+    """Copy a database among its backups, for good."""
+    return _added(database, _BEFORE_MIGRATION)
+
+
+def write_copy(database: Path, to: Path) -> Path:
+    """Copy a database to a file, while others use it or not.
+
+    Raises:
+        StorageTrouble: if that file is a database that somebody is using.
+    """
+    if _is_used(to, database):
+        raise StorageTrouble("storage-target-in-use", to)
+    to.parent.mkdir(mode=0o700, parents=True, exist_ok=True)
+    with unfinished(to) as part:
+        _copy(database, part)
+        put(part, to)
+    return to
+
+
+def _added(database: Path, ending: str = "", unless: Path | None = None) -> Path:
+    """A further copy among the backups, or the one it would be like."""
+    target = _next(database.parent, ending)
     target.parent.mkdir(mode=0o700, parents=True, exist_ok=True)
-    # Only a whole copy gets the name of one.
-    part = target.with_name(f"{target.name}.part")
-    part.unlink(missing_ok=True)
-    part.touch(mode=0o600)
+    with unfinished(target) as part:
+        _copy(database, part)
+        if unless and filecmp.cmp(part, unless, shallow=False):
+            return unless
+        put(part, target)
+    return target
+
+
+def _copy(database: Path, part: Path) -> None:
     with closing(connected(database)) as source, closing(sqlite3.connect(part)) as copy:
         source.backup(copy)
         # One file is all there is to a copy.
         copy.execute("PRAGMA journal_mode=DELETE")
-    earlier = backups(database.parent)
-    if to is None and earlier and filecmp.cmp(part, earlier[0], shallow=False):
-        part.unlink()
-        return earlier[0]
-    part.replace(target)
-    if to is None:
-        _thin_out(backups(database.parent))
-    return target
 
 
-def _free(folder: Path) -> Path:
-    now = datetime.now(UTC).strftime("%Y-%m-%dT%H%M%S.%fZ")
-    return folder / FOLDER / f"{now}.sqlite"
+def _next(folder: Path, ending: str = "") -> Path:
+    """The name of the copy that is made next."""
+    made = datetime.now(UTC).strftime("%Y-%m-%dT%H%M%S.%fZ")
+    sequence = max((one.sequence for one in _newest_first(folder)), default=0) + 1
+    return folder / FOLDER / f"{sequence:06}-{made}{ending}.sqlite"
 
 
-def _thin_out(newest_first: list[Path]) -> None:
-    """Keep the newest, and the last of each of some days."""
-    days = groupby(newest_first, key=lambda path: path.name.partition("T")[0])
-    kept = {*newest_first[:_NEWEST], *[next(of_day) for _, of_day in days][:_DAYS]}
-    for path in newest_first:
-        if path not in kept:
-            path.unlink()
+def _thin_out(newest_first: list[_Kept]) -> None:
+    """Keep the newest, the last of each of some days, and what stays."""
+    ours = [one for one in newest_first if not one.stays]
+    days = groupby(ours, key=lambda one: one.day)
+    kept = {*ours[:_NEWEST], *[next(of_day) for _, of_day in days][:_DAYS]}
+    for one in ours:
+        if one not in kept:
+            one.path.unlink()
+
+
+def _is_used(file: Path, database: Path) -> bool:
+    """Whether a file is that database, or another one that somebody has open."""
+    if not file.exists():
+        return False
+    if file.samefile(database) or any(_beside(file, end).exists() for end in _BESIDE):
+        return True
+    # What holds the file open as a database, holds these bytes of it: another process, since the
+    # only one of ours is that database.
+    with file.open("rb") as opened:
+        return _is_locked(opened.fileno())
+
+
+def _is_locked(opened: int) -> bool:
+    """Whether another process has locked what SQLite locks of a file."""
+    asked = struct.pack("hhqqi", fcntl.F_WRLCK, 0, _PENDING_BYTE, _LOCK_BYTES, 0)
+    found = fcntl.fcntl(opened, fcntl.F_GETLK, asked)
+    return bool(struct.unpack("hhqqi", found)[0] != fcntl.F_UNLCK)
+
+
+def _beside(database: Path, ending: str) -> Path:
+    return database.with_name(f"{database.name}{ending}")
 
 
 def connected(database: Path, *, any_thread: bool = False) -> sqlite3.Connection:
@@ -75,39 +169,110 @@ def connected(database: Path, *, any_thread: bool = False) -> sqlite3.Connection
 
 
 def is_whole(database: Path) -> bool:
-    """Whether a file is a SQLite database without damage."""
+    """Whether a file is a SQLite database without damage; an empty one is none."""
     try:
         with closing(connected(database)) as connection:
             found: list[tuple[str]] = connection.execute("PRAGMA integrity_check(1)").fetchall()
     except sqlite3.DatabaseError:
         return False
-    return found == [("ok",)]
+    return found == [("ok",)] and database.stat().st_size > 0
 
 
-def put_back(backup: Path, database: Path) -> Path | None:
+@dataclass(frozen=True)
+class Contents:
+    """What a copy holds.
+
+    Attributes:
+        sheets: how many there are, without those in the trash.
+        titles: of some, the one changed last first.
+        changed: when that was, as text in UTC.
+    """
+
+    sheets: int
+    titles: tuple[str, ...]
+    changed: str
+
+
+def contents(backup: Path) -> Contents | None:
+    """Look into a backup; None if it is none that can be read."""
+    found = "SELECT title, changed_at FROM sheets WHERE deleted_at IS NULL ORDER BY changed_at DESC"
+    try:
+        with closing(connected(backup)) as connection:
+            rows: list[tuple[str, str]] = connection.execute(found).fetchall()
+    except sqlite3.DatabaseError:
+        return None
+    titles = tuple(title for title, _ in rows[:_TITLES])
+    return Contents(len(rows), titles, rows[0][1] if rows else "")
+
+
+@contextmanager
+def copied_aside(database: Path) -> Iterator[Path]:
+    """A folder of its own with a copy of a database, taken without writing beside that one.
+
+    What stands in its write-ahead log only, comes along.
+
+    Raises:
+        StorageTrouble: if others do not leave it alone for long enough.
+    """
+    with TemporaryDirectory(prefix="metrion-") as folder:
+        copy = Path(folder) / database.name
+        for _ in range(_TRIES):
+            before = _state(database)
+            for end in ("", WRITE_AHEAD_LOG):
+                _beside(copy, end).unlink(missing_ok=True)
+                if _beside(database, end).exists():
+                    shutil.copyfile(_beside(database, end), _beside(copy, end))
+            if _state(database) == before:
+                copy.chmod(0o600)
+                yield Path(folder)
+                return
+        raise StorageTrouble("storage-in-use", database)
+
+
+def _state(database: Path) -> list[tuple[int, int] | None]:
+    found = (_beside(database, end) for end in ("", WRITE_AHEAD_LOG))
+    return [(one.stat().st_mtime_ns, one.stat().st_size) if one.exists() else None for one in found]
+
+
+def put_back(backup: Path, database: Path, check: Callable[[Path], object]) -> Path | None:
     """Put a backup in the place of the database, which is kept among the backups.
 
-    Nobody may be using the database.
+    Nobody may be using the database. The backup is read before anything is changed, and no other
+    goes.
+
+    Args:
+        check: raises if the copy in a folder of its own, given by its path, must not be put back.
 
     Returns:
         Where the database of before is kept; None if there was none.
     """
-    kept = None
-    if database.exists():
-        kept = _free(database.parent)
-        kept.parent.mkdir(mode=0o700, parents=True, exist_ok=True)
-        if is_whole(database):
-            kept = back_up(database)
-        else:
-            database.replace(kept.with_suffix(".damaged"))
-            kept = kept.with_suffix(".damaged")
-    part = database.with_name(f"{database.name}.part")
-    part.unlink(missing_ok=True)
-    part.touch(mode=0o600)
-    part.write_bytes(backup.read_bytes())
-    for beside in ("-wal", "-shm"):
-        database.with_name(f"{database.name}{beside}").unlink(missing_ok=True)
-    part.replace(database)
+    with unfinished(database) as part:
+        with copied_aside(backup) as folder:
+            copy = (folder / backup.name).rename(folder / database.name)
+            log = _beside(folder / backup.name, WRITE_AHEAD_LOG)
+            if log.exists():
+                log.rename(_beside(copy, WRITE_AHEAD_LOG))
+            check(copy)
+            _copy(copy, part)
+        kept = _set_aside(database) if database.exists() else None
+        for end in _BESIDE:
+            _beside(database, end).unlink(missing_ok=True)
+        put(part, database)
+    return kept
+
+
+def _set_aside(database: Path) -> Path:
+    """Keep the database as it is among the backups; a damaged one with all that lies beside it."""
+    if is_whole(database):
+        return _added(database, unless=next(iter(backups(database.parent)), None))
+    kept = _next(database.parent).with_suffix(".damaged")
+    kept.parent.mkdir(mode=0o700, parents=True, exist_ok=True)
+    for end in (WRITE_AHEAD_LOG, ""):
+        if _beside(database, end).exists():
+            shutil.copyfile(_beside(database, end), _beside(kept, end))
+            _beside(kept, end).chmod(0o600)
+            synced(_beside(kept, end))
+    synced(kept.parent)
     return kept
 
 

@@ -17,13 +17,25 @@ from alembic import command
 from alembic.config import Config
 from alembic.script import ScriptDirectory
 from sqlalchemy import Connection, Engine, create_engine, event
+from sqlalchemy.exc import DBAPIError
 from sqlalchemy.orm import Session
 
 from metrion.core.facts import Name
-from metrion.store.backups import back_up, connected, is_whole, put_back
+from metrion.store.backups import (
+    FOLDER,
+    back_up,
+    back_up_before_migration,
+    connected,
+    copied_aside,
+    is_whole,
+    put_back,
+    write_copy,
+)
 from metrion.store.errors import StorageTrouble
+from metrion.store.models import Base, Sheet
 from metrion.store.troubles import told
 from metrion.store.turns import PATIENCE_SECONDS, Turns
+from metrion.store.whole_files import remove_unfinished, synced, unfinished
 
 FILE_NAME = "metrion.sqlite"
 _LOCK = "in-use"
@@ -50,14 +62,16 @@ class Store:
         with told(self.path):
             folder.mkdir(mode=0o700, parents=True, exist_ok=True)
             self._lock = in_use(folder)
+            for one in (folder, folder / FOLDER):
+                remove_unfinished(one)
             _make(self.path)
             revision = _revision(self.path)
             self.path.chmod(0o600)
             self.engine = _engine(self.path)
             self._writing = self.engine.execution_options(immediate=True)
-            self._bring_up_to_date(revision)
             # What others change is only told to a connection that changes nothing itself.
             self._watch = connected(self.path, any_thread=True)
+            self._bring_up_to_date(revision)
         self._watch_id, self._watching = token_hex(4), Lock()
 
     def _bring_up_to_date(self, revision: str | None) -> None:
@@ -67,8 +81,10 @@ class Store:
             if revision not in {one.revision for one in scripts.walk_revisions()}:
                 raise StorageTrouble("storage-newer", self.path, revision=Name(str(revision)))
             if revision != scripts.get_current_head():
-                back_up(self.path)
+                back_up_before_migration(self.path)
                 self.renamed = migrate(self._writing)
+            if not set(Base.metadata.tables) <= _tables(self._watch):
+                raise StorageTrouble("storage-other", self.path)
 
     @contextmanager
     def reading(self) -> Iterator[Session]:
@@ -101,7 +117,7 @@ class Store:
     def back_up(self, to: Path | None = None) -> Path:
         """Copy the database among its backups, or to a file. Raises `StorageTrouble`."""
         with told(to or self.path):
-            return back_up(self.path, to)
+            return write_copy(self.path, to) if to else back_up(self.path)
 
     def close(self) -> None:
         """Let go of the file, with all that was written in it."""
@@ -113,6 +129,27 @@ class Store:
         self._lock.close()
 
 
+@contextmanager
+def to_be_read(folder: Path) -> Iterator[Store]:
+    """The store of a data folder to be read only, also of one that cannot be written.
+
+    Raises:
+        StorageTrouble: if it cannot be used.
+    """
+    database = folder / FILE_NAME
+    if not database.is_file() or all(os.access(one, os.W_OK) for one in (folder, database)):
+        with closing(Store(folder)) as store:
+            yield store
+        return
+    with told(database), copied_aside(database) as aside:
+        try:
+            store = Store(aside)
+        except StorageTrouble as trouble:
+            raise trouble.about_file(database) from None
+        with closing(store):
+            yield store
+
+
 def restored(folder: Path, backup: Path) -> Path | None:
     """Put a backup in the place of the database of a data folder.
 
@@ -120,13 +157,27 @@ def restored(folder: Path, backup: Path) -> Path | None:
         Where the database of before is kept; None if there was none.
 
     Raises:
-        StorageTrouble: if somebody is using it, or the backup is no whole database of ours.
+        StorageTrouble: if somebody is using it, or the backup is no whole database of ours, of a
+            revision that is known.
     """
     with told(folder / FILE_NAME):
-        if not backup.is_file() or not is_whole(backup):
+        if not backup.is_file() or backup.stat().st_size == 0:
             raise StorageTrouble("storage-no-backup", backup)
         with in_use(folder, alone=True):
-            return put_back(backup, folder / FILE_NAME)
+            return put_back(backup, folder / FILE_NAME, lambda copy: _check(copy, backup))
+
+
+def _check(copy: Path, backup: Path) -> None:
+    """Open a copy of a backup as a notebook is opened. Raises `StorageTrouble` about the backup."""
+    try:
+        Store(copy.parent).close()
+    except StorageTrouble as trouble:
+        if trouble.says.code in ("storage-damaged", "storage-other"):
+            raise StorageTrouble("storage-no-backup", backup) from None
+        raise trouble.about_file(backup) from None
+    except DBAPIError:
+        # Tables of another program under the names of ours.
+        raise StorageTrouble("storage-no-backup", backup) from None
 
 
 def in_use(folder: Path, *, alone: bool = False) -> IO[bytes]:
@@ -156,11 +207,16 @@ def _revision(path: Path) -> str | None:
     if not is_whole(path):
         raise StorageTrouble("storage-damaged", path)
     with closing(connected(path)) as connection:
-        tables = connection.execute("SELECT name FROM sqlite_master WHERE type = 'table'")
-        if ("alembic_version",) not in tables.fetchall():
+        # Other programs keep their revisions under the same name.
+        if not {"alembic_version", Sheet.__tablename__} <= _tables(connection):
             raise StorageTrouble("storage-other", path)
         row = connection.execute("SELECT version_num FROM alembic_version").fetchone()
         return str(row[0]) if row else None
+
+
+def _tables(connection: sqlite3.Connection) -> set[str]:
+    found = connection.execute("SELECT name FROM sqlite_master WHERE type = 'table'")
+    return {name for (name,) in found}
 
 
 def _make(path: Path) -> None:
@@ -169,16 +225,15 @@ def _make(path: Path) -> None:
         if path.stat().st_size == 0:
             raise StorageTrouble("storage-empty", path)
         return
-    part = path.with_name(f"{path.name}.{os.getpid()}.part")
-    part.unlink(missing_ok=True)
-    part.touch(mode=0o600)
-    engine = _engine(part, journal="DELETE")
-    migrate(engine.execution_options(immediate=True))
-    engine.dispose()
-    # Another process may have been quicker.
-    with suppress(FileExistsError):
-        os.link(part, path)
-    part.unlink()
+    with unfinished(path) as part:
+        engine = _engine(part, journal="DELETE")
+        migrate(engine.execution_options(immediate=True))
+        engine.dispose()
+        synced(part)
+        # Another process may have been quicker.
+        with suppress(FileExistsError):
+            os.link(part, path)
+    synced(path.parent)
 
 
 @contextmanager

@@ -74,6 +74,11 @@ class StorageTrouble(StoreError):
     def __init__(self, code: str, path: Path, **about: Argument) -> None:
         super().__init__(code, path=Name(str(path)), **about)
 
+    def about_file(self, path: Path) -> StorageTrouble:
+        """The same of another file, of which the one it was told about is a copy."""
+        about = {name: value for name, value in self.says.about.items() if name != "path"}
+        return StorageTrouble(self.says.code, path, **about)
+
 
 class NothingToUndo(StoreError):
     """No change is left to undo."""

@@ -710,8 +710,9 @@ storage-damaged = { $path } is damaged: stop Metrion, and put the last good copy
 storage-empty = { $path } is empty, but should be a database: put a copy back with “metrion restore”, or delete the file to begin a new notebook
 storage-newer = { $path } was written by a newer Metrion ({ $revision }): use that one, or put an older copy back with “metrion restore”
 storage-other = { $path } is a database of another program: name another folder with --data
-storage-no-backup = { $path } is no whole database
+storage-no-backup = { $path } is no whole database of Metrion: nothing was changed; “metrion restore --list” tells which copies there are
 storage-in-use = { $path } is in use: stop Metrion first
+storage-target-in-use = { $path } is a database that is in use: name another file with --to
 decide-on-each = the file holds { $count } logbooks: say of each what is to be done with it
 key-too-long = an idempotency key has 1 to { $most } characters
 key-reused = the idempotency key { $key } was used for another request
@@ -793,6 +794,12 @@ cli-no-phrase = Beyond this machine Metrion needs a pass phrase of at least { $l
 cli-phrase = Pass phrase
 cli-renamed = The id “{ $before }” could not stand in an address; it is now “{ $after }”.
 cli-no-backup = No backup could be made: { $reason }
+cli-backup-holds = { $sheets ->
+    [0] no sheets
+    [one] 1 sheet, changed last { $changed }: { $titles }
+   *[other] { $sheets } sheets, changed last { $changed }: { $titles }
+}
+cli-backup-unreadable = cannot be read
 cli-no-backups = There is no backup in { $folder }.
 cli-no-folder = There is no folder { $folder }.
 cli-restored = { $file } is in its place again.
