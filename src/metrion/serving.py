@@ -61,7 +61,7 @@ def serve_folder(
     address = Name(f"http://{shown}:{bound}/")
     click.echo(say("cli-at", address=address, folder=Name(str(folder))))
     if gate:
-        _tell_code(f"http://{_reached(listener)}:{bound}/pair/{gate.code}")
+        _tell_code(f"http://{_reached(listener)}:{bound}/pair/{gate.code.text}")
     sys.stdout.flush()
     backups.start()
     try:

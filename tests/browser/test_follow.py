@@ -111,6 +111,11 @@ window.tried = (async () => [
   await tried("delete", async () =>
     (await fetch(at + "/spare-parts", { method: "DELETE" })).status),
   await tried("form", () => form("post")),
+  await tried("steer", () => new Promise((done) => {
+    const picture = new Image();
+    picture.onload = picture.onerror = () => done("sent");
+    picture.src = at.replace("/sheets", "/now?at=/sheets/spare-parts/quantities/spreader");
+  })),
 ])();
 </script><body></body>"""
 
@@ -154,9 +159,11 @@ def test_pages_of_other_sites_read_and_write_nothing(
     page.goto(f"http://{host}:{elsewhere}/{path}")
     tried = page.evaluate("window.tried")
     opened.close()
-    assert len(tried) == 5
+    assert len(tried) == 6
     assert not any("spare" in one or "20" in one for one in tried), tried
     assert asked(server, "/sheets")[1] == before
+    # What a device leaves now goes nowhere: no window of ours is open.
+    assert asked(server, "/readings", b"6 3", Content_Type="text/plain")[0] == 409
 
 
 def test_a_page_of_another_name_made_to_point_here_sees_nothing(

@@ -145,12 +145,34 @@ def leave(client: FlaskClient, text: str, **where: str) -> Any:
     return client.post("/api/readings", data=text, query_string=where)
 
 
+def shows(client: FlaskClient, sheet: str, quantity: str, marked: str) -> int:
+    """A window says what it shows; a browser says from where that comes."""
+    where = {"sheet": sheet, "at": f"/sheets/{sheet}/quantities/{quantity}"}
+    headers = {"Sec-Fetch-Site": marked} if marked else {}
+    return client.get("/api/now", query_string=where, headers=headers).status_code
+
+
+def test_a_device_in_a_session_leaves_readings_with_what_that_session_shows(
+    client: FlaskClient,
+) -> None:
+    sheet, quantity = begun(client, "display", "nock")
+    other, further = begun(client, "display", "standoff")
+    one, two = client.application.test_client(), client.application.test_client()
+    assert shows(one, sheet, quantity, "same-origin") == 200
+    assert shows(two, other, further, "same-origin") == 200
+    for device, at in ((one, sheet), (two, other), (client, other)):
+        answer = leave(device, "9.41\n")
+        assert (answer.status_code, answer.json["id"]) == (201, at)
+
+
 def test_a_device_leaves_readings_with_the_quantity_that_is_open(client: FlaskClient) -> None:
     sheet, quantity = begun(client, "display", "nock")
     assert leave(client, "9.41\n").status_code == 409
-    client.get(
-        "/api/now", query_string={"sheet": sheet, "at": f"/sheets/{sheet}/quantities/{quantity}"}
-    )
+    # Who says from where it comes, but not that it is our page, does not say what is open.
+    for marked, status in (("", 200), ("none", 200), ("cross-site", 403), ("same-site", 403)):
+        assert shows(client, sheet, quantity, marked) == status
+        assert leave(client, "9.41\n").status_code == 409
+    assert shows(client, sheet, quantity, "same-origin") == 200
     answer = leave(client, "9.41\n\n9,43 mm\r\n0.944 cm\n")
     assert answer.status_code == 201
     read = answer.json["quantities"][0]["readings"]

@@ -12,7 +12,10 @@ from tests.server import COMMAND
 
 ROOT = Path(__file__).parents[2]
 PHRASE = "seven kites in May"
-ALONE = "ip link set lo up; ip addr add 10.9.8.7/32 dev lo; ip addr add fd00::7/128 dev lo"
+ALONE = (
+    "ip link set lo up; ip addr add 10.9.8.7/32 dev lo; ip addr add fd00::7/128 dev lo; "
+    "ip route add local 10.9.7.0/24 dev lo"
+)
 
 
 def alone(
@@ -44,20 +47,24 @@ with started as address:
     code = re.search(r"/pair/(\\S+)", said)[0]
     at = re.search(r"http://(\\S+?):", said)[1].strip("[]")
 
-    def ask(path, method="GET", body=None, cookie="", host="", form=False):
-        connection = http.client.HTTPConnection("10.9.8.7", int(port), timeout=30)
+    def ask(path, method="GET", body=None, cookie="", host="", form=False, to="10.9.8.7",
+            came_from=None, **more):
+        connection = http.client.HTTPConnection(to, int(port), timeout=30)
+        if came_from:
+            connection.source_address = (f"10.9.7.{came_from}", 0)
         kind = "application/x-www-form-urlencoded" if form else "application/json"
-        headers = {"Content-Type": kind, "Cookie": cookie}
+        headers = {"Content-Type": kind, "Cookie": cookie, **more}
         if host:
             headers["Host"] = host
         connection.request(method, path, body, headers)
         answer = connection.getresponse()
-        answer.read()
+        answer.text = answer.read().decode()
         connection.close()
         return answer
 
-    def enter(phrase):
-        return ask("/enter", "POST", urlencode({"phrase": phrase}), form=True)
+    def enter(phrase, came_from=None):
+        words = urlencode({"phrase": phrase})
+        return ask("/enter", "POST", words, form=True, came_from=came_from)
 
     exec(sys.argv[3])
 """
@@ -99,12 +106,51 @@ print(ask("/api/sheets", cookie=cookie[:-3] + "xyz").status)
     assert visited(tmp_path, what) == ["401 401 200", "303 / True True", "200 200", "401"]
 
 
-def test_guessing_is_slowed_down_for_the_code_too(tmp_path: Path) -> None:
+def test_guessing_keeps_one_address_out_for_a_while_and_nobody_else(tmp_path: Path) -> None:
     what = """
 print(*[enter(str(n)).status for n in range(4)], ask("/pair/guessed").status)
 print(enter("seven kites in May").status, ask(code).status, ask("/enter").status)
+print([enter(f"x{n}", n).status for n in range(20, 60)].count(401))
+print(enter("seven kites in May", 70).status, ask(code, came_from=71).status)
 """
-    assert visited(tmp_path, what) == ["401 401 401 401 401", "429 429 200"]
+    assert visited(tmp_path, what) == [
+        "401 401 401 401 401", "429 429 200", "40", "303 303",
+    ]  # fmt: skip
+
+
+_ENTERED = """
+def entered(phrase="seven kites in May"):
+    return enter(phrase).getheader("Set-Cookie").split(";")[0]
+"""
+
+
+def test_leaving_ending_all_sessions_and_a_new_code_work_without_a_restart(tmp_path: Path) -> None:
+    what = f"""{_ENTERED}
+one, two, three = entered(), entered(), entered()
+print(ask("/leave", "POST", cookie=one).status)
+print(*[ask("/api/sheets", cookie=cookie).status for cookie in (one, two, three)])
+renewed = ask("/api/access/code", "POST", cookie=two)
+new = re.search("/pair/[-_0-9A-Za-z]+", renewed.text)[0]
+print(renewed.status, new != code, ask(code).status, ask(new).status)
+ended = ask("/api/access/end-sessions", "POST", cookie=two)
+own = ended.getheader("Set-Cookie").split(";")[0]
+print(*[ask("/api/sheets", cookie=cookie).status for cookie in (two, three, own)])
+print(ask(new).status, ask("/api/access/code", "POST", cookie=three).status)
+"""
+    assert visited(tmp_path, what) == [
+        "303", "401 200 200", "201 True 401 303", "401 401 200", "401 401",
+    ]  # fmt: skip
+
+
+def test_a_device_at_this_machine_needs_no_pass_phrase_and_one_beyond_does(tmp_path: Path) -> None:
+    what = """
+place = "/api/readings?sheet=spare-parts&quantity=spreader"
+for host, more in (("127.0.0.1", {}), ("127.0.0.1", {"X-Forwarded-For": "10.1.1.1"}),
+                   ("127.0.0.1", {"Forwarded": "for=10.1.1.1"}), ("10.9.8.7", {})):
+    print(ask(place, "POST", "6 3", to=host, **more).status, end=" ")
+print(ask("/api/sheets", to="127.0.0.1").status)
+"""
+    assert visited(tmp_path, what) == ["201 401 401 201 401"]
 
 
 def test_the_code_takes_a_phone_to_the_sheet_that_is_open_on_the_laptop(tmp_path: Path) -> None:
@@ -125,20 +171,34 @@ print(ask("/api/sheets/sail-film", cookie=cookie).status)
 def test_the_code_holds_for_a_while_only() -> None:
     time = [0.0]
     gate = Gate(PHRASE, lambda: time[0])
-    assert gate.pairs(gate.code)
+    assert gate.pairs(gate.code.text, "a") is gate.code
     time[0] = 15 * 60
-    assert not gate.pairs(gate.code)
-    assert gate.opens(PHRASE)
+    assert not gate.pairs(gate.code.text, "a")
+    assert gate.opens(PHRASE, "a")
+    assert gate.pairs(gate.renew("/sheets/s").text, "a") is gate.code
 
 
 def test_patience_lets_one_try_again() -> None:
     time = [0.0]
     gate = Gate(PHRASE, lambda: time[0])
-    assert not any(gate.opens("x") for _ in range(5))
+    assert not any(gate.opens("x", "fd00::1") for _ in range(5))
+    # One who has a network has all of its addresses.
     with pytest.raises(Problem):
-        gate.opens(PHRASE)
+        gate.opens(PHRASE, "fd00::2")
+    assert gate.opens(PHRASE, "fd00:0:0:1::1")
     time[0] = 60.0
-    assert gate.opens(PHRASE)
+    assert gate.opens(PHRASE, "fd00::2")
+
+
+def test_many_wrong_tries_of_all_make_wrong_answers_wait_and_no_right_one() -> None:
+    waited: list[float] = []
+    gate = Gate(PHRASE, lambda: 0.0, waited.append)
+    for number in range(30):
+        assert not gate.opens("x", f"10.0.0.{number}")
+    assert len(waited) == 11
+    assert gate.opens(PHRASE, "10.0.0.99")
+    assert gate.pairs(gate.code.text, "10.0.0.98")
+    assert len(waited) == 11
 
 
 @pytest.mark.parametrize("given", ["", "short"])

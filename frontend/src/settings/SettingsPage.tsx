@@ -9,6 +9,7 @@ import {
   type Settings,
 } from "../api";
 import { useChosen, type Chosen } from "../app/settings";
+import { Access } from "./Access";
 import { OwnConventions } from "./OwnConventions";
 import "./settings.css";
 import { languageName, say } from "../voice";
@@ -67,6 +68,7 @@ export function SettingsPage() {
         </Choice>
       </div>
       <OwnConventions />
+      <Access />
     </div>
   );
 }

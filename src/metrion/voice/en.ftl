@@ -742,7 +742,17 @@ too-many-tries = that was tried too often; wait { $minutes ->
    *[other] { $minutes } minutes
 }
 not-the-phrase = That is not the pass phrase.
-not-the-code = This code does not hold any more: enter the pass phrase, or start Metrion anew for another code.
+not-the-code = This code does not hold any more: enter the pass phrase, or make another code in the settings of a window that is in.
+no-gate = Metrion is reached from this machine alone, so nobody has to come in
+access-title = Who is in
+access-words = Metrion can be reached from beyond this machine. A phone comes in by a code that holds for { $minutes } minutes, to what this window showed last.
+access-new-code = A new code for a phone
+access-code = Code for a phone
+access-scan = Scan it with the phone’s camera, or open { $address }. The code before it holds no more.
+access-leave = Leave
+access-leave-words = This browser has to enter the pass phrase again.
+access-end-all = End all other sessions
+access-ended = All other browsers are out, and the code before holds no more.
 enter-title = Metrion
 enter-why = This notebook is open to the network only for those who know its pass phrase.
 enter-phrase = Pass phrase

@@ -11,6 +11,7 @@ from metrion import __version__
 from metrion.core.exact.bounds import LARGEST_PACKED
 from metrion.store import Store
 from metrion.web import (
+    access,
     arrivals,
     bench,
     board,
@@ -39,10 +40,12 @@ from metrion.web.api import MetrionApi
 from metrion.web.gate import Gate, shut
 from metrion.web.guard import LOOPBACK, keep_to_this_host
 from metrion.web.notebook import Notebook
+from metrion.web.sessions import remember_browsers
 
 RESOURCES = (
     sheets, arrivals, entries, tools, instruments, desk, board, conventions, planner, practice,
     bench, door, words, settings, reports, photographs, tables, fits, quantities, voice, trash, now,
+    access,
 )  # fmt: skip
 
 
@@ -67,6 +70,7 @@ def create_app(
     )
     app.extensions["notebook"] = Notebook(data if isinstance(data, Store) else Store(data))
     keep_to_this_host(app, names)
+    remember_browsers(app)
     if gate is not None:
         shut(app, gate)
     api = MetrionApi(app)

@@ -22,6 +22,7 @@ from metrion.web.bodies import Blueprint
 from metrion.web.notebook import notebook
 from metrion.web.present import change_view
 from metrion.web.schemas import LeftView, SheetChangeView, TypedReadingView, schema_of
+from metrion.web.sessions import own_session, sessions
 from metrion.web.speaking import refuse
 from metrion.web.typed import understood
 
@@ -56,10 +57,13 @@ def leave(left: LeftView) -> SheetChangeView:
 
 
 def _open(left: LeftView) -> tuple[str, str]:
-    """The quantity that is named, or else the one that the window in front shows."""
+    """The quantity that is named, or else the one that the window in front shows.
+
+    That is one of the same session; for a device that has none, one on this machine.
+    """
     if left.sheet and left.quantity:
         return left.sheet, left.quantity
-    shown = _OPEN.fullmatch(notebook().open_at)
+    shown = _OPEN.fullmatch(sessions().shown(own_session()))
     if shown is None:
         refuse(409, "door-nothing-open")
     return unquote(shown[1]), unquote(shown[2])

@@ -6,6 +6,7 @@ from pathlib import Path
 
 from flask import Blueprint, Response, send_from_directory
 
+from metrion.web.sessions import begin_session, own_session
 from metrion.web.speaking import refuse
 
 blueprint = Blueprint("front_end", __name__)
@@ -28,4 +29,6 @@ def page(path: str) -> Response:
         return send_from_directory(_BUILT, path, max_age=lasting)
     if path.startswith("assets/"):
         refuse(404, "no-such-file")
+    if own_session() is None:
+        begin_session()
     return send_from_directory(_BUILT, "index.html", max_age=0)

@@ -2,25 +2,32 @@
 
 On this machine alone there is no gate. Once the server listens to a network, every page and every
 request needs a session, which begins with the pass phrase or, for a phone at the bench, with the
-code that the terminal shows.
+code that the terminal, or a page inside, shows.
 """
 
 from __future__ import annotations
 
+import hashlib
 import hmac
 import secrets
 import time
 from collections import deque
 from collections.abc import Callable
-from datetime import timedelta
-from threading import Lock
+from dataclasses import dataclass, field
+from ipaddress import IPv6Address, ip_address
+from threading import BoundedSemaphore, Lock
 
-from argon2 import PasswordHasher
-from argon2.exceptions import VerifyMismatchError
-from flask import Blueprint, Flask, current_app, redirect, render_template, request, session
+from flask import Blueprint, Flask, current_app, redirect, render_template, request
 from werkzeug.wrappers import Response
 
-from metrion.web.notebook import notebook
+from metrion.web import door
+from metrion.web.sessions import (
+    begin_session,
+    end_session,
+    is_here,
+    own_session,
+    sessions,
+)
 from metrion.web.speaking import refuse, speaker
 
 SHORTEST = 8
@@ -28,76 +35,154 @@ SHORTEST = 8
 
 PAIRING_MINUTES = 15
 _FAILURES, _MINUTE = 5, 60.0
-_DAYS = 30
-_INSIDE = "inside"
+_ADDRESSES = 10_000
+"""Of so many addresses the tries are remembered, those of the last ones."""
+_MANY, _WAIT_SECONDS, _WAITING = 20, 1.0, 2
+"""From so many wrong tries a minute on, the next wait; no more than a few do so at once."""
 
 blueprint = Blueprint("gate", __name__)
 
 
+@dataclass(frozen=True)
+class Code:
+    """What a phone comes in with, for a while.
+
+    Attributes:
+        text: of it.
+        begun: when it was made.
+        shown: what was open where somebody asked for it; empty for the first one.
+    """
+
+    begun: float
+    shown: str = ""
+    text: str = field(default_factory=lambda: secrets.token_urlsafe(24))
+
+
 class Gate:
-    """A pass phrase, of which only the hash is kept, and a code for phones.
+    """A pass phrase, of which only a keyed hash is kept, and a code for phones.
+
+    Wrong tries are counted for each address. All together only make wrong answers wait: they never
+    keep the right phrase, or the right code, out.
 
     Args:
         phrase: the pass phrase.
         now: tells the time in seconds.
+        wait: waits so many seconds.
     """
 
-    def __init__(self, phrase: str, now: Callable[[], float] = time.monotonic) -> None:
-        self._hasher = PasswordHasher()
-        self._hash = self._hasher.hash(phrase)
-        self.code = secrets.token_urlsafe(24)
-        self._now = now
-        self._begun = now()
-        self._failures: deque[float] = deque(maxlen=_FAILURES)
-        self._lock = Lock()
+    def __init__(
+        self,
+        phrase: str,
+        now: Callable[[], float] = time.monotonic,
+        wait: Callable[[float], object] = time.sleep,
+    ) -> None:
+        self._key = secrets.token_bytes(32)
+        self._hash = self._hashed(phrase)
+        self._now, self._wait = now, wait
+        self._tries = _Tries(now)
+        self._waiting = BoundedSemaphore(_WAITING)
+        self.code = Code(now())
 
-    def opens(self, phrase: str) -> bool:
+    def opens(self, phrase: str, address: str) -> bool:
         """Whether this is the pass phrase. Raises `Problem` 429 after too many that were not."""
-        # One at a time: checking takes work and memory by intention.
-        with self._lock:
-            self._patience()
-            try:
-                return self._hasher.verify(self._hash, phrase)
-            except VerifyMismatchError:
-                self._failures.append(self._now())
-                return False
+        return self._answer(hmac.compare_digest(self._hashed(phrase), self._hash), address)
 
-    def pairs(self, code: str) -> bool:
-        """Whether this is the code, and still holds. Raises as `opens` does."""
-        with self._lock:
-            self._patience()
-            fresh = self._now() - self._begun < PAIRING_MINUTES * _MINUTE
-            if fresh and hmac.compare_digest(code.encode(), self.code.encode()):
-                return True
-            self._failures.append(self._now())
-            return False
+    def pairs(self, code: str, address: str) -> Code | None:
+        """The code if this is it, and still holds. Raises as `opens` does."""
+        now = self.code
+        fresh = self._now() - now.begun < PAIRING_MINUTES * _MINUTE
+        right = hmac.compare_digest(code.encode(), now.text.encode())
+        return now if self._answer(fresh and right, address) else None
 
-    def _patience(self) -> None:
-        recent = [one for one in self._failures if self._now() - one < _MINUTE]
-        if len(recent) == _FAILURES:
+    def renew(self, shown: str = "") -> Code:
+        """A new code in the place of the old one, which holds no more."""
+        self.code = Code(self._now(), shown)
+        return self.code
+
+    def _hashed(self, phrase: str) -> bytes:
+        return hmac.digest(self._key, phrase.encode("utf-8", "replace"), hashlib.sha256)
+
+    def _answer(self, right: bool, address: str) -> bool:
+        if self._tries.too_many(address):
             refuse(429, "too-many-tries", minutes=1)
+        if right:
+            return True
+        self._tries.note(address)
+        # So few wait that the others find an answer.
+        if self._tries.many and self._waiting.acquire(blocking=False):
+            try:
+                self._wait(_WAIT_SECONDS)
+            finally:
+                self._waiting.release()
+        return False
+
+
+class _Tries:
+    """Wrong tries of the last minute, for each address and for all together."""
+
+    def __init__(self, now: Callable[[], float]) -> None:
+        self._now = now
+        self._lock = Lock()
+        self._all: deque[float] = deque(maxlen=_MANY)
+        self._of: dict[str, deque[float]] = {}
+
+    def too_many(self, address: str) -> bool:
+        """Whether an address has to wait."""
+        with self._lock:
+            return self._recent(self._of.get(_network(address), deque())) >= _FAILURES
+
+    @property
+    def many(self) -> bool:
+        """Whether there were many from all together."""
+        with self._lock:
+            return self._recent(self._all) >= _MANY
+
+    def note(self, address: str) -> None:
+        """One more."""
+        with self._lock:
+            # Noted anew, so that what was noted longest ago comes first and goes first.
+            own = self._of.pop(_network(address), None) or deque(maxlen=_FAILURES)
+            self._of[_network(address)] = own
+            if len(self._of) > _ADDRESSES:
+                del self._of[next(iter(self._of))]
+            own.append(self._now())
+            self._all.append(self._now())
+
+    def _recent(self, tries: deque[float]) -> int:
+        return sum(self._now() - one < _MINUTE for one in tries)
+
+
+def _network(address: str) -> str:
+    """What one may have many addresses of: of version 6, the first half."""
+    try:
+        found = ip_address(address.partition("%")[0])
+    except ValueError:
+        return address
+    if isinstance(found, IPv6Address) and not found.ipv4_mapped:
+        return found.exploded[:19]
+    return str(found)
 
 
 def shut(app: Flask, gate: Gate) -> None:
-    """Let nobody in without a session."""
+    """Let nobody in without a session; a device at this machine may leave readings."""
     app.extensions["gate"] = gate
-    app.secret_key = secrets.token_bytes(32)
-    app.config.update(
-        SESSION_COOKIE_NAME="metrion",
-        SESSION_COOKIE_HTTPONLY=True,
-        # A page that is opened from a scanned code comes from elsewhere.
-        SESSION_COOKIE_SAMESITE="Lax",
-        PERMANENT_SESSION_LIFETIME=timedelta(days=_DAYS),
-    )
     app.register_blueprint(blueprint)
 
     @app.before_request
     def _check() -> Response | None:
-        if session.get(_INSIDE) or request.blueprint == blueprint.name:
+        if own_session() or request.blueprint == blueprint.name:
+            return None
+        if request.blueprint == door.blueprint.name and is_here():
             return None
         if request.path.startswith("/api/"):
             refuse(401, "who-are-you")
         return redirect("/enter")
+
+
+def gate_of(app: Flask) -> Gate | None:
+    """Who keeps an application; None where it is reached from this machine alone."""
+    found: Gate | None = app.extensions.get("gate")
+    return found
 
 
 def _gate() -> Gate:
@@ -105,11 +190,10 @@ def _gate() -> Gate:
     return gate
 
 
-def _let_in() -> Response:
-    session.clear()
-    session[_INSIDE] = session.permanent = True
+def _let_in(shown: str) -> Response:
+    begin_session()
     # The phone at the bench goes on where the laptop is.
-    return redirect(notebook().open_at or "/", 303)
+    return redirect(shown or "/", 303)
 
 
 @blueprint.route("/enter", methods=["GET", "POST"])
@@ -117,15 +201,25 @@ def enter() -> Response | tuple[str, int]:
     """Ask for the pass phrase."""
     if request.method == "GET":
         return _asked("", 200)
-    if _gate().opens(request.form.get("phrase", "")):
-        return _let_in()
+    if _gate().opens(request.form.get("phrase", ""), request.remote_addr or ""):
+        return _let_in(sessions().shown(None))
     return _asked("not-the-phrase", 401)
 
 
 @blueprint.get("/pair/<code>")
 def pair(code: str) -> Response | tuple[str, int]:
     """Let a phone in that has the code."""
-    return _let_in() if _gate().pairs(code) else _asked("not-the-code", 401)
+    found = _gate().pairs(code, request.remote_addr or "")
+    if not found:
+        return _asked("not-the-code", 401)
+    return _let_in(found.shown or sessions().shown(None))
+
+
+@blueprint.post("/leave")
+def leave() -> Response:
+    """End the session of who asks."""
+    end_session()
+    return redirect("/enter", 303)
 
 
 def _asked(problem: str, status: int) -> tuple[str, int]:

@@ -2,7 +2,7 @@
 
 A page of any other site can send requests here, and can give its own host name the address of this
 machine. So what counts is the name by which the server was reached (``Host``), compared with what
-it was bound to, and the page that a request comes from (``Origin``).
+it was bound to, and the page that a request comes from: ``Origin``, and what browsers mark it as.
 """
 
 from __future__ import annotations
@@ -15,9 +15,12 @@ from ipaddress import ip_address
 import ifaddr
 from flask import Flask, Response, request
 
+from metrion.web.sessions import marked_as_from
 from metrion.web.speaking import refuse
 
 _PORT = re.compile(r":[0-9]+$")
+_ELSEWHERE = frozenset({"cross-site", "same-site"})
+"""What browsers mark as from another site, or from another server under the same name."""
 LOOPBACK = frozenset({"127.0.0.1", "localhost", "::1"})
 
 _CONTENT = "; ".join((
@@ -75,6 +78,8 @@ def keep_to_this_host(app: Flask, names: Collection[str]) -> None:
             refuse(403, "not-known-by-that-name")
         origin = request.headers.get("Origin")
         if origin is not None and origin.partition("://")[2] != request.host:
+            refuse(403, "from-another-site")
+        if request.path.startswith("/api/") and marked_as_from() in _ELSEWHERE:
             refuse(403, "from-another-site")
 
     @app.after_request

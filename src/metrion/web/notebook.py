@@ -105,8 +105,6 @@ class Notebook:
 
     def __init__(self, store: Store) -> None:
         self.store = store
-        self.open_at = ""
-        """The page that was looked at last."""
         self._turns = TurnsByName()
         self._worked: Memo[State, Worked] = Memo(_REMEMBERED)
         self.summaries: Memo[tuple[str, int, Speaker], SheetSummaryView] = Memo(_LISTED)

@@ -29,6 +29,10 @@ def server_of(app: Flask, listener: socket.socket) -> BaseWSGIServer:
     """A server of the application on a socket that listens already; ``run()`` serves."""
     # What is loaded stays: the collector need not walk through it while somebody waits.
     gc.freeze()
-    server = create_server(app, sockets=[listener], threads=_THREADS)
+    server = create_server(
+        app, sockets=[listener], threads=_THREADS,
+        # That something was handed on by a proxy is seen by them; nothing of them is believed.
+        clear_untrusted_proxy_headers=False,
+    )  # fmt: skip
     server.channel_class = _Channel
     return server

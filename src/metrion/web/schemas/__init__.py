@@ -68,6 +68,8 @@ from metrion.web.schemas.instruments import (
     TrialView,
 )
 from metrion.web.schemas.notebook import (
+    AccessView,
+    CodeView,
     ErrorView,
     FaultView,
     NowView,
@@ -153,6 +155,7 @@ from metrion.web.schemas.zero import (
 )
 
 __all__ = [
+    "AccessView",
     "AlsoView",
     "AnswerView",
     "ApartView",
@@ -167,6 +170,7 @@ __all__ = [
     "BudgetView",
     "CareView",
     "ChoiceView",
+    "CodeView",
     "ColumnsView",
     "ComparedView",
     "ConceptView",

@@ -61,3 +61,19 @@ class ErrorView:
     message: str
     faults: list[FaultView]
     uses: list[UseView] = field(default_factory=list)
+
+
+@view
+class AccessView:
+    """Whether the notebook can be reached from beyond this machine, and so needs a pass phrase."""
+
+    gated: bool
+
+
+@view
+class CodeView:
+    """A code by which a phone comes in: its address, and that as a picture which cameras read."""
+
+    address: str
+    minutes: int
+    picture: str

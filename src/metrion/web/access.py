@@ -1,0 +1,55 @@
+"""``/api/access``: who may come in from beyond this machine, seen and changed from inside."""
+
+from __future__ import annotations
+
+import segno
+from flask import current_app, request
+
+from metrion.web.bodies import Blueprint
+from metrion.web.gate import PAIRING_MINUTES, Code, Gate, gate_of
+from metrion.web.schemas import AccessView, CodeView, schema_of
+from metrion.web.sessions import begin_session, own_session, sessions
+from metrion.web.speaking import refuse
+
+blueprint = Blueprint("access", __name__, url_prefix="/api/access")
+
+
+@blueprint.get("")
+@blueprint.response(200, schema_of(AccessView))
+def get_access() -> AccessView:
+    """Whether somebody has to come in at all."""
+    return AccessView(gate_of(current_app) is not None)
+
+
+@blueprint.post("/code")
+@blueprint.response(201, schema_of(CodeView))
+def renew_code() -> CodeView:
+    """A new code for phones, in the place of the old one. 409 where none is needed.
+
+    A phone that comes in with it goes on where the session of who asked is.
+    """
+    return _view(_gate().renew(sessions().shown(own_session()) if own_session() else ""))
+
+
+@blueprint.post("/end-sessions")
+@blueprint.response(201, schema_of(CodeView))
+def end_sessions() -> CodeView:
+    """End all sessions but that of who asks, and the code with them. 409 where none is needed."""
+    gate = _gate()
+    shown = sessions().shown(own_session())
+    sessions().end_all()
+    begin_session()
+    return _view(gate.renew(shown))
+
+
+def _gate() -> Gate:
+    found = gate_of(current_app)
+    if found is None:
+        refuse(409, "no-gate")
+    return found
+
+
+def _view(code: Code) -> CodeView:
+    address = f"{request.host_url}pair/{code.text}"
+    picture = segno.make(address, error="m").svg_data_uri(scale=4, border=2, light="#fff")
+    return CodeView(address, PAIRING_MINUTES, picture)
