@@ -213,18 +213,28 @@ def import_file(file: str, data: Path | None, replace: bool, again: bool) -> Non
 def export(data: Path | None, wanted: tuple[str, ...], to: Path | None) -> None:
     """Write the sheets of the notebook: one as its logbook file, many as a ZIP with a manifest.
 
-    One that has photographs is written as a ZIP too, with them beside it.
+    One that has photographs is written as a ZIP too, with them beside it. One that cannot be read
+    any more is told and left out; asked for by itself, the text that is kept of it is written.
     """
-    from metrion.formats.archive import write_archive
+    from metrion.formats.archive import LeftOut, write_archive
     from metrion.store.database import to_be_read
-    from metrion.store.documents import filed
+    from metrion.store.documents import all_filed, sheet_text
     from metrion.store.sheets import all_sheets, find_sheet
 
     with to_be_read(data or _home("metrion")) as store, store.reading() as session:
         sheets = [find_sheet(session, key) for key in wanted] or all_sheets(session)
-        found = [filed(session, sheet) for sheet in sheets]
-    alone = len(found) == 1 and not found[0].pictures
-    content = found[0].content if alone else write_archive(found)
+        found = all_filed(session, sheets)
+        spoilt = [sheet_text(session, one) for one, _ in found.left_out] if wanted else []
+        missing = [LeftOut(one.id, one.title, say(why.code, **why.about))
+                   for one, why in found.left_out]  # fmt: skip
+    for one in missing:
+        click.echo(say("cli-left-out", title=Name(one.title), reason=Name(one.why)), err=True)
+    if len(wanted) == 1 and spoilt:
+        content = spoilt[0]
+    elif len(found.whole) == 1 and not missing and not found.whole[0].pictures:
+        content = found.whole[0].content
+    else:
+        content = write_archive(found.whole, missing)
     if to:
         write_file(to, content)
     else:

@@ -9,8 +9,9 @@ from typing import NoReturn
 
 import click
 
+from metrion.core.errors import MetrionError
 from metrion.core.exact.bounds import LARGEST_PACKED
-from metrion.core.facts import Argument, Name
+from metrion.core.facts import Argument, Fact, Name, fact
 from metrion.core.json import Json
 from metrion.formats.faults import Fault, Refused, refusal
 from metrion.formats.strict_json import read_json, write_json
@@ -77,9 +78,17 @@ def answer_lines(file: str, answer: Callable[[Json], Mapping[str, object]]) -> N
             document = dict(answer(read_json(line)))
         except Refused as refused:
             document, whole = told(refused), False
+        # Whatever is odd about one line, those after it are answered.
+        except Exception as error:
+            says = error.says if isinstance(error, MetrionError) else _unforeseen(error)
+            document, whole = told(Refused([Fault("", says)])), False
         click.echo(write_json(document, indent=None))
     if not whole:
         sys.exit(FAULTY)
+
+
+def _unforeseen(error: Exception) -> Fact:
+    return fact("line-unanswered", reason=Name(str(error) or repr(error)))
 
 
 def give_up(code: str, **about: Argument) -> NoReturn:

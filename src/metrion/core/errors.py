@@ -8,6 +8,7 @@ MetrionError
 ├── ScaleError          a scale that cannot be read, or a reading it cannot give
 │   ├── UselessScale    every line coincides at once
 │   ├── UnreadableSleeve  sleeve marks that do not fit the pitch
+│   ├── NoWholeSeconds  marks of a circle that cannot be written as angles
 │   ├── NotAMark        a main reading between the marks
 │   ├── NoSuchLine      a fine line the scale does not have
 │   ├── NotEstimable    a fine line estimated where only whole lines can be told
@@ -74,6 +75,13 @@ class UnreadableSleeve(ScaleError):
 
     def __init__(self, main_division: str, pitch: str) -> None:
         super().__init__("unreadable-sleeve", division=Figure(main_division), size=Figure(pitch))
+
+
+class NoWholeSeconds(ScaleError):
+    """Marks of a circle that lie between whole seconds: no angle can be written for them."""
+
+    def __init__(self, main_division: str) -> None:
+        super().__init__("no-whole-seconds", division=Figure(main_division))
 
 
 class NotAMark(ScaleError):

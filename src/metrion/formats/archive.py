@@ -67,8 +67,17 @@ def is_archive(content: bytes) -> bool:
     return content.startswith(b"PK\x03\x04") or content.startswith(b"PK\x05\x06")
 
 
-def write_archive(sheets: Iterable[Filed]) -> bytes:
-    """Sheets as one ZIP, in the order of their titles."""
+@dataclass(frozen=True)
+class LeftOut:
+    """A sheet that could not go into an archive, and why, in words."""
+
+    id: str
+    title: str
+    why: str
+
+
+def write_archive(sheets: Iterable[Filed], left_out: Iterable[LeftOut] = ()) -> bytes:
+    """Sheets as one ZIP, in the order of their titles; the manifest tells what was left out."""
     listed: list[Json] = []
     pictures: dict[str, bytes] = {}
     packed = BytesIO()
@@ -83,6 +92,9 @@ def write_archive(sheets: Iterable[Filed]) -> bytes:
             listed.append(entry)
             pictures |= sheet.pictures
         manifest: Record = {"format": FORMAT, "version": VERSION, "logbooks": listed}
+        missing: list[Json] = [dict(vars(one)) for one in left_out]
+        if missing:
+            manifest["left_out"] = missing
         contents = {MANIFEST: (write_json(manifest) + "\n").encode(), **contents}
         for name, content in contents.items():
             archive.writestr(_entry(name), content, ZIP_DEFLATED)

@@ -15,7 +15,7 @@ from metrion.core.json import Record
 from metrion.formats.archive import Filed, is_archive, read_archive
 from metrion.formats.carried import is_pdf, read_carried
 from metrion.formats.faults import Fault, Refused
-from metrion.formats.logbook import parse_logbook
+from metrion.formats.logbook import parse_for_notebook
 from metrion.formats.pictures import Picture
 from metrion.formats.state import canonical
 from metrion.formats.strict_json import read_json
@@ -92,7 +92,7 @@ def arrival(session: Session, filed: Filed) -> Arrival:
     """How one logbook stands to what is here. Nothing is stored."""
     try:
         document = read_json(filed.content)
-        title = parse_logbook(document).title
+        title = parse_for_notebook(document).title
         assert isinstance(document, dict)
     except Refused as refused:
         title = filed.title or filed.file

@@ -13,13 +13,21 @@ from metrion.core.json import Record, records_in, text_in
 from metrion.core.logbook import SECTIONS as IN_A_FILE
 from metrion.core.logbook import Logbook
 from metrion.formats.faults import Refused
-from metrion.formats.logbook import Earlier, parse_logbook
+from metrion.formats.logbook import Earlier, parse_for_notebook, parse_logbook
 from metrion.formats.pictures import Picture
 from metrion.store.documents import Entries, Whole, changed_entries, document_of, kept_entries
 from metrion.store.errors import NothingToRedo, NothingToUndo
 from metrion.store.models import ChangeRow, CommandRow, EntryRow, Sheet, State
 from metrion.store.pictures import forget_unused, keep_pictures
-from metrion.store.records import HEAD, OBSERVATIONS, Kept, add_rows, fill_head, kept
+from metrion.store.records import (
+    HEAD,
+    OBSERVATIONS,
+    Kept,
+    add_rows,
+    fill_head,
+    kept,
+    whole_record,
+)
 from metrion.store.sheets import new_id
 
 _FEW = 100
@@ -183,7 +191,8 @@ def _changes(session: Session, command: CommandRow) -> list[Change]:
 def _kept(state: Record | None) -> Kept | None:
     if state is None:
         return None
-    record, measurement = state["record"], state["measurement"]
+    found = whole_record(state, "history", "")
+    record, measurement = found["record"], found["measurement"]
     assert isinstance(record, dict)
     return Kept(
         text_in(state, "id"), record, int(str(state["position"])), int(str(state["version"])),
@@ -207,7 +216,7 @@ def _checked(document: Record, new: Sequence[Change], earlier: Earlier | None) -
     What was kept before there were bounds does not keep the rest from being changed.
     """
     try:
-        return parse_logbook(document, earlier=earlier)
+        return parse_for_notebook(document, earlier=earlier)
     except Refused as refused:
         logbook = parse_logbook(document, kept=True, earlier=earlier)
         if beyond := [one for one in refused.faults if _is_new(one.pointer, document, new)]:

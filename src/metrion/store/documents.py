@@ -2,19 +2,20 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 
-from sqlalchemy import select
+from sqlalchemy import Text, select, type_coerce
 from sqlalchemy.orm import Session
 
+from metrion.core.facts import Fact
 from metrion.core.json import Json, Record, records_in, text_in
 from metrion.core.logbook import SECTIONS as IN_A_FILE
 from metrion.core.logbook import Logbook
 from metrion.formats.archive import Filed
 from metrion.formats.logbook import FORMAT, VERSION, parse_logbook
 from metrion.formats.strict_json import write_json
-from metrion.store.errors import NotHere
+from metrion.store.errors import Damaged, NotHere
 from metrion.store.models import EntryRow, Sheet
 from metrion.store.pictures import find_pictures
 from metrion.store.records import HEAD, OBSERVATIONS, SECTIONS, Kept, head_of, kept
@@ -151,8 +152,39 @@ def _by_id(document: Record, section: str) -> dict[str, Record]:
     return {text_in(one, "id"): one for one in records_in(document, section)}
 
 
+def sheet_text(session: Session, sheet: Sheet) -> bytes:
+    """A sheet as the text of its rows, where that is all that can be had of it."""
+    own = select(
+        EntryRow.section, EntryRow.id, EntryRow.measurement, type_coerce(EntryRow.record, Text)
+    ).where(EntryRow.sheet_id == sheet.id)
+    extra = session.scalar(select(type_coerce(Sheet.extra, Text)).where(Sheet.id == sheet.id))
+    lines = [f"{HEAD}\t{sheet.id}\t\t{sheet.title}\t{extra}"]
+    for row in session.execute(own.order_by(EntryRow.section, EntryRow.position, EntryRow.id)):
+        lines.append("\t".join(str(one or "") for one in row))
+    return ("\n".join(lines) + "\n").encode("utf-8", "replace")
+
+
+@dataclass(frozen=True)
+class AllFiled:
+    """Sheets as they go into an archive, and those that cannot, each with the reason."""
+
+    whole: list[Filed]
+    left_out: list[tuple[Sheet, Fact]]
+
+
+def all_filed(session: Session, sheets: Iterable[Sheet]) -> AllFiled:
+    """Sheets as they lie in an archive; what cannot be read keeps no other out."""
+    found = AllFiled([], [])
+    for sheet in sheets:
+        try:
+            found.whole.append(filed(session, sheet))
+        except Damaged as damage:
+            found.left_out.append((sheet, damage.reason))
+    return found
+
+
 def filed(session: Session, sheet: Sheet) -> Filed:
-    """A sheet as it lies in an archive of many, with its pictures."""
+    """A sheet as it lies in an archive of many, with its pictures. Raises `Damaged`."""
     document = sheet_document(session, sheet)
     pictures = find_pictures(session, sheet, document)
     return Filed(sheet.id, sheet.title, _file_of(document), pictures=pictures)

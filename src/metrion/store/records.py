@@ -8,9 +8,12 @@ from dataclasses import dataclass
 from sqlalchemy import insert
 from sqlalchemy.orm import Session
 
-from metrion.core.json import Record, text_in
+from metrion.core.facts import Name, fact
+from metrion.core.json import Json, Record, text_in
 from metrion.core.logbook import SECTIONS as IN_A_FILE
+from metrion.store.errors import Damaged
 from metrion.store.models import EntryRow, Sheet
+from metrion.store.types import Spoilt
 
 OBSERVATIONS = "observations"
 SECTIONS = (*IN_A_FILE, OBSERVATIONS)
@@ -40,8 +43,9 @@ class Kept:
 
 
 def head_of(sheet: Sheet) -> Kept:
-    """What stands at the head of a sheet, as an entry of its own."""
-    return Kept(sheet.id, {"title": sheet.title, **sheet.extra}, 0, sheet.version)
+    """What stands at the head of a sheet, as an entry of its own. Raises `Damaged`."""
+    extra = whole_record(sheet.extra, HEAD, sheet.id)
+    return Kept(sheet.id, {"title": sheet.title, **extra}, 0, sheet.version)
 
 
 def fill_head(sheet: Sheet, record: Record) -> None:
@@ -51,8 +55,16 @@ def fill_head(sheet: Sheet, record: Record) -> None:
 
 
 def kept(row: EntryRow) -> Kept:
-    """A row as an entry."""
-    return Kept(row.id, dict(row.record), row.position, row.version, row.measurement)
+    """A row as an entry. Raises `Damaged`."""
+    record = whole_record(row.record, row.section, row.id)
+    return Kept(row.id, dict(record), row.position, row.version, row.measurement)
+
+
+def whole_record(found: Json, section: str, key: str) -> Record:
+    """A record as it was kept. Raises `Damaged` if its text is none any more."""
+    if not isinstance(found, dict) or isinstance(found, Spoilt):
+        raise Damaged(fact("damaged-record", section=section, key=Name(key)))
+    return found
 
 
 def add_rows(session: Session, sheet_id: str, new: Iterable[tuple[str, Kept]]) -> None:

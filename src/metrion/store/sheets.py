@@ -11,7 +11,7 @@ from sqlalchemy.orm import Session
 
 from metrion.core.json import Json, Record, records_in, text_in
 from metrion.core.logbook import SECTIONS as IN_A_FILE
-from metrion.formats.logbook import parse_logbook
+from metrion.formats.logbook import parse_for_notebook
 from metrion.store.errors import NotHere, Stale, TakenId
 from metrion.store.models import EntryRow, Sheet
 from metrion.store.records import OBSERVATIONS, Kept, add_rows, fill_head, kept
@@ -51,7 +51,7 @@ def take_in(session: Session, document: Json, key: str | None = None) -> Sheet:
     Raises:
         Refused: with every fault of the document; nothing is stored then.
     """
-    parse_logbook(document)
+    parse_for_notebook(document)
     assert isinstance(document, dict)
     return put_in(session, document, key)
 

@@ -8,7 +8,7 @@ from sqlalchemy import func, select
 from sqlalchemy.orm import Session
 
 from metrion.core.json import Record
-from metrion.formats.logbook import FORMAT, VERSION, parse_logbook
+from metrion.formats.logbook import FORMAT, VERSION, parse_for_notebook
 from metrion.store.errors import NotHere, Stale, TakenId
 from metrion.store.models import ToolRow
 from metrion.store.sheets import new_id
@@ -54,5 +54,5 @@ def amend_tool(row: ToolRow, record: Record) -> None:
 
 def _describe(row: ToolRow, record: Record) -> None:
     described = {**record, "id": row.id}
-    parse_logbook({"format": FORMAT, "version": VERSION, "instruments": [described]})
+    parse_for_notebook({"format": FORMAT, "version": VERSION, "instruments": [described]})
     row.record = described

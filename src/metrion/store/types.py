@@ -13,8 +13,23 @@ from sqlalchemy.types import TypeDecorator
 from metrion.core.json import Json
 
 
+class Spoilt(dict[str, Json]):
+    """What stands where a text is no JSON any more: nothing, and the text.
+
+    Attributes:
+        text: as it is kept.
+    """
+
+    def __init__(self, text: str) -> None:
+        super().__init__()
+        self.text = text
+
+
 class JsonText(TypeDecorator[Any]):
-    """A JSON value as text, names in the order they came; None is no value."""
+    """A JSON value as text, names in the order they came; None is no value.
+
+    A text that is no JSON any more is told as `Spoilt`: it must not keep others from being read.
+    """
 
     impl = Text
     cache_ok = True
@@ -25,7 +40,10 @@ class JsonText(TypeDecorator[Any]):
 
     def process_result_value(self, value: str | None, dialect: Dialect) -> Json:
         """From text."""
-        return None if value is None else json.loads(value)
+        try:
+            return None if value is None else json.loads(value)
+        except (ValueError, RecursionError):
+            return Spoilt(str(value))
 
 
 class UtcTime(TypeDecorator[datetime]):

@@ -501,6 +501,7 @@ units-not-comparable = { $theirs } cannot be compared with { $own }
 
 useless-scale = { $lines } fine divisions over { $marks } main divisions all coincide at once, so the { $fine_scale } tells nothing; a span such as { $better } would make one
 useless-scale-of-one = one fine division tells nothing; a { $fine_scale } needs at least two
+no-whole-seconds = marks { $division }′ apart are no whole seconds apart, so no angle can be written for them; give a main division of whole seconds, such as 20 or 0.5
 unreadable-sleeve = { $sleeve } marks { $division } apart do not fit a { $pitch } of { $size }: they must be the { $pitch }, twice the { $pitch }, or go a whole number of times into it
 not-a-mark = { $value } is not a mark of { $tool }, whose marks are { $division } apart
 last-mark-passed = The last mark passed is { $mark }.
@@ -650,7 +651,7 @@ photo-no-fine-scale = This tool has no fine scale.
 photo-no-lines = The lines cannot be made out. Go nearer, hold it steady, and turn it so that nothing glares.
 photo-too-coarse = The lines can be seen, but not finely enough to tell one from the next. Go nearer, and look at the scales squarely.
 photo-no-ends = Where the lines meet can be seen, but not which end the fine scale begins at. Take its whole length into the picture.
-photo-no-long-lines = Where the datum line meets can be seen, but not which of the lines are long ones. Take more of the { thimble } into the picture.
+photo-no-long-lines = Where the datum line meets can be seen, but not which of the lines are long ones. Take more of the { $thimble } into the picture.
 photo-by-lines = All lines in the picture say so, { $count } to count by, not the pair that meets best. It says what meets in the picture: one scale stands higher than the other, so looked at aslant it may be another line.
 photo-says = The picture says line { $line } ({ $odds } of 100){ $count ->
         [one] {""}
@@ -720,6 +721,11 @@ taken-id = the id “{ $key }” is already taken by another { entry-named }
 stale = this has been changed elsewhere since you opened it; look at it again, then repeat your change
 damaged = this sheet is damaged and cannot be worked out: { $reason }
 damaged-at = { $pointer }: { $what }
+damaged-record = what is kept of { $section ->
+    [head] its head
+    [history] what was changed
+   *[other] “{ $key }” ({ $section })
+} cannot be read any more; save what is there as text
 damaged-figure = a figure in it is too large or too small to be worked with ({ $reason })
 damaged-otherwise = { $reason }
 nothing-to-undo = there is nothing to undo
@@ -816,9 +822,11 @@ cli-restored = { $file } is in its place again.
 cli-kept = What was there before is kept as { $file }.
 cli-stopped = Stopped; everything is saved.
 cli-port-taken = Port { $port } on { $host } cannot be used ({ $reason }); choose another one with METRION_PORT or --port.
+cli-left-out = “{ $title }” is left out: { $reason }
 cli-done-new = { $title }: a new sheet
 cli-done-replace = { $title }: replaced
 cli-done-skip = { $title }: here already
+line-unanswered = this could not be answered: { $reason }
 cli-unwritable = { $name } cannot be written: { $reason }.
 
 ## Words of one's own

@@ -171,8 +171,7 @@ class Speaker:
             *most, last = (str(self._written(one)) for one in value)
             if not most:
                 return last
-            about = {"most": Name(", ".join(most)), "last": Name(last)}
-            return self.say(Fact("and-list", about))
+            return self.text("and-list", most=Name(", ".join(most)), last=Name(last))
         if isinstance(value, Name):
             return value.text
         if isinstance(value, Figure):

@@ -13,7 +13,7 @@ from flask import Response, request
 from sqlalchemy.orm import Session
 
 from metrion.core.json import Record, records_in
-from metrion.formats.archive import Filed, write_archive
+from metrion.formats.archive import Filed, LeftOut, write_archive
 from metrion.formats.faults import Fault, Refused
 from metrion.formats.handed_in import handed_in
 from metrion.report.blocks import Report, Section, words
@@ -21,7 +21,7 @@ from metrion.report.render import pdf_file, pdf_of_many
 from metrion.report.render.pdf import Paper
 from metrion.store import Damaged
 from metrion.store.arrivals import Arrival, Decision, arrival, take, unpacked
-from metrion.store.documents import filed
+from metrion.store.documents import all_filed
 from metrion.store.models import Sheet
 from metrion.store.pictures import find_pictures
 from metrion.store.sheets import all_sheets
@@ -40,7 +40,7 @@ from metrion.web.schemas import (
     WantedView,
     schema_of,
 )
-from metrion.web.speaking import refuse
+from metrion.web.speaking import refuse, say
 
 blueprint = Blueprint("arrivals", __name__, url_prefix="/api")
 
@@ -184,8 +184,10 @@ def _settable(report: Report, speaker: Speaker) -> Report:
 @blueprint.get("/archive")
 @blueprint.response(200, content_type="application/zip")
 def archive() -> Response:
-    """Every sheet of the notebook in one ZIP with a manifest."""
+    """Every sheet of the notebook in one ZIP with a manifest, which tells what had to be left."""
     with notebook().store.reading() as session:
-        content = write_archive(filed(session, sheet) for sheet in all_sheets(session))
+        found = all_filed(session, all_sheets(session))
+        missing = [LeftOut(one.id, one.title, say(why)) for one, why in found.left_out]
+    content = write_archive(found.whole, missing)
     headers = {"Content-Disposition": 'attachment; filename="metrion-notebook.zip"'}
     return Response(content, mimetype="application/zip", headers=headers)

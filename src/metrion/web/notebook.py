@@ -25,6 +25,7 @@ from metrion.store.once import keep, was_done
 from metrion.store.records import Kept
 from metrion.store.sheets import find_sheet
 from metrion.store.turns import PATIENCE_SECONDS, TurnsByName
+from metrion.store.types import Spoilt
 from metrion.voice import DecimalSign, Numbers, Speaker
 from metrion.web.damage import contained
 from metrion.web.once import asked, once
@@ -204,7 +205,9 @@ class Notebook:
     def settings(self) -> Record:
         """The settings of the notebook by name."""
         with self.store.reading() as session:
-            return {row.name: row.value for row in session.scalars(select(SettingRow))}
+            rows = session.scalars(select(SettingRow))
+            # Of one that cannot be read any more the usual value holds.
+            return {row.name: row.value for row in rows if not isinstance(row.value, Spoilt)}
 
     def speaker(self) -> Speaker:
         """Who writes for the reader of this notebook: in the chosen words and numbers."""

@@ -15,7 +15,7 @@ from metrion.formats.archive import file_name, write_archive
 from metrion.formats.strict_json import read_json
 from metrion.store import Damaged, Stale
 from metrion.store.commands import Change, redoing, undoing
-from metrion.store.documents import entries, filed, logbook_file
+from metrion.store.documents import entries, filed, logbook_file, sheet_text
 from metrion.store.models import Sheet
 from metrion.store.records import HEAD, add_rows, head_of
 from metrion.store.sheets import add_sheet, all_sheets, find_sheet, take_in
@@ -179,16 +179,20 @@ def redo_last(key: str) -> SheetChangeView:
 @blueprint.arguments(schema_of(WantedView), location="query")
 @blueprint.response(200, content_type="application/json")
 def download_logbook(wanted: WantedView, key: str) -> Response:
-    """The sheet, or one quantity of it, as a ``metrion-logbook`` file. 404 if there is none."""
+    """The sheet, or one quantity of it, as a ``metrion-logbook`` file. 404 if there is none.
+
+    Of a sheet whose records cannot be read any more, the text that is kept of them.
+    """
     with notebook().store.reading() as session:
         sheet = find_sheet(session, key)
-        content = logbook_file(session, sheet, wanted.quantity)
-        name = file_name(sheet.title)
-    return Response(
-        content,
-        mimetype="application/json",
-        headers={"Content-Disposition": f'attachment; filename="{name}.metrion.json"'},
-    )
+        name, kind = f"{file_name(sheet.title)}.metrion.json", "application/json"
+        try:
+            content = logbook_file(session, sheet, wanted.quantity)
+        except Damaged:
+            name, kind = f"{file_name(sheet.title)}.txt", "text/plain"
+            content = sheet_text(session, sheet)
+    headers = {"Content-Disposition": f'attachment; filename="{name}"'}
+    return Response(content, mimetype=kind, headers=headers)
 
 
 @blueprint.get("/<key>/archive")

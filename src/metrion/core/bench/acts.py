@@ -8,6 +8,9 @@ from enum import StrEnum
 from metrion.core.errors import MetrionError
 from metrion.core.facts import Name
 
+_LONGEST_SEED = 20
+"""In digits; far longer ones are no numbers any more."""
+
 
 class Do(StrEnum):
     """The things that can be done."""
@@ -82,7 +85,7 @@ def parse_simulated(text: str) -> Simulated:
         NoSuchAct: where a seed is missing, or an act is none.
     """
     seed, _, rest = text.partition(" ")
-    if not (seed.isascii() and seed.isdecimal()):
+    if not (seed.isascii() and seed.isdecimal() and len(seed) <= _LONGEST_SEED):
         raise NoSuchAct(seed)
     return Simulated(int(seed), tuple(map(_act, rest.split())))
 

@@ -22,7 +22,7 @@ from metrion.core.declared import (
     entry,
     rest,
 )
-from metrion.core.errors import NoSuchLine, NotAMark, NotEstimable, NotUndecided
+from metrion.core.errors import NoSuchLine, NotAMark, NotEstimable, NotUndecided, NoWholeSeconds
 from metrion.core.exact.angles import angle_text, degrees_and_minutes
 from metrion.core.exact.numbers import finite_decimals, fixed, to_text
 from metrion.core.facts import Name, fact
@@ -136,6 +136,11 @@ class Instrument:
     def main_text(self, main: Fraction) -> str:
         """A main reading as this instrument's files and marks write it."""
         return angle_text(main) if self.kind is Kind.ANGULAR else to_text(main)
+
+    def check_marks(self) -> None:
+        """Raise `NoWholeSeconds` if an angle cannot be written for each of its marks."""
+        if self.kind is Kind.ANGULAR and (60 * self.scale.main_division).denominator != 1:
+            raise NoWholeSeconds(to_text(self.scale.main_division))
 
     def mark_text(self, main: Fraction) -> str:
         """A main reading for people: ``161°00′`` on a circle, the plain number elsewhere."""

@@ -110,7 +110,8 @@ def _read(picture: Array, tool: Instrument, edge: Array, *, upward: bool) -> Ans
             if isinstance(scale, VernierScale):
                 arc = radians(float(scale.main_division) / 60) if tool.kind is Kind.ANGULAR else 0.0
                 return _of_vernier(picture, scale, edge, arc)
-        except np.linalg.LinAlgError:
+        except (np.linalg.LinAlgError, ValueError, IndexError):
+            # Of nothing there is no largest, and no range: nothing was made out.
             return Answer(fact("photo-no-lines"))
     return Answer(fact("photo-no-fine-scale"))
 

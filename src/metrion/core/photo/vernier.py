@@ -26,6 +26,10 @@ _LOWER = 0.003
 """By what part a fine scale that lies lower looks smaller: its depth over the distance."""
 
 
+_MOST_LINES = 2_000
+"""No picture shows more lines of a scale; where more are counted, none was understood."""
+
+
 @dataclass(frozen=True)
 class Zero:
     """One way in which the fine lines of a picture may be numbered.
@@ -104,6 +108,9 @@ def place_of(
     upper = bands_of(strip, _GUARD, reach, rows)
     lower = bands_of(strip, -_GUARD, -reach, rows)
     pitch, main_clear = pitch_of(_near(upper, 2), 0.7 * guess, 1.8 * guess)
+    if arc and 2 * pitch / arc <= edge.length:
+        # No circle of such marks is as large as the edge that was set.
+        return None
     if arc:
         edge = Edge(ends[0], ends[1], pitch / arc)
         strip = strip_of(picture, edge, above=reach, below=reach, beyond=beyond, smooth=3 * pitch)
@@ -169,9 +176,9 @@ class _Side:
         for band in self.bands:
             ends = plane.divisions(self.along[part][[0, -1]], np.full(2, band.off))
             low, high = np.sort((ends - start) / step)
-            numbers = np.arange(np.ceil(low), np.floor(high) + 1)
-            if not 2 < len(numbers) < 2000:
+            if not 2 < high - low < _MOST_LINES:
                 continue
+            numbers = np.arange(np.ceil(low), np.floor(high) + 1)
             predicted = plane.along_of(start + step * numbers, band.off)
             reach = 0.32 * self.pitch
             for at, middle, much in line_centres(band, self.along, predicted, reach):
@@ -219,12 +226,14 @@ def _plane(main: _Side, fine: _Side, step: float, ruling: Ruling) -> Plane | Non
 def _numbered(
     strip: Strip, edge: Edge, lower: list[Band], plane: Plane, lines: int,
     clear: tuple[float, float], *, against: bool,
-) -> Place:  # fmt: skip
-    """Which of the fine lines is the zero: where lines are that none is beyond."""
+) -> Place | None:  # fmt: skip
+    """Which of the fine lines is the zero: where lines are that none is beyond; None outside."""
     size = plane.step
     near = _near(lower, 2)
     seen_ends = plane.divisions(strip.along[[0, -1]], np.full(2, -_GUARD))
     low, high = np.sort((seen_ends - plane.start) / size)
+    if not high - low < _MOST_LINES or not np.ptp(seen_ends) < _MOST_LINES:
+        return None
     numbers = np.arange(np.ceil(low), np.floor(high) + 1)
     seen = np.zeros((len(near), len(numbers)))
     for row, band in enumerate(near):
@@ -246,7 +255,10 @@ def _numbered(
     ends = plane.start + size * np.array([first, first + lines])
     whole = np.arange(np.ceil(seen_ends.min()), np.floor(seen_ends.max()) + 1)
     beside = np.arange(ends[0] - 1.5, ends[1] + 1.5, size / 2)
-    [zero] = marks(np.array([start]), edge, plane.along_of, -1)
+    seen_zero = marks(np.array([start]), edge, plane.along_of, -1)
+    if not seen_zero:
+        return None
+    zero = seen_zero[0]
     return Place(
         zeros=zeros, zero=np.array([zero.x, zero.y]), aslant=plane.aslant(ends),
         main=tuple(marks(whole, edge, plane.along_of, 1)),

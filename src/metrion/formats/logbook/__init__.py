@@ -2,6 +2,7 @@
 
 from metrion.formats.logbook.earlier import Earlier
 from metrion.formats.logbook.parse import (
+    parse_for_notebook,
     parse_logbook,
     parse_own_convention,
     read_drawn_instrument,
@@ -12,6 +13,6 @@ FORMAT = "metrion-logbook"
 VERSION = 1
 
 __all__ = [
-    "FORMAT", "VERSION", "Earlier", "parse_logbook", "parse_own_convention",
+    "FORMAT", "VERSION", "Earlier", "parse_for_notebook", "parse_logbook", "parse_own_convention",
     "read_drawn_instrument", "read_logbook",
 ]  # fmt: skip

@@ -6,7 +6,7 @@ from collections.abc import Callable
 from functools import partial
 
 from metrion.core.declared import Entries, fields_of
-from metrion.core.errors import shortened
+from metrion.core.errors import NoWholeSeconds, shortened
 from metrion.core.exact.bounds import MOST_OBSERVATIONS
 from metrion.core.facts import Name, fact
 from metrion.core.instruments.instrument import Instrument
@@ -83,6 +83,31 @@ def parse_logbook(document: Json, *, kept: bool = False, earlier: Earlier | None
     )
 
 
+def parse_for_notebook(document: Json, *, earlier: Earlier | None = None) -> Logbook:
+    """Check a document that comes into a notebook, where its scales are drawn and read.
+
+    Args:
+        earlier: as for `parse_logbook`.
+
+    Raises:
+        Refused: with every fault; a circle whose marks cannot be written is one too.
+    """
+    logbook = parse_logbook(document, earlier=earlier)
+    faults = Faults()
+    for index, tool in enumerate(logbook.instruments):
+        _check_marks(tool, child(child("/instruments", str(index)), "main_division"), faults)
+    if faults:
+        raise Refused(faults)
+    return logbook
+
+
+def _check_marks(tool: Instrument, pointer: str, faults: Faults) -> None:
+    try:
+        tool.check_marks()
+    except NoWholeSeconds as error:
+        faults.append(Fault(pointer, error.says))
+
+
 def read_drawn_instrument(record: Record, *, kept: bool = False) -> Instrument:
     """An instrument that is only to be drawn and talked about, even if it is of no use.
 
@@ -94,6 +119,8 @@ def read_drawn_instrument(record: Record, *, kept: bool = False) -> Instrument:
     """
     faults = Faults(kept=kept)
     instrument = parse_instrument(Fields(record, "", faults), Known(), drawn=True)
+    if instrument is not None and not kept:
+        _check_marks(instrument, "/main_division", faults)
     if faults or instrument is None:
         raise Refused(faults)
     return instrument

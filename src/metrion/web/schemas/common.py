@@ -8,7 +8,7 @@ from typing import Any
 from marshmallow import ValidationError, fields, validate
 
 from metrion.core.errors import OutOfBounds
-from metrion.core.exact.bounds import check_id
+from metrion.core.exact.bounds import check_id, check_text
 from metrion.web.speaking import say
 
 NAME = validate.Length(min=1, max=200)
@@ -17,6 +17,14 @@ NAME = validate.Length(min=1, max=200)
 def ID(key: str) -> None:  # noqa: N802 - a validator like NAME
     try:
         check_id(key)
+    except OutOfBounds as error:
+        raise ValidationError(say(error.says)) from None
+
+
+def PRINTABLE(text: str) -> None:  # noqa: N802 - a validator like NAME
+    """Refuse signs that no output of ours can carry."""
+    try:
+        check_text(text, len(text))
     except OutOfBounds as error:
         raise ValidationError(say(error.says)) from None
 

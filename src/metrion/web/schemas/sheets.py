@@ -8,7 +8,7 @@ from marshmallow import Schema, fields, validate
 
 from metrion.report.build import Length
 from metrion.report.render.pdf import Paper
-from metrion.web.schemas.common import ID, NAME
+from metrion.web.schemas.common import ID, NAME, PRINTABLE
 from metrion.web.schemas.derived import DerivedView
 from metrion.web.schemas.instruments import InstrumentView
 from metrion.web.schemas.quantities import QuantityView
@@ -112,7 +112,7 @@ class SheetListView:
 class NewSheetView:
     """A new, empty sheet."""
 
-    title: Annotated[str, NAME]
+    title: Annotated[str, NAME, PRINTABLE]
     id: Annotated[str | None, ID] = None
 
 
