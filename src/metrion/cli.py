@@ -179,7 +179,7 @@ def import_file(file: str, data: Path | None, replace: bool, again: bool) -> Non
     If any file has faults, nothing is stored, and the exit status is 2.
     """
     from metrion.store import Store
-    from metrion.store.arrivals import Arrival, Decision, Standing, arrival, take, unpacked
+    from metrion.store.arrivals import Arrival, Decision, Standing, looked_through, take, unpacked
 
     def decided(one: Arrival) -> Decision:
         if one.standing is Standing.SAME and not again:
@@ -190,7 +190,7 @@ def import_file(file: str, data: Path | None, replace: bool, again: bool) -> Non
     store = Store(data or _home("metrion"))
     try:
         with store.reading() as session:
-            found = [arrival(session, one) for one in unpacked(content_of(file), file)]
+            found = [*looked_through(session, unpacked(content_of(file), file))]
         faults = [f"{one.file}: {one_line(f)}" for one in found for f in one.faults]
         if faults:
             click.echo("\n".join(faults), err=True)

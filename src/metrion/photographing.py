@@ -16,17 +16,16 @@ def photo(file: str) -> None:
     Lines come from FILE, or from standard input ("-", or none). A line that has faults gives a line
     with them, and the exit status is 2.
     """
-    from metrion.core.photo.answer import read_photo
+    from metrion.formats.asked_pictures import answer_of
     from metrion.formats.photographed import answer_record, parse_asked
-    from metrion.formats.pictures import read_picture
     from metrion.voice import plainly
 
     speaker = plainly()
 
     def answer(line: Json) -> Record:
         asked = parse_asked(line)
-        picture = read_picture(content_of(asked.image))
-        found = read_photo(picture, asked.tool, asked.edge, upward=asked.upward)
+        picture = content_of(asked.image)
+        found = answer_of(picture, asked.tool, asked.edge, upward=asked.upward)
         return answer_record(found, speaker.say(found.why))
 
     answer_lines(file, answer)

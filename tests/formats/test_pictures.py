@@ -7,13 +7,13 @@ import pytest
 from PIL import Image
 
 from metrion.formats.faults import Refused
+from metrion.formats.opened_pictures import read_picture
 from metrion.formats.pictures import (
     LARGEST_EVIDENCE,
     Picture,
     checked_picture,
     evidence,
     is_evidence,
-    read_picture,
 )
 
 
@@ -37,7 +37,7 @@ EDGE = np.array([[300.0, 400.0], [900.0, 410.0]])
 def test_the_strip_is_cut_at_full_resolution_and_the_edge_lies_in_it() -> None:
     picture = stripes(4000, 3000)
     found = evidence(jpeg(picture), np.array([[1500.0, 1400.0], [2500.0, 1410.0]]))
-    strip = read_picture(found.strip.content)
+    strip = read_picture(found.strip.content).brightness
     assert found.scale == 1.0
     assert found.edge.tolist() == [
         [1500 - found.corner[0], 1400 - found.corner[1]],
@@ -48,13 +48,13 @@ def test_the_strip_is_cut_at_full_resolution_and_the_edge_lies_in_it() -> None:
     assert width == pytest.approx(2200, abs=20)
     cut = picture[top : top + height, left : left + width]
     assert np.abs(strip - cut).max() < 0.06
-    assert max(read_picture(found.whole.content).shape) == 960
+    assert max(read_picture(found.whole.content).brightness.shape) == 960
 
 
 def test_however_much_there_is_to_be_seen_it_stays_within_its_bound() -> None:
     found = evidence(jpeg(noise(3600, 2400)), np.array([[600.0, 1200.0], [3000.0, 1210.0]]))
     assert len(found.strip.content) + len(found.whole.content) <= LARGEST_EVIDENCE
-    height, _ = read_picture(found.strip.content).shape
+    height, _ = read_picture(found.strip.content).brightness.shape
     # A smaller one says so, and its edge with it.
     assert found.scale < 1
     assert found.edge[0, 1] == pytest.approx((1200 - found.corner[1]) * found.scale, abs=1)
@@ -66,7 +66,7 @@ def test_it_is_upright_however_the_camera_was_held() -> None:
     told[0x0112] = 6
     turned = jpeg(np.rot90(stripes()), exif=told)
     found = evidence(turned, EDGE)
-    assert read_picture(found.whole.content).shape == (640, 960)
+    assert read_picture(found.whole.content).brightness.shape == (640, 960)
     assert is_evidence(found.strip.content)
     assert not is_evidence(turned)
 

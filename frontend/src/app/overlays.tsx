@@ -9,6 +9,8 @@ import {
   type ReactNode,
 } from "react";
 
+import { resumeNow } from "./hand";
+
 /** What opens over the page for a moment: whatever opens from it belongs to what opened it. */
 const PASSING = ".ant-popover, .ant-dropdown";
 const REACHED = "button, input, select, textarea, a[href], [tabindex='0']";
@@ -21,12 +23,17 @@ document.addEventListener("focusin", ({ target }) => {
 const focused = () =>
   document.activeElement?.closest(PASSING) ? lastOnPage : document.activeElement;
 
-/** Gives the focus back, unless the hand has gone on to something else. */
+/**
+ * Gives the focus back, unless the hand has gone on to something else: to figures that wait to be
+ * kept, else to where it came from; where that is gone, to where the next figure goes.
+ */
 function giveBack(home: Element | null) {
   requestAnimationFrame(() => {
     const now = document.activeElement;
-    const left = !now || now === document.body || now.closest(PASSING);
-    if (left && home instanceof HTMLElement && home.isConnected) home.focus();
+    const left = !now || now === document.body || now.closest(PASSING) || now === home;
+    if (!left || resumeNow(true)) return;
+    if (home instanceof HTMLElement && home.isConnected) home.focus();
+    else resumeNow();
   });
 }
 

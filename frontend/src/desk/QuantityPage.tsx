@@ -19,6 +19,7 @@ import { ResultPanel } from "../results/ResultPanel";
 import { Tally, type LookActions } from "../tally";
 import { TableDialog } from "../transfer/TableDialog";
 import { ConventionChip } from "../app/ConventionChip";
+import { goOn } from "../app/hand";
 import { AnotherLikeIt } from "./AnotherLikeIt";
 import "./desk.css";
 import { Ribbon } from "./Ribbon";
@@ -65,7 +66,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
   const alter = (reading: Reading, change: Omit<Parameters<typeof amend.mutate>[0], "seen">) =>
     amend.mutate(
       { seen: reading, ...change },
-      { onError: (problem) => void message.error(problem.message) },
+      { onError: (problem) => void message.error(problem.message), onSettled: () => goOn() },
     );
   const actions: LookActions = {
     show: (reading) => setTakenUp({ reading, to: "show" }),
@@ -93,6 +94,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
         {...{ sheet, quantity, instrument, blind, actions }}
         reopened={takenUp}
         asked={blind ? null : asked}
+        made={made}
         onMade={setMade}
         onBlind={setBlind}
         onTable={() => setTable(true)}

@@ -43,6 +43,8 @@ interface Props {
   /** What is asked while nothing is entered. */
   asked: Question | null;
   actions: LookActions;
+  /** The reading that was recorded last. */
+  made: string | null;
   /** A reading is on its way, under this id. */
   onMade: (id: string) => void;
   /** Whether earlier figures are hidden while reading. */
@@ -96,6 +98,7 @@ export function Stage(props: Props) {
     sheet,
     enabled: singleKeys,
     begin: (text) => equation.current?.begin(text),
+    enter: () => void record(),
     onProblem: fail,
   });
 
@@ -143,6 +146,7 @@ export function Stage(props: Props) {
               {...{ sheet, quantity, instrument }}
               entered={ready ? recording.outcome : ""}
               onRecord={record}
+              made={props.made}
               onTaken={recording.unconfirm}
             />
           )

@@ -7,6 +7,8 @@ interface Options {
   /** Whether digits typed anywhere go into the equation. */
   enabled: boolean;
   begin: (text: string) => void;
+  /** Keeps what is entered. */
+  enter: () => void;
   onProblem: (problem: unknown) => void;
 }
 
@@ -28,7 +30,7 @@ export function useBenchKeys(options: Options): void {
   });
   useEffect(() => {
     function onKey(event: KeyboardEvent) {
-      const { sheet, enabled, begin, onProblem } = latest.current;
+      const { sheet, enabled, begin, enter, onProblem } = latest.current;
       if (isTaken(event.target) && !isEmptyBlank(event.target)) return;
       const key = event.key.toLowerCase();
       if ((event.ctrlKey || event.metaKey) && (key === "z" || key === "y")) {
@@ -38,6 +40,8 @@ export function useBenchKeys(options: Options): void {
         mutate.current(redo ? "redo" : "undo", { onError: onProblem });
         return;
       }
+      // Wherever the cursor was lost, what stands in the equation is kept.
+      if (event.key === "Enter" && event.target === document.body) enter();
       if (!enabled || event.ctrlKey || event.metaKey || event.altKey || isTaken(event.target))
         return;
       if (/^[0-9-]$/.test(event.key)) {

@@ -21,6 +21,7 @@ import "./equation.css";
 import { useAtBench } from "../bench/AtBench";
 import { Offers } from "./Offers";
 import { FineFactor, SecondTurn, Sign, Term } from "./terms";
+import { useHandPlace } from "../app/hand";
 import { useBlankKeys } from "./useBlankKeys";
 import { useNarrow } from "./useNarrow";
 import { say, typed } from "../voice";
@@ -60,6 +61,8 @@ export interface EquationProps {
   onLeave?: (() => void) | undefined;
   /** Whether the cursor waits in the main blank from the first. */
   autoFocus?: boolean;
+  /** Whether what a whole entry comes to is said elsewhere: here only what it lacks. */
+  brief?: boolean;
   /** Whether a key pad of the page goes with it on a phone. */
   padded?: boolean;
   children?: ReactNode;
@@ -106,6 +109,14 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
     over.current = false;
     desk.type({ [blank]: event.target.value });
   };
+  const resume = (typedOver: boolean) => {
+    const next = entry.main.trim() === "" && entry.position === null ? main : last;
+    if (typedOver) over.current = true;
+    next.current?.focus();
+    if (typedOver) next.current?.select();
+  };
+  const filled = entry.main.trim() !== "" && (last === main || entry.fine.trim() !== "");
+  useHandPlace({ isFilled: () => filled || entry.position !== null, resume });
   useImperativeHandle(ref, () => ({
     beginFine() {
       over.current = true;
@@ -293,7 +304,7 @@ const widthOf = (text: string) =>
 
 interface SentenceProps extends Pick<
   EquationProps,
-  "desk" | "instrument" | "task" | "onLeave" | "onFineAs"
+  "desk" | "instrument" | "task" | "onLeave" | "onFineAs" | "brief"
 > {
   /** The id by which the blanks are described by it. */
   said: string;
@@ -314,6 +325,7 @@ function Sentence({ desk, instrument, task = "", onLeave, ...props }: SentencePr
             {faults.join(" ")}
           </span>
         ) : (
+          !(props.brief && answer?.read != null && desk.settled) &&
           words(desk, instrument, task, bench)
         )}{" "}
         {onLeave && (

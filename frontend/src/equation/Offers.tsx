@@ -1,6 +1,7 @@
 import { Button } from "antd";
 
 import type { FineAs, Offer } from "../api";
+import { goOn } from "../app/hand";
 import type { Desk } from "../desk/useDesk";
 
 interface Props {
@@ -17,6 +18,7 @@ export function Offers({ desk, blank, onFineAs }: Props) {
     // What is typed stays; what it stands for is kept with the tool, and asked no more.
     if (offer.fine_as && onFineAs) onFineAs(offer.fine_as);
     else desk.type({ [blank]: offer.text });
+    goOn();
   };
   return answer[blank].offers.map((offer) => (
     <Button key={offer.words} className="offer" onClick={() => take(offer)}>

@@ -35,7 +35,7 @@ export function ClosedScales({ instrument }: { instrument: Instrument }) {
       role="img"
       aria-label={say("instruments-scales-at-zero")}
     >
-      <Beam {...{ instrument, frame, shape }} answer={null} />
+      <Beam {...{ instrument, frame, shape }} position={0} answer={null} />
       {kind !== "plain" && (
         <FineScale {...{ instrument, frame, shape }} position={0} answer={null} />
       )}

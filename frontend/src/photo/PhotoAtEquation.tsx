@@ -14,6 +14,8 @@ interface Props {
   instrument: Instrument;
   /** Records what is at the equation; its id, or null where nothing can be recorded yet. */
   onRecord: () => string | null;
+  /** The reading that was recorded last; null before the first. */
+  made: string | null;
   /** What would be recorded; empty where nothing can be yet. */
   entered: string;
   /** What was recorded is changed to what the picture says. */
@@ -21,10 +23,20 @@ interface Props {
 }
 
 /** Beside the equation: a photograph of what is being read, which speaks after the reader. */
-export function PhotoAtEquation({ sheet, ...props }: Props) {
+export function PhotoAtEquation({ sheet, made, ...props }: Props) {
   const { quantity, instrument } = props;
   const [open, setOpen] = useState(false);
   const held = usePhoto(sheet.id, instrument);
+  const [seen, setSeen] = useState(made);
+  const [shown, setShown] = useState<string | null>(null);
+  if (seen !== made) {
+    // What is recorded while a picture waits for it is what that shows: it speaks at once.
+    setSeen(made);
+    if (held.photo && !open) {
+      setShown(made);
+      setOpen(true);
+    }
+  }
   // Looks of a pair are photographed once they are on record: a picture shows one of them.
   if (quantity.sort !== "single" || instrument.kind === "plain") return null;
   return (
@@ -43,8 +55,12 @@ export function PhotoAtEquation({ sheet, ...props }: Props) {
           {...props}
           sheet={sheet.id}
           reading={null}
+          recorded={shown}
           held={held}
-          onClose={() => setOpen(false)}
+          onClose={() => {
+            setShown(null);
+            setOpen(false);
+          }}
         />
       )}
     </>

@@ -1,5 +1,5 @@
 import { Alert, Segmented } from "antd";
-import { useState } from "react";
+import { useEffect, useRef, useState } from "react";
 
 import type { Instrument, Quantity, Reading } from "../api";
 import { Dialog } from "../app/overlays";
@@ -19,6 +19,8 @@ interface Props {
   instrument: Instrument;
   /** The reading that it shows; null while that is still at the equation. */
   reading: Reading | null;
+  /** The reading that was recorded after the picture was taken: it is asked about at once. */
+  recorded?: string | null;
   /** Records what is at the equation; its id, or null where nothing can be recorded yet. */
   onRecord?: () => string | null;
   /** What would be recorded; empty where nothing can be yet. */
@@ -35,7 +37,7 @@ type Look = Asked["look"];
 /** A photograph of a reading: taken, its edge set, asked, and kept or left. */
 export function PhotoDialog({ sheet, quantity, instrument, held, onClose, ...props }: Props) {
   const { photo, problem, take, change, drop } = held;
-  const [made, setMade] = useState<string | null>(props.reading?.id ?? null);
+  const [made, setMade] = useState<string | null>(props.reading?.id ?? props.recorded ?? null);
   const [says, setSays] = useState<Says | null>(null);
   const looks = looksOf(props.reading);
   const [look, setLook] = useState<Look>(looks[0] ?? "");
@@ -52,6 +54,13 @@ export function PhotoDialog({ sheet, quantity, instrument, held, onClose, ...pro
     setMade(id);
     setSays(await asking.ask(id));
   }
+  const speaks = props.recorded != null && photo !== null && !photo.seeking;
+  const spoken = useRef(false);
+  useEffect(() => {
+    if (!speaks || spoken.current) return;
+    spoken.current = true;
+    void ask();
+  });
   function done() {
     drop();
     onClose();

@@ -2,6 +2,7 @@ import { RedoOutlined, UndoOutlined } from "@ant-design/icons";
 import { App, Button, Tooltip } from "antd";
 
 import { useUndo, type Sheet } from "../api";
+import { goOn } from "../app/hand";
 import { say } from "../voice";
 import { DRAWN } from "../app/icons";
 
@@ -10,7 +11,10 @@ export function UndoButtons({ sheet }: { sheet: Sheet }) {
   const { message } = App.useApp();
   const undo = useUndo(sheet.id);
   const act = (direction: "undo" | "redo") => () =>
-    undo.mutate(direction, { onError: (problem) => void message.error(problem.message) });
+    undo.mutate(direction, {
+      onError: (problem) => void message.error(problem.message),
+      onSettled: () => goOn(),
+    });
   return (
     <span className="undo">
       <Tooltip title={sheet.undo && say("sheet-undo-ctrl-z", { undo: sheet.undo })}>

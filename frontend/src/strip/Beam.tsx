@@ -1,5 +1,5 @@
 import type { Answer, Instrument } from "../api";
-import { fineLinesAt, marksInView, xOf, type Frame } from "./geometry";
+import { beamOf, fineLinesAt, marksInView, xOf, type Frame } from "./geometry";
 import { inchMarks, STRAIGHT, type Shape } from "./shape";
 
 export const TOP = 14;
@@ -12,6 +12,8 @@ export interface ScaleProps {
   instrument: Instrument;
   frame: Frame;
   answer: Answer | null;
+  /** Where the fine zero stands. */
+  position: number;
   shape?: Shape;
 }
 
@@ -22,14 +24,18 @@ export function heights(instrument: Instrument): (y: number) => number {
 }
 
 /** The main scale; the last mark the fine zero has passed stands out. */
-export function Beam({ instrument, frame, answer, shape = STRAIGHT }: ScaleProps) {
+export function Beam({ instrument, frame, answer, position, shape = STRAIGHT }: ScaleProps) {
   const { lines, appearance } = instrument;
   const y = heights(instrument);
   const passed = answer?.bounds ? markPassed(answer, instrument) : NaN;
   const open = instrument.kind === "angular";
-  const left = open ? 0 : Math.max(0, xOf(frame, lines.low ?? 0) - frame.width * 0.1);
-  const end = lines.high === null ? frame.width : xOf(frame, lines.high + 6 * lines.division);
-  const right = Math.min(frame.width, end);
+  const beam = open ? undefined : beamOf(lines, position);
+  const ends = beam && {
+    left: xOf(frame, beam.first * lines.division) - frame.width * 0.1,
+    right: xOf(frame, (beam.last + 2) * lines.division),
+  };
+  const left = Math.max(0, ends?.left ?? 0);
+  const right = Math.min(frame.width, ends?.right ?? frame.width);
   return (
     <g className="beam">
       <path className="steel" d={shape.band(left, right, y(TOP), y(EDGE))} />
@@ -44,7 +50,7 @@ export function Beam({ instrument, frame, answer, shape = STRAIGHT }: ScaleProps
             )}
           </g>
         ))}
-      {marksInView(lines, frame, open).map((mark) => (
+      {marksInView(lines, frame, beam).map((mark) => (
         <g
           key={mark.index}
           className={mark.index === passed ? "mark passed" : "mark"}
@@ -78,7 +84,7 @@ function markPassed(answer: Answer, instrument: Instrument): number {
 }
 
 /** The fine scale on its slide; the line that meets a mark stands out. */
-export function FineScale(props: ScaleProps & { position: number; meeting?: number[] }) {
+export function FineScale(props: ScaleProps & { meeting?: number[] }) {
   const { instrument, frame, answer, position, shape = STRAIGHT } = props;
   const y = heights(instrument);
   const meeting = props.meeting ?? answer?.fine.seen ?? [];

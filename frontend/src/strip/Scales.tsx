@@ -42,7 +42,7 @@ function Sliding({ instrument, answer, frame, narrow, ...props }: ScalesProps) {
   return (
     <>
       {jaws && face != null && <Faces {...{ frame, position, zeroError, narrow, face, item }} />}
-      <Beam {...{ instrument, frame, answer, shape }} />
+      <Beam {...{ instrument, frame, answer, shape, position }} />
       {instrument.kind === "plain" ? (
         <Laid from={xOf(frame, 0)} to={xOf(frame, position)} />
       ) : (

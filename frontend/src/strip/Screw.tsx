@@ -13,17 +13,17 @@ interface Props {
 }
 
 const HALF = 46;
+const DRUM = 206;
 
 /** Frame, spindle, sleeve and thimble; the frame is foreshortened, the scales are not. */
 export function Screw({ instrument, position, zeroError, answer, width, item }: Props) {
   const places = screwPlaces(instrument, position, width);
-  const narrow = width < 640;
-  const { sleeveFrom, edge } = places;
+  const { framed, sleeveFrom, edge } = places;
   const seen = answer?.fine.seen ?? [];
   const passed = answer?.main.value == null ? null : lastMark(places.marks);
   return (
     <g className="screw">
-      {!narrow && (
+      {framed && (
         <Frame gap={position - zeroError} item={item} pitch={instrument.lines.pitch ?? 1} />
       )}
       <rect
@@ -44,10 +44,7 @@ export function Screw({ instrument, position, zeroError, answer, width, item }: 
           )}
         </g>
       ))}
-      <path
-        className="brass"
-        d={`M${edge} ${DATUM - 66}l46 -14h${narrow ? 90 : 206}v160h-${narrow ? 90 : 206}l-46 -14Z`}
-      />
+      <path className="brass" d={`M${edge} ${DATUM - 66}l46 -14h${DRUM}v160h-${DRUM}l-46 -14Z`} />
       {places.thimble.map((drawn) => (
         <g
           key={drawn.line}
@@ -68,7 +65,7 @@ export function Screw({ instrument, position, zeroError, answer, width, item }: 
         </g>
       ))}
       {seen.length > 0 && <circle className="meeting-ring" cx={edge} cy={DATUM} r={7} />}
-      {!narrow && (
+      {framed && (
         <rect className="jaw-fixed" x={edge + 252} y={DATUM - 28} width={52} height={56} rx={3} />
       )}
     </g>

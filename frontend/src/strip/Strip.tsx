@@ -3,6 +3,7 @@ import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerE
 import { throttle } from "throttle-debounce";
 
 import type { Answer, Instrument } from "../api";
+import { goOn } from "../app/hand";
 import { frameAt, frameKept, viewLength, type Frame } from "./geometry";
 import { Digits } from "./Digits";
 import { Lens } from "./Lens";
@@ -102,6 +103,8 @@ export function Strip(props: StripProps) {
     setHeld(null);
     if (held.at !== held.from) onMove(held.at);
     onRelease();
+    // What was dragged is typed on, or kept.
+    if (held.at !== held.from) goOn(true);
   }
   function step(counts: number) {
     onMove(clamped(instrument, position + counts * lines.least_count));

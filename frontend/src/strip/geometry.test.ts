@@ -6,6 +6,7 @@ import {
   frameAt,
   frameKept,
   lensPower,
+  beamOf,
   marksInView,
   numeralOf,
   viewLength,
@@ -64,21 +65,38 @@ describe("the marks", () => {
   const frame = frameAt(EXTENDED, 6.15, 1216);
 
   it("are one division apart, the first at zero", () => {
-    const marks = marksInView(EXTENDED, frame);
+    const marks = marksInView(EXTENDED, frame, beamOf(EXTENDED, 6.15));
     expect(marks[0]?.index).toBe(0);
     const gaps = marks.slice(1).map((mark, i) => mark.x - (marks[i]?.x ?? NaN));
     for (const gap of gaps) expect(gap).toBeCloseTo(frame.perUnit, 9);
   });
 
   it("bear a numeral at every centimetre and are longer there", () => {
-    const numbered = marksInView(EXTENDED, frame).filter(({ numeral }) => numeral !== null);
+    const beam = beamOf(EXTENDED, 6.15);
+    const numbered = marksInView(EXTENDED, frame, beam).filter(({ numeral }) => numeral !== null);
     expect(numbered.map(({ numeral }) => numeral)).toEqual(["0", "10", "20", "30", "40"]);
     expect(numbered.every(({ tier }) => tier === "long")).toBe(true);
   });
 
   it("end shortly after the range", () => {
-    const last = marksInView(EXTENDED, frameAt(EXTENDED, 150, 1216)).at(-1);
-    expect(last?.index).toBe(154);
+    const frame = { start: 130, perUnit: 20, width: 1216 };
+    expect(marksInView(EXTENDED, frame, beamOf(EXTENDED, 100)).at(-1)?.index).toBe(154);
+  });
+
+  it.each([
+    [150, 189],
+    [120, 159],
+    [149.5, 189],
+  ])("go as far as the fine scale reaches at %s", (position, end) => {
+    const frame = frameAt(EXTENDED, position, 1216);
+    expect(marksInView(EXTENDED, frame, beamOf(EXTENDED, position)).at(-1)?.index).toBe(end);
+  });
+
+  it("go down as far as lines that run backwards reach", () => {
+    const places = EXTENDED.places.map((place) => -place);
+    const against = { ...EXTENDED, against: true, places };
+    expect(beamOf(against, 0.5).first).toBe(-39);
+    expect(beamOf(against, 60).first).toBe(0);
   });
 
   it("can be numbered in centimetres", () => {
@@ -90,7 +108,7 @@ describe("the marks", () => {
     const circle = { ...EXTENDED, main_every: 2, main_step: 1, main_unit: "°", low: null };
     expect(numeralOf(circle, 3)).toBe("1°30′");
     expect(numeralOf(circle, -2)).toBe("359");
-    const marks = marksInView(circle, { start: -5, perUnit: 40, width: 400 }, true);
+    const marks = marksInView(circle, { start: -5, perUnit: 40, width: 400 });
     expect(marks.map(({ index }) => index)).toEqual([-5, -4, -3, -2, -1, 0, 1, 2, 3, 4, 5]);
   });
 

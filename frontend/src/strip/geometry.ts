@@ -67,18 +67,42 @@ function degreesOf(value: number): string {
   return minutes === 0 ? String(Math.round(value)) : `${Math.floor(value)}°${minutes}′`;
 }
 
+/** From which to which main mark the beam is divided. */
+export interface Beam {
+  first: number;
+  last: number;
+}
+
+/**
+ * The beam: somewhat beyond the range, and as far as the fine scale reaches, since its lines meet
+ * marks there.
+ *
+ * @param position where the fine zero stands.
+ */
+export function beamOf(lines: Lines, position: number): Beam {
+  const { division, low, high, places } = lines;
+  const reach = (place: number) => (position + place) / division;
+  return {
+    first: Math.min(Math.round((low ?? 0) / division), Math.floor(reach(Math.min(0, ...places)))),
+    last:
+      high === null
+        ? Infinity
+        : Math.max(high / division + OVERHANG, Math.ceil(reach(Math.max(0, ...places)) - 1e-9)),
+  };
+}
+
+const ENDLESS: Beam = { first: -Infinity, last: Infinity };
+
 /**
  * The main marks in sight.
  *
- * @param endless whether the scale goes all round and has no first mark.
+ * @param beam where they end; without it the scale goes all round.
  */
-export function marksInView(lines: Lines, frame: Frame, endless = false): Mark[] {
+export function marksInView(lines: Lines, frame: Frame, beam = ENDLESS): Mark[] {
   const { division, main_every: every } = lines;
-  const lowest = endless ? -Infinity : Math.round((lines.low ?? 0) / division);
-  const first = Math.max(Math.ceil(frame.start / division), lowest);
+  const first = Math.max(Math.ceil(frame.start / division), beam.first);
   const end = frame.start + frame.width / frame.perUnit;
-  const beamEnd = lines.high === null ? Infinity : lines.high / division + OVERHANG;
-  const last = Math.min(Math.floor(end / division), beamEnd);
+  const last = Math.min(Math.floor(end / division), beam.last);
   const marks: Mark[] = [];
   for (let index = first; index <= last; index++) {
     const numbered = index % every === 0;

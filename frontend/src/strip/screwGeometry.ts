@@ -3,6 +3,8 @@ import { numeralOf } from "./geometry";
 
 /** Places on a drawing of a screw gauge, in px. */
 export interface ScrewPlaces {
+  /** Whether there is room for the frame, with anvil and spindle. */
+  framed: boolean;
   /** Where the sleeve comes out of the frame. */
   sleeveFrom: number;
   /** The edge of the thimble. */
@@ -15,6 +17,12 @@ export interface ScrewPlaces {
 export const DATUM = 118;
 const RADIUS = 76;
 const FARTHEST = 1.25;
+/** Where the sleeve begins beside a frame, and how far the thimble goes out on it at most. */
+const FRAMED = { sleeveFrom: 363, room: 330 };
+/** Where the sleeve begins where there is no room for a frame. */
+const BARE = 20;
+/** What is to be seen of the thimble: its edge, its lines and their numerals. */
+const OF_THIMBLE = 96;
 
 /** The thimble's reading at the datum line, 0 to below the number of its divisions. */
 export function thimbleAt(instrument: Instrument, position: number): number {
@@ -32,9 +40,9 @@ export const early = ({ appearance, lines }: Instrument): number =>
 /** Sleeve marks and thimble lines with the spindle at `position`. */
 export function screwPlaces(instrument: Instrument, position: number, width: number): ScrewPlaces {
   const { lines, appearance } = instrument;
-  const narrow = width < 640;
-  const sleeveFrom = narrow ? 96 : 363;
-  const room = narrow ? 110 : 330;
+  const framed = width >= FRAMED.sleeveFrom + FRAMED.room + OF_THIMBLE;
+  const sleeveFrom = framed ? FRAMED.sleeveFrom : BARE;
+  const room = framed ? FRAMED.room : Math.min(FRAMED.room, width - BARE - OF_THIMBLE);
   const perUnit = room / (12 * (lines.pitch ?? 1));
   const edge = sleeveFrom + 8 + Math.max(-6, Math.min(position * perUnit, room));
   // Marks that show early are drawn as they are seen: further out than they count.
@@ -53,7 +61,7 @@ export function screwPlaces(instrument: Instrument, position: number, width: num
     if (x >= sleeveFrom - 1)
       marks.push({ x, index, above, numeral: numbered ? numeralOf(lines, index) : null });
   }
-  return { sleeveFrom, edge, perUnit, marks, thimble: thimbleLines(instrument, position) };
+  return { framed, sleeveFrom, edge, perUnit, marks, thimble: thimbleLines(instrument, position) };
 }
 
 /** The thimble as a drum seen from the side: lines crowd towards its edges. */

@@ -79,6 +79,14 @@ describe("a thimble", () => {
     }
   });
 
+  it.each([264, 288, 360, 640, 700, 788, 789, 1216])("is whole at %s px", (width) => {
+    for (const position of [0, 4.88, 12, 25]) {
+      const { edge, sleeveFrom } = screwPlaces(SCREW, position, width);
+      expect(edge + 66).toBeLessThanOrEqual(width);
+      expect(edge).toBeGreaterThan(sleeveFrom);
+    }
+  });
+
   it("crowds its lines towards the edges of the drum", () => {
     const { thimble } = screwPlaces(SCREW, 4.88, 1216);
     const heights = thimble.map(({ y }) => y).sort((a, b) => a - b);

@@ -109,6 +109,7 @@ function ZeroLook(props: Props) {
         fineAs={instrument.fine_as}
         onFineAs={(fineAs) => tool.mutate({ seen: instrument, fine_as: fineAs })}
         autoFocus
+        brief
         ending={{ readAs: say("zero-read-now") }}
         onEnter={() => void look.keep()}
       >

@@ -31,6 +31,8 @@ PICTURES = "pictures"
 _BEGINNING = (1980, 1, 1, 0, 0, 0)
 """The earliest time a ZIP can hold: it says nothing, and so never differs."""
 _MOST_FILES = 10_000
+MOST_PICTURES = 200
+"""That one logbook may come with."""
 _DIRECTORY_ENTRY = b"PK\x01\x02"
 
 
@@ -153,6 +155,7 @@ class _Unpacking:
         self._names = frozenset(archive.namelist())
         # One that is listed twice counts twice.
         self._left = LARGEST_PACKED
+        self._pictures: dict[str, bytes] = {}
 
     def __contains__(self, name: str) -> bool:
         return name in self._names
@@ -165,6 +168,15 @@ class _Unpacking:
         if self._left < 0:
             raise refusal("zip-too-large")
         return content
+
+    def picture(self, file: Json, pointer: str) -> tuple[str, bytes]:
+        """A picture by its name, looked at once. Raises `Refused` if it is not what that says."""
+        name = PurePosixPath(str(file)).stem
+        if not isinstance(file, str) or file != picture_file(name) or file not in self:
+            raise refusal("not-in-the-zip", pointer, name=shortened(str(file)))
+        if name not in self._pictures:
+            self._pictures[name] = checked_picture(self.read(file), name, pointer)
+        return name, self._pictures[name]
 
 
 def _listed(archive: _Unpacking) -> list[Json]:
@@ -182,6 +194,12 @@ def _listed(archive: _Unpacking) -> list[Json]:
         raise refusal("manifest-without-list", "/logbooks", manifest=Name(MANIFEST))
     if len(listed) > _MOST_FILES:
         raise refusal("zip-of-too-many", "/logbooks", most=_MOST_FILES)
+    seen: set[str] = set()
+    for index, one in enumerate(listed):
+        name = text_in(one, "file") if isinstance(one, dict) else ""
+        if name in seen:
+            raise refusal("listed-twice", f"/logbooks/{index}/file", name=shortened(name))
+        seen.add(name)
     return listed
 
 
@@ -195,18 +213,12 @@ def _filed(archive: _Unpacking, item: Json, index: int) -> Filed:
     listed = item.get("pictures", [])
     if not isinstance(listed, list):
         raise refusal("manifest-without-list", f"{pointer}/pictures", manifest=Name(MANIFEST))
+    if len(listed) > MOST_PICTURES or len(listed) > len({str(one) for one in listed}):
+        raise refusal("too-many-pictures", f"{pointer}/pictures", most=MOST_PICTURES)
     return Filed(
         text_in(item, "id"),
         text_in(item, "title"),
         archive.read(name),
         name,
-        dict(_picture(archive, one, f"{pointer}/pictures/{i}") for i, one in enumerate(listed)),
+        dict(archive.picture(one, f"{pointer}/pictures/{i}") for i, one in enumerate(listed)),
     )
-
-
-def _picture(archive: _Unpacking, file: Json, pointer: str) -> tuple[str, bytes]:
-    """A picture by its name. Raises `Refused` if it is not what its name says."""
-    name = PurePosixPath(str(file)).stem
-    if not isinstance(file, str) or file != picture_file(name) or file not in archive:
-        raise refusal("not-in-the-zip", pointer, name=shortened(str(file)))
-    return name, checked_picture(archive.read(file), name, pointer)

@@ -34,7 +34,10 @@ def read_carried(content: bytes) -> list[Filed]:
     if len(content) > LARGEST_PACKED:
         raise refusal("file-too-large", most=LARGEST_PACKED // 1024**2)
     try:
-        return _attached(PdfReader(BytesIO(content)))
+        reader = PdfReader(BytesIO(content))
+        if reader.is_encrypted:
+            raise refusal("pdf-protected")
+        return _attached(reader)
     # A damaged file brings the reader to all sorts of ends.
     except (PyPdfError, ValueError, KeyError, TypeError, AttributeError, IndexError) as error:
         raise refusal("pdf-unreadable", reason=Name(str(error))) from None

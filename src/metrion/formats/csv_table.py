@@ -14,7 +14,7 @@ from metrion.core.facts import Name
 from metrion.formats.faults import refusal
 from metrion.formats.table import COLUMNS
 
-MOST_COLUMNS, MOST_ROWS, LONGEST_CELL = 200, 200_000, 4_000
+MOST_COLUMNS, MOST_ROWS, LONGEST_CELL, MOST_CELLS = 200, 200_000, 4_000, 3_000_000
 """The bounds of a table; one beyond them is refused whole."""
 
 # Each cell may stand in quotes, each quote in it twice.
@@ -67,15 +67,19 @@ def read_table(content: bytes) -> ReadingsTable:
     delimiter = _delimiter(content, encoding)
     cells: list[tuple[str, ...]] = []
     numbers: list[int] = []
+    widest = 0
     for number, row in _rows(content, encoding, delimiter):
         if len(cells) == MOST_ROWS:
             raise refusal("table-too-long", most=MOST_ROWS)
+        widest = max(widest, len(row))
+        # Each row gets as many cells as the widest one has.
+        if widest * len(cells) > MOST_CELLS:
+            raise refusal("table-of-too-many-cells", most=MOST_CELLS)
         cells.append(tuple(_freed(cell) for cell in row))
         numbers.append(number)
     if not cells:
         raise refusal("table-empty")
-    width = max(map(len, cells))
-    cells = [row + ("",) * (width - len(row)) for row in cells]
+    cells = [row + ("",) * (widest - len(row)) for row in cells]
     headed = _is_header(cells[0])
     header, begin = (cells[0], 1) if headed else ((), 0)
     return ReadingsTable(delimiter, header, tuple(cells[begin:]), tuple(numbers[begin:]))

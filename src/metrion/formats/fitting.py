@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 from metrion.core.instruments.appearance import FineAs
@@ -11,6 +12,8 @@ from metrion.formats.readings_table import guessed_roles, readings_of
 
 _LOOKED_AT = 40
 """Rows that tell whether a table fits."""
+_SEARCHED = 100_000
+"""Cells from the beginning in which a quantity is looked for by its name."""
 
 
 @dataclass(frozen=True, order=True)
@@ -30,12 +33,23 @@ class Fit:
 
 def fit(table: ReadingsTable, quantity: Measurement) -> Fit:
     """How well a table fits a quantity, as far as its headings tell."""
-    own = of_quantity(table, quantity.id, quantity.label)
-    some = replace(own, rows=own.rows[:_LOOKED_AT], lines=own.lines[:_LOOKED_AT])
+    sample = _beginning(table, _SEARCHED // max(table.width, 1) + _LOOKED_AT)
+    own = own_rows(sample, quantity.id, quantity.label)
+    listed = own or range(len(sample.rows))
+    some = of_quantity(_rows_of(sample, listed[:_LOOKED_AT]), quantity.id, quantity.label)
     instrument, sort = quantity.instrument, quantity.intended
     fine_as = instrument.appearance.fine_as or FineAs.LINE
     columns = guessed_roles(some, instrument, sort)
     estimates = quantity.convention.estimate
     readings, _ = readings_of(some, columns, instrument, sort, fine_as, estimates=estimates)
-    named = bool(own_rows(table, quantity.id, quantity.label))
-    return Fit(named, len(readings) / len(some.rows), len(own.rows) if readings else 0)
+    rows = len(own_rows(table, quantity.id, quantity.label)) if own else len(table.rows)
+    return Fit(bool(own), len(readings) / len(some.rows), rows if readings else 0)
+
+
+def _beginning(table: ReadingsTable, rows: int) -> ReadingsTable:
+    return _rows_of(table, range(min(rows, len(table.rows))))
+
+
+def _rows_of(table: ReadingsTable, places: Sequence[int]) -> ReadingsTable:
+    rows, lines = tuple(table.rows[at] for at in places), tuple(table.lines[at] for at in places)
+    return replace(table, rows=rows, lines=lines)

@@ -1,25 +1,22 @@
-"""Pictures from outside (PNG or JPEG): as arrays of brightness, and as evidence that is kept."""
+"""Pictures as evidence that is kept, and as they come back."""
 
 from __future__ import annotations
 
-import warnings
 from base64 import b64encode
-from collections.abc import Iterator
-from contextlib import contextmanager
 from dataclasses import dataclass
 from hashlib import sha256
 from io import BytesIO
 
 import numpy as np
 from numpy.typing import NDArray
-from PIL import Image, ImageOps
+from PIL import Image
 
 from metrion.core.facts import Name
 from metrion.formats.faults import refusal
+from metrion.formats.opened_pictures import END, Segment, opened, segments_of
 
 LARGEST_EVIDENCE = 3 * 1024 * 1024
 """Of both pictures that are kept of a photograph together, in bytes."""
-_MOST_PIXELS = 50_000_000
 _BEYOND, _BESIDE = 0.6, 660
 """How far the strip goes past both ends of the edge, in parts of it, and beside it in pixels."""
 _SMALL, _SMALL_QUALITY = 960, 80
@@ -60,16 +57,6 @@ class Evidence:
     scale: float
 
 
-def read_picture(content: bytes) -> Array:
-    """Brightness from 0 to 1, row by row, upright as it was taken.
-
-    Raises:
-        Refused: if it is no picture that can be read, or too large a one.
-    """
-    with _opened(content) as picture:
-        return _brightness(picture)
-
-
 def evidence(content: bytes, edge: Array) -> Evidence:
     """What is kept of a photograph: nothing is in it of who took it, with what, where and when.
 
@@ -79,8 +66,9 @@ def evidence(content: bytes, edge: Array) -> Evidence:
     Raises:
         Refused: if it is no picture that can be read, too large a one, or the edge is not in it.
     """
-    with _opened(content) as picture:
-        plain = picture.convert("RGB")
+    with opened(content, "RGB") as found:
+        plain, reduced = found.image, found.scale
+    edge = (edge + 0.5) * reduced - 0.5
     box = _beside(edge, plain.size)
     if box is None:
         raise refusal("photo-edge")
@@ -90,15 +78,43 @@ def evidence(content: bytes, edge: Array) -> Evidence:
     strip, scale = _within(plain.crop(box), LARGEST_EVIDENCE - len(view.content))
     corner = np.array(box[:2], dtype=np.float64)
     kept = np.round((edge - corner) * scale, 1)
-    return Evidence(strip, view, kept, (float(box[0]), float(box[1])), scale)
+    left, top = (corner + 0.5) / reduced - 0.5
+    return Evidence(strip, view, kept, (float(left), float(top)), scale * reduced)
+
+
+_KEPT = {
+    0xD8: "its beginning", 0xD9: "its end", 0xDA: "a scan", 0xDB: "how it is quantised",
+    0xC0: "its size", 0xC1: "its size", 0xC2: "its size", 0xC4: "its codes",
+    0xDD: "how often it begins anew", 0xE0: "JFIF", 0xEE: "its colours",
+}  # fmt: skip
+"""The segments that a picture needs to be seen, by their markers: all else could tell of others."""
+_BEGINNINGS = {0xE0: (b"JFIF\0", 14), 0xEE: (b"Adobe", 12)}
+"""Of segments that programs may use for anything: how the right ones begin, and their length."""
 
 
 def is_evidence(content: bytes) -> bool:
     """Whether a file is a picture as it is kept: JPEG that can be read, with nothing beside it."""
     if len(content) > LARGEST_EVIDENCE or not content.startswith(b"\xff\xd8"):
         return False
-    with _opened(content) as picture:
-        return not picture.getexif() and not {"exif", "xmp", "comment"} & set(picture.info)
+    try:
+        if not all(map(_is_needed, segments_of(content))):
+            return False
+    except ValueError:
+        return False
+    with opened(content, "RGB"):
+        return True
+
+
+def _is_needed(segment: Segment) -> bool:
+    """Whether a picture needs a part of it to be seen; what follows its end it does not."""
+    if segment.marker == END:
+        return not segment.content
+    beginning, length = _BEGINNINGS.get(segment.marker, (b"", len(segment.content)))
+    return (
+        segment.marker in _KEPT
+        and segment.content.startswith(beginning)
+        and len(segment.content) == length
+    )
 
 
 def checked_picture(content: bytes, name: str, pointer: str = "") -> bytes:
@@ -114,8 +130,8 @@ def checked_picture(content: bytes, name: str, pointer: str = "") -> bytes:
 
 def drawn_in(content: bytes) -> str:
     """A picture as SVG, small enough for a report."""
-    with _opened(content) as picture:
-        small = picture.convert("RGB")
+    with opened(content, "RGB", most=_SMALL * _SMALL * 2) as found:
+        small = found.image
     small.thumbnail((_SMALL, _SMALL))
     data = b64encode(_written(small, _SMALL_QUALITY).content).decode()
     width, height = small.size
@@ -169,30 +185,3 @@ def _written(picture: Image.Image, quality: int) -> Picture:
 def written_picture(brightness: Array) -> Picture:
     """Brightness from 0 to 1 as a picture."""
     return _written(Image.fromarray(np.round(brightness * 255).astype(np.uint8)), _QUALITIES[0])
-
-
-def _brightness(picture: Image.Image) -> Array:
-    found: Array = np.asarray(picture.convert("L"), dtype=np.float64) / 255
-    return found
-
-
-@contextmanager
-def _opened(content: bytes) -> Iterator[Image.Image]:
-    """A picture, upright. Raises `Refused`."""
-    try:
-        with warnings.catch_warnings():
-            warnings.simplefilter("error", Image.DecompressionBombWarning)
-            picture = Image.open(BytesIO(content), formats=("PNG", "JPEG"))
-            if picture.width * picture.height > _MOST_PIXELS:
-                raise refusal("picture-too-large", most=_MOST_PIXELS // 1_000_000)
-            upright = ImageOps.exif_transpose(picture)
-            upright.load()
-    except (
-        OSError,
-        ValueError,
-        SyntaxError,
-        Image.DecompressionBombError,
-        Image.DecompressionBombWarning,
-    ):
-        raise refusal("no-picture") from None
-    yield upright

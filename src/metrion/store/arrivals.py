@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 from enum import StrEnum
 
@@ -14,9 +14,11 @@ from metrion.core.exact.bounds import check_id
 from metrion.core.json import Record
 from metrion.formats.archive import Filed, is_archive, read_archive
 from metrion.formats.carried import is_pdf, read_carried
+from metrion.formats.clock import Clock
 from metrion.formats.faults import Fault, Refused
 from metrion.formats.logbook import parse_for_notebook
 from metrion.formats.pictures import Picture
+from metrion.formats.processes import apart
 from metrion.formats.state import canonical
 from metrion.formats.strict_json import read_json
 from metrion.store.commands import Change, Step, write
@@ -26,6 +28,11 @@ from metrion.store.models import Sheet
 from metrion.store.pictures import keep_pictures, to_keep
 from metrion.store.records import HEAD
 from metrion.store.sheets import entries_of, find_sheet, head_record, put_in
+
+_SECONDS = 60.0
+"""That files may be looked through."""
+_MOST_ALIKE = 20
+"""Sheets of one title that a file is compared with."""
 
 
 class Standing(StrEnum):
@@ -77,15 +84,29 @@ class Arrival:
         return Decision.NEW if self.standing is Standing.NEW else Decision.SKIP
 
 
-def unpacked(content: bytes, name: str) -> list[Filed]:
+def unpacked(content: bytes, name: str, wanted: Callable[[], bool] = lambda: True) -> list[Filed]:
     """The logbooks of a file: a single one, a ZIP of many, or a PDF that carries some.
 
+    Args:
+        wanted: whether somebody still waits for it.
+
     Raises:
-        Refused: if it is a ZIP or a PDF that cannot be understood.
+        Refused: if it is a ZIP or a PDF that cannot be understood, or takes too much.
+        Crowded, Unwanted: as `processes.apart` does.
     """
     if is_archive(content):
-        return read_archive(content)
-    return read_carried(content) if is_pdf(content) else [Filed("", "", content, name)]
+        return apart(read_archive, wanted)(content)
+    if is_pdf(content):
+        return apart(read_carried, wanted)(content)
+    return [Filed("", "", content, name)]
+
+
+def looked_through(session: Session, files: Iterable[Filed]) -> Iterator[Arrival]:
+    """How each of many logbooks stands to what is here. Raises `Refused` if that takes too long."""
+    clock = Clock(_SECONDS)
+    for one in files:
+        clock.check()
+        yield arrival(session, one)
 
 
 def arrival(session: Session, filed: Filed) -> Arrival:
@@ -112,7 +133,8 @@ def arrival(session: Session, filed: Filed) -> Arrival:
 def _alike(session: Session, title: str, key: str) -> list[Sheet]:
     """The sheets it could be: the one with its id first, then those with its title."""
     there = select(Sheet).where(Sheet.deleted_at.is_(None))
-    by_title = session.scalars(there.where(Sheet.title == title).order_by(Sheet.id)).all()
+    same = there.where(Sheet.title == title).order_by(Sheet.changed_at.desc(), Sheet.id)
+    by_title = session.scalars(same.limit(_MOST_ALIKE)).all()
     own = session.scalar(there.where(Sheet.id == key)) if key else None
     return [*([own] if own else []), *(sheet for sheet in by_title if sheet is not own)]
 

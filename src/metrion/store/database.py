@@ -5,6 +5,7 @@ from __future__ import annotations
 import fcntl
 import os
 import sqlite3
+import time
 from collections.abc import Iterator
 from contextlib import closing, contextmanager, suppress
 from importlib.resources import as_file, files
@@ -31,7 +32,7 @@ from metrion.store.backups import (
     put_back,
     write_copy,
 )
-from metrion.store.errors import StorageTrouble
+from metrion.store.errors import Busy, StorageTrouble
 from metrion.store.models import Base, Sheet
 from metrion.store.troubles import told
 from metrion.store.turns import PATIENCE_SECONDS, Turns
@@ -39,7 +40,9 @@ from metrion.store.whole_files import remove_unfinished, synced, unfinished
 
 FILE_NAME = "metrion.sqlite"
 _LOCK = "in-use"
-_BUSY_MILLISECONDS = 5000
+_BUSY_MILLISECONDS, _GLANCE_MILLISECONDS = 5000, 20
+"""How long another program that writes is waited for; and soon after it was in vain."""
+_SOON_SECONDS = 2.0
 
 
 class Store:
@@ -68,7 +71,9 @@ class Store:
             revision = _revision(self.path)
             self.path.chmod(0o600)
             self.engine = _engine(self.path)
-            self._writing = self.engine.execution_options(immediate=True)
+            self._writing = self.engine.execution_options(immediate=_BUSY_MILLISECONDS)
+            self._hasty = self.engine.execution_options(immediate=_GLANCE_MILLISECONDS)
+            self._locked_at = float("-inf")
             # What others change is only told to a connection that changes nothing itself.
             self._watch = connected(self.path, any_thread=True)
             self._bring_up_to_date(revision)
@@ -102,11 +107,26 @@ class Store:
         """
         with (
             self._turns.mine(PATIENCE_SECONDS),
+            self._noticing_others(),
             told(self.path),
-            Session(self._writing) as session,
+            Session(self._patient()) as session,
             session.begin(),
         ):
             yield session
+
+    def _patient(self) -> Engine:
+        """What writes, waiting for another program; who comes next does not wait all over again."""
+        soon = time.monotonic() - self._locked_at < _SOON_SECONDS
+        return self._hasty if soon else self._writing
+
+    @contextmanager
+    def _noticing_others(self) -> Iterator[None]:
+        """Note when another program keeps the database to itself."""
+        try:
+            yield
+        except Busy:
+            self._locked_at = time.monotonic()
+            raise
 
     def state(self) -> str:
         """In which state the database is; another one after each change, whoever makes it."""
@@ -227,7 +247,7 @@ def _make(path: Path) -> None:
         return
     with unfinished(path) as part:
         engine = _engine(part, journal="DELETE")
-        migrate(engine.execution_options(immediate=True))
+        migrate(engine.execution_options(immediate=_BUSY_MILLISECONDS))
         engine.dispose()
         synced(part)
         # Another process may have been quicker.
@@ -275,7 +295,9 @@ def _engine(path: Path, journal: str = "WAL") -> Engine:
     @event.listens_for(engine, "begin")
     def _begin(connection: Connection) -> None:
         # A read that turns into a write fails under WAL whatever the timeout: writers say so first.
-        immediate = connection.get_execution_options().get("immediate")
-        connection.exec_driver_sql("BEGIN IMMEDIATE" if immediate else "BEGIN")
+        patience = connection.get_execution_options().get("immediate")
+        if patience:
+            connection.exec_driver_sql(f"PRAGMA busy_timeout={patience:d}")
+        connection.exec_driver_sql("BEGIN IMMEDIATE" if patience else "BEGIN")
 
     return engine

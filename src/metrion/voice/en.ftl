@@ -476,6 +476,7 @@ zero-by-mark-and-line = { $where ->
    *[passed] mark passed
 } and line: { $start } + { $line } × { $least } = { $read }
 zero-counted-back = counted back from the end: −({ $lines } − { $line }) × { $least } = −{ $back } × { $least } = { $read }
+zero-last-line = line { $line } meets a mark when line 0 does, one mark on: it counts as line 0
 zero-less-reference = reading less reference: { $read } − { $piece } = { $error }
 zero-large = That is more than { $many } { $least_counts }. Count the lines once more, wipe the faces and look again; if it stays, have someone competent adjust the tool, and meanwhile correct.
 
@@ -645,6 +646,7 @@ table-empty = the table is empty
 table-too-wide = the table has more than { $most } columns
 table-of-long-rows = a row of the table is longer than { $most } characters
 table-of-long-cells = a cell of the table has more than { $most } characters
+table-of-too-many-cells = the table has more than { $most } cells
 table-too-long = the table has more than { $most } rows
 photo-edge = The edge must lie within the picture, over the fine scale: set both of its ends again.
 photo-no-fine-scale = This tool has no fine scale.
@@ -679,7 +681,16 @@ photo-no-question = this is no question about a picture: an object with image, i
 photo-edge-wanted = the edge is two points in pixels: [[x1, y1], [x2, y2]]
 no-picture = this is no picture that can be read: PNG and JPEG can
 picture-is-another = the picture { $name } is not the one that its name says
-picture-too-large = the picture has more than { $most } million pixels
+picture-too-large = the picture has more than { $most } million pixels: { $kind ->
+    [jpeg] take a smaller one
+   *[other] save it as JPEG, or smaller
+}
+picture-too-long = a side of the picture is longer than { $most } pixels: cut out what shows the scales
+picture-of-many-scans = this JPEG is stored in more than { $most } scans: save it anew as an ordinary JPEG
+takes-too-long = this takes too long to be read: send less at once, or save it anew with another program
+takes-too-much = this takes too much memory to be read: send less at once, or save it anew with another program
+crowded = too many pictures or files are being read just now; ask again in a moment
+unwanted = nobody waits for this any more
 no-such-cell = the table has no cell in row { $row }, column { $column }
 no-mended-cell = a mended cell is written as row/column/text
 table-no-text = this is no text; save the table as CSV
@@ -687,9 +698,12 @@ no-column-holds = no column is said to hold: { $names }
 no-column-with-turns = no column says which turn was read: first or second
 in-row-and-column = row { $row }, column “{ $column }”: { $what }
 zip-unreadable = the ZIP cannot be read: { $reason }
+listed-twice = { $name } is listed twice
+too-many-pictures = more than { $most } pictures are listed, or one of them twice
 zip-of-too-many = the ZIP has more than { $most } files
 zip-too-large = the ZIP is too large once it is unpacked
 pdf-unreadable = the PDF cannot be read: { $reason }
+pdf-protected = the PDF is protected by a password: save it without one
 pdf-carries-none = the PDF carries no logbook: reports saved as PDF by Metrion do
 pdf-of-too-many = the PDF carries more than { $most } files
 pdf-too-large = what the PDF carries is larger than { $most } MiB
@@ -1974,6 +1988,7 @@ slip-sign = The size is right, the sign is not.
 ## Practice: what is seen and asked
 
 practice-asks-least-count = What is the { $least_count } of this tool?
+practice-asks-least-count-screw = The { $thimble } has { $lines } lines all round, and { $turns } turns of it travel { $travel }. What is the { $least_count }?
 practice-asks-zero-error = The faces are closed. What is the { $zero_error }?
 practice-asks-reading = What does it read?
 practice-asks-corrected = What is the reading, corrected by the { $zero_error }?

@@ -4,13 +4,25 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
+from metrion.core.exact.numbers import to_text
+from metrion.core.facts import Figure
 from metrion.core.practice.exercise import Exercise, Question
-from metrion.core.scales import Indication
+from metrion.core.scales import Indication, ScrewScale
 from metrion.voice.speaker import Speaker
+
+_TURNS = 4
+"""In so many the travel of a screw is told, so that its pitch is worked out."""
 
 
 def task_words(exercise: Exercise, speaker: Speaker) -> str:
-    """What is asked."""
+    """What is asked; of a screw's least count also what no look at it tells."""
+    scale = exercise.instrument.scale
+    if exercise.question is Question.LEAST_COUNT and isinstance(scale, ScrewScale):
+        travel = f"{to_text(_TURNS * scale.pitch)} {exercise.instrument.unit}"
+        return speaker.text(
+            "practice-asks-least-count-screw", lines=scale.fine_divisions, turns=_TURNS,
+            travel=Figure(travel),
+        )  # fmt: skip
     halved = exercise.question is Question.SWEEP and exercise.divide_by != 1
     code = f"practice-asks-{exercise.question}{'-halved' if halved else ''}"
     return speaker.text(code, arc=str(exercise.arc))

@@ -12,6 +12,7 @@ from werkzeug.exceptions import HTTPException, MethodNotAllowed
 from metrion.core.errors import MetrionError
 from metrion.core.json import Record
 from metrion.formats.faults import Refused
+from metrion.formats.processes import Crowded, Unwanted
 from metrion.store import (
     Busy,
     Damaged,
@@ -38,6 +39,8 @@ _STATUS: dict[type[MetrionError], int] = {
     NothingToRedo: 409,
     Stale: 412,
     Busy: 503,
+    Crowded: 503,
+    Unwanted: 503,
     StorageTrouble: 507,
 }
 _AGAIN_SECONDS = "1"
@@ -70,7 +73,7 @@ def metrion_error(error: MetrionError) -> Response:
     used = error.uses if isinstance(error, InUse) else ()
     uses = [UseView(use.section, use.id, say(use.says)) for use in used]
     response = _shape(say(error.says), faults, status, uses)
-    if isinstance(error, Busy):
+    if isinstance(error, Busy | Crowded):
         response.headers["Retry-After"] = _AGAIN_SECONDS
     return response
 

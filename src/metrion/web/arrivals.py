@@ -20,13 +20,14 @@ from metrion.report.blocks import Report, Section, words
 from metrion.report.render import pdf_file, pdf_of_many
 from metrion.report.render.pdf import Paper
 from metrion.store import Damaged
-from metrion.store.arrivals import Arrival, Decision, arrival, take, unpacked
+from metrion.store.arrivals import Arrival, Decision, looked_through, take, unpacked
 from metrion.store.documents import all_filed
 from metrion.store.models import Sheet
 from metrion.store.pictures import find_pictures
 from metrion.store.sheets import all_sheets
 from metrion.voice import Speaker
 from metrion.web.bodies import Blueprint
+from metrion.web.clients import still_wanted
 from metrion.web.damage import contained
 from metrion.web.notebook import notebook
 from metrion.web.once import once
@@ -67,14 +68,14 @@ def look_through(given: ArrivalNameView) -> object:
     422 if it is a ZIP that cannot be understood; what is wrong with a logbook is told with it.
     How far it is, is told line by line to who accepts ``application/x-ndjson``.
     """
-    return with_progress(_looking(unpacked(request.get_data(), given.name)))
+    return with_progress(_looking(unpacked(request.get_data(), given.name, still_wanted())))
 
 
 def _looking(files: list[Filed]) -> Work:
     found = []
     with notebook().store.reading() as session:
-        for one in files:
-            found.append(_view(arrival(session, one)))
+        for one in looked_through(session, files):
+            found.append(_view(one))
             yield Done(len(found), len(files))
     return found
 
@@ -90,7 +91,7 @@ def take_files(given: DecisionsView) -> object:
 
     How far it is, is told line by line to who accepts ``application/x-ndjson``.
     """
-    files = unpacked(request.get_data(), given.name)
+    files = unpacked(request.get_data(), given.name, still_wanted())
     if given.decision and len(given.decision) != len(files):
         refuse(422, "decide-on-each", count=len(files))
     return with_progress(_taking(files, given.decision))
@@ -99,8 +100,8 @@ def take_files(given: DecisionsView) -> object:
 def _taking(files: list[Filed], decisions: list[Decision]) -> Work:
     found = []
     with notebook().store.reading() as session:
-        for one in files:
-            found.append(arrival(session, one))
+        for one in looked_through(session, files):
+            found.append(one)
             yield Done(len(found), len(files))
     decided = list(zip(found, decisions or _usual(found), strict=True))
     # Nothing is told from here on: who is slow to listen must not keep others from writing.

@@ -15,7 +15,7 @@ from metrion.formats.faults import Refused
 from metrion.formats.strict_json import read_json
 from metrion.web.speaking import refuse
 
-_LARGEST = 1024 * 1024
+LARGEST_BODY = 1024 * 1024
 
 
 Doc = dict[str, Any]
@@ -49,8 +49,8 @@ class _Parser(FlaskParser):
         if not req.is_json:
             return missing
         content = req.get_data()
-        if len(content) > _LARGEST:
-            refuse(413, "body-too-large", most=_LARGEST)
+        if len(content) > LARGEST_BODY:
+            refuse(413, "body-too-large", most=LARGEST_BODY)
         try:
             return read_json(content) if content else missing
         except Refused as refused:

@@ -2,14 +2,17 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
 from contextlib import suppress
 
 from flask import request
+from sqlalchemy.orm import Session
 
+from metrion.core.quantity.measurements import Measurement
+from metrion.formats.clock import Clock
 from metrion.formats.csv_table import ReadingsTable, read_table
 from metrion.formats.fitting import Fit, fit
 from metrion.store import Damaged
+from metrion.store.models import Sheet
 from metrion.store.sheets import all_sheets
 from metrion.web.bodies import Blueprint
 from metrion.web.damage import contained
@@ -19,6 +22,7 @@ from metrion.web.schemas import FitView, schema_of
 blueprint = Blueprint("fits", __name__, url_prefix="/api/tables")
 
 _SHEETS_LOOKED_AT = 200
+_SECONDS = 20.0
 
 
 @blueprint.post("/fits")
@@ -28,26 +32,32 @@ def fitting() -> list[FitView]:
 
     Looked at are the sheets that were changed last; what has no rows does not fit as it is.
     """
-    table = read_table(request.get_data())
+    table, clock = read_table(request.get_data()), Clock(_SECONDS)
     found: list[tuple[Fit, FitView]] = []
     with notebook().store.reading() as session:
         for sheet in all_sheets(session)[:_SHEETS_LOOKED_AT]:
-            with suppress(Damaged), contained():
-                found += _fits(table, notebook().worked(session, sheet))
+            for worked, quantity in _quantities(session, sheet):
+                clock.check()
+                with suppress(Damaged), contained():
+                    found.append(_fit(table, worked, quantity))
     return [view for _, view in sorted(found, key=lambda one: one[0], reverse=True)]
 
 
-def _fits(table: ReadingsTable, worked: Worked) -> Iterator[tuple[Fit, FitView]]:
-    for quantity in worked.results.logbook.measurements:
-        found = fit(table, quantity)
-        yield (
-            found,
-            FitView(
-                sheet=worked.id,
-                sheet_title=worked.title,
-                quantity=quantity.id,
-                label=quantity.label,
-                instrument=quantity.instrument.name,
-                rows=found.rows,
-            ),
-        )
+def _quantities(session: Session, sheet: Sheet) -> list[tuple[Worked, Measurement]]:
+    with suppress(Damaged), contained():
+        worked = notebook().worked(session, sheet)
+        return [(worked, one) for one in worked.results.logbook.measurements]
+    return []
+
+
+def _fit(table: ReadingsTable, worked: Worked, quantity: Measurement) -> tuple[Fit, FitView]:
+    found = fit(table, quantity)
+    view = FitView(
+        sheet=worked.id,
+        sheet_title=worked.title,
+        quantity=quantity.id,
+        label=quantity.label,
+        instrument=quantity.instrument.name,
+        rows=found.rows,
+    )
+    return found, view

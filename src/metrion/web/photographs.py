@@ -17,14 +17,14 @@ from metrion.core.declared import fields_of
 from metrion.core.instruments.appearance import Growth
 from metrion.core.instruments.instrument import Kind
 from metrion.core.json import Json, Record, text_in
-from metrion.core.photo.answer import read_photo
-from metrion.core.photo.edge import proposed_edge
+from metrion.core.photo.answer import Answer
 from metrion.core.photo.said import Said, said
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import INDICATIONS, Observation
 from metrion.core.quantity.photographs import Photograph
-from metrion.formats.pictures import Array, Evidence, evidence, read_picture
-from metrion.store import NotHere
+from metrion.formats.asked_pictures import Shown, answer_of, edge_in, shown_in
+from metrion.formats.pictures import Evidence
+from metrion.store import NotHere, Stale
 from metrion.store.commands import Change, Step
 from metrion.store.models import Sheet
 from metrion.store.pictures import (
@@ -36,6 +36,7 @@ from metrion.store.pictures import (
 from metrion.store.records import OBSERVATIONS, Kept
 from metrion.store.sheets import find_entry, find_sheet
 from metrion.web.bodies import Blueprint
+from metrion.web.clients import still_wanted
 from metrion.web.entries import seen_version
 from metrion.web.notebook import Worked, notebook
 from metrion.web.present import change_view
@@ -61,7 +62,7 @@ def propose_edge(sheet: str, instrument: str) -> EdgeView:
     """
     for tool in notebook().sheet(sheet).results.logbook.instruments:
         if tool.id == instrument:
-            ends = proposed_edge(read_picture(request.get_data()), tool)
+            ends = edge_in(request.get_data(), tool, still_wanted())
             return EdgeView(*(round(float(one), 1) for one in ends.ravel()))
     raise NotHere("instrument", instrument)
 
@@ -79,11 +80,9 @@ class _Shown:
         """Which of the looks."""
         return INDICATIONS[self.observation.sort].index(self.look)
 
-    def said(self, strip: bytes, edge: Array, *, upward: bool) -> Said:
-        """What the strip says to who has read the look."""
-        tool = self.measurement.instrument
-        answer = read_photo(read_picture(strip), tool, edge, upward=upward)
-        own = self.observation.indications[self.at]
+    def said(self, answer: Answer) -> Said:
+        """What a picture says to who has read the look."""
+        tool, own = self.measurement.instrument, self.observation.indications[self.at]
         return said(answer, own, tool.scale, estimates=self.measurement.convention.estimate)
 
     def view(self, found: Said) -> PhotographSaysView:
@@ -111,9 +110,12 @@ def _shown(worked: Worked, reading: str, look: str | None = None) -> _Shown:
     return _Shown(measurement, observation, looks[0] if look is None else look)
 
 
-def _evidence(asked: PhotographAskedView) -> Evidence:
+def _asked(asked: PhotographAskedView, shown: _Shown) -> Shown:
+    """What the picture that is sent shows of a look."""
     ends = np.array([[asked.x1, asked.y1], [asked.x2, asked.y2]])
-    return evidence(request.get_data(), ends)
+    upward = asked.thimble is Growth.UP
+    tool = shown.measurement.instrument
+    return shown_in(request.get_data(), tool, ends, upward=upward, wanted=still_wanted())
 
 
 @blueprint.post("/readings/<reading>/photograph")
@@ -125,8 +127,8 @@ def ask(asked: PhotographAskedView, sheet: str, reading: str) -> PhotographSaysV
     The drawing that lies over it is in pixels of the picture as it was sent.
     """
     shown = _shown(notebook().sheet(sheet), reading, asked.look)
-    found = _evidence(asked)
-    told = shown.said(found.strip.content, found.edge, upward=asked.thimble is Growth.UP)
+    asked_of = _asked(asked, shown)
+    found, told = asked_of.evidence, shown.said(asked_of.answer)
     laid = told.answer.laid
     if laid:
         told = replace(
@@ -144,15 +146,19 @@ def keep(asked: PhotographAskedView, sheet: str, reading: str) -> SheetChangeVie
 
     412 if the reading was changed meanwhile; 422 if the sheet has too many.
     """
-    version, found = seen_version(), _evidence(asked)
+    version, seen = seen_version(), _shown(notebook().sheet(sheet), reading, asked.look)
+    # Read before the sheet's turn is taken: it takes as long as many changes.
+    asked_of = _asked(asked, seen)
+    found = asked_of.evidence
 
     def plan(session: Session, entry: Sheet) -> Step:
         worked = notebook().worked(session, entry)
         before = find_entry(session, entry, OBSERVATIONS, reading, version)
         shown = _shown(worked, reading, asked.look)
+        if shown.measurement.instrument != seen.measurement.instrument:
+            raise Stale
         _room(worked.whole.document, shown.observation, found)
-        told = shown.said(found.strip.content, found.edge, upward=asked.thimble is Growth.UP)
-        record = _record(asked, found, shown, told)
+        record = _record(asked, found, shown, shown.said(asked_of.answer))
         after = _with(before, [*_records(before), record])
         pictures = (found.strip, found.whole)
         return Step("add-photograph", [Change(OBSERVATIONS, before, after)], pictures=pictures)
@@ -206,7 +212,9 @@ def ask_again(sheet: str, reading: str, strip: str) -> PhotographSaysView:
         raise NotHere("picture", strip)
     edge = np.array(photograph.ends or [0.0] * 4).reshape(2, 2)
     shown = _shown(worked, reading, photograph.look)
-    return shown.view(shown.said(content, edge, upward=photograph.thimble != Growth.DOWN))
+    upward, tool = photograph.thimble != Growth.DOWN, shown.measurement.instrument
+    answer = answer_of(content, tool, edge, upward=upward, wanted=still_wanted())
+    return shown.view(shown.said(answer))
 
 
 @blueprint.delete("/readings/<reading>/photographs/<strip>")

@@ -143,8 +143,13 @@ def is_here() -> bool:
     """Whether the request at work was made on this machine itself, handed on by nobody."""
     if any(name in request.headers for name in _FORWARDED):
         return False
+    return is_own_address(request.remote_addr or "")
+
+
+def is_own_address(address: str) -> bool:
+    """Whether an address is one of this machine."""
     try:
-        peer = ip_address((request.remote_addr or "").partition("%")[0])
+        peer = ip_address(address.partition("%")[0])
     except ValueError:
         return False
     if peer.is_loopback:

@@ -123,8 +123,12 @@ def _ways(
     ordered = not isinstance(scale, VernierScale) or scale.estimable()
     start = scale.turn_start(indication) if isinstance(scale, ScrewScale) else indication.main
     reads = Figure(instrument.with_unit(read))
+    line = Fraction(indication.line)
+    if isinstance(scale, VernierScale) and line == scale.fine_divisions:
+        yield fact("zero-last-line", line=line)
+        line = Fraction(0)
     about: dict[str, Argument] = {
-        "line": Fraction(indication.line),
+        "line": line,
         "least": instrument.least_count,
         "read": reads,
     }
@@ -134,7 +138,7 @@ def _ways(
     turn = scale.pitch if isinstance(scale, ScrewScale) else scale.main_division
     if ordered and reference == 0 and start == -turn:
         lines = scale.fine_divisions
-        back = lines - Fraction(indication.line)
+        back = lines - line
         yield fact("zero-counted-back", **about, lines=lines, back=back)
     if reference:
         error = Figure(instrument.with_unit(read - reference))

@@ -16,7 +16,7 @@ from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.photo.laid import Laid
 from metrion.core.photo.longs import LONG
 from metrion.core.photo.screw import met_at
-from metrion.core.photo.strip import Array, is_over, turned_over
+from metrion.core.photo.strip import Array, Brightness, is_over, turned_over
 from metrion.core.photo.vernier import Zero, place_of
 from metrion.core.scales import Numbering, ScrewScale, VernierScale
 
@@ -78,7 +78,9 @@ class Answer:
         return self.candidates[0].line if self.candidates else None
 
 
-def read_photo(picture: Array, tool: Instrument, edge: Array, *, upward: bool = True) -> Answer:
+def read_photo(
+    picture: Brightness, tool: Instrument, edge: Array, *, upward: bool = True
+) -> Answer:
     """What meets in a picture, whatever somebody read there.
 
     Args:
@@ -94,7 +96,7 @@ def read_photo(picture: Array, tool: Instrument, edge: Array, *, upward: bool = 
     return _read(picture, tool, edge, upward=upward)
 
 
-def _read(picture: Array, tool: Instrument, edge: Array, *, upward: bool) -> Answer:
+def _read(picture: Brightness, tool: Instrument, edge: Array, *, upward: bool) -> Answer:
     """See `read_photo`; the main scale lies above the fine one."""
     scale = tool.scale
     height, width = picture.shape
@@ -122,7 +124,7 @@ def _turned_back(answer: Answer, height: int) -> Answer:
     return replace(answer, zero=zero, laid=answer.laid and answer.laid.turned_over(height))
 
 
-def _of_vernier(picture: Array, scale: VernierScale, edge: Array, arc: float) -> Answer:
+def _of_vernier(picture: Brightness, scale: VernierScale, edge: Array, arc: float) -> Answer:
     lines = scale.fine_divisions
     step = scale.span / lines * (-1 if scale.numbering is Numbering.AGAINST else 1)
     ends = np.array(sorted(edge, key=lambda end: float(end[0])))
@@ -177,7 +179,7 @@ def _at_best(pitch: float) -> float:
     return (_PIXELS + _CROWDED * (_ROOMY / pitch) ** 2) / pitch
 
 
-def _of_screw(picture: Array, scale: ScrewScale, edge: Array, *, upward: bool) -> Answer:
+def _of_screw(picture: Brightness, scale: ScrewScale, edge: Array, *, upward: bool) -> Answer:
     met = met_at(picture, edge, scale.fine_divisions)
     if met is None or met.clear[0] < _FAINT or met.clear[1] < 1.0:
         return Answer(fact("photo-no-lines"))

@@ -11,7 +11,7 @@ from numpy.typing import NDArray
 from scipy import ndimage
 
 from metrion.core.instruments.instrument import Instrument, Kind
-from metrion.core.photo.strip import Array, is_over, turned_over
+from metrion.core.photo.strip import Array, Brightness, is_over, turned_over
 from metrion.core.scales import ScrewScale, VernierScale
 
 _WIDEST = 1600
@@ -42,7 +42,7 @@ class _Course:
     score: float
 
 
-def proposed_edge(picture: Array, tool: Instrument) -> Array:
+def proposed_edge(picture: Brightness, tool: Instrument) -> Array:
     """Both ends of the edge over the fine scale, in pixels, the left or upper one first.
 
     Where no scales are seen it lies across the middle: somebody will move it.
@@ -55,7 +55,7 @@ def proposed_edge(picture: Array, tool: Instrument) -> Array:
     return _proposed(picture, tool)
 
 
-def _proposed(picture: Array, tool: Instrument) -> Array:
+def _proposed(picture: Brightness, tool: Instrument) -> Array:
     """See `proposed_edge`; the main scale lies above the fine one."""
     screw = isinstance(tool.scale, ScrewScale)
     upright = picture.T if screw else picture
@@ -71,7 +71,7 @@ def _proposed(picture: Array, tool: Instrument) -> Array:
     return found_ends
 
 
-def _fine(picture: Array) -> Array:
+def _fine(picture: Brightness) -> Array:
     """What changes quickly along the rows, a few rows taken together."""
     rows = picture.shape[0] // _ROWS
     small = picture[: rows * _ROWS].reshape(rows, _ROWS, -1).mean(axis=1)

@@ -13,7 +13,7 @@ from metrion.core.photo.fan import fan_of
 from metrion.core.photo.fit import steadied
 from metrion.core.photo.laid import Mark, marks
 from metrion.core.photo.longs import longs_of
-from metrion.core.photo.strip import Array, Edge, Strip, strip_of
+from metrion.core.photo.strip import Array, Brightness, Edge, Strip, strip_of
 from metrion.core.photo.waves import Band, bands_of, counted, line_centres, pitch_of, power_of
 
 _GUARD = 4.0
@@ -59,7 +59,7 @@ class Met:
     rail: tuple[Mark, ...]
 
 
-def met_at(picture: Array, ends: Array, lines: int) -> Met | None:
+def met_at(picture: Brightness, ends: Array, lines: int) -> Met | None:
     """Where the datum line of a sleeve meets the thimble; None where too little can be made out.
 
     Args:
@@ -75,7 +75,7 @@ def met_at(picture: Array, ends: Array, lines: int) -> Met | None:
     return found
 
 
-def _met(picture: Array, edge: Edge, guess: float, lines: int) -> Met | None:
+def _met(picture: Brightness, edge: Edge, guess: float, lines: int) -> Met | None:
     """See `met_at`.
 
     Args:

@@ -9,7 +9,7 @@ from numpy.typing import NDArray
 
 from metrion.core.photo.laid import Mark, marks
 from metrion.core.photo.plane import Marks, Plane, Ruling, fitted
-from metrion.core.photo.strip import Array, Edge, Strip, strip_of
+from metrion.core.photo.strip import Array, Brightness, Edge, Strip, strip_of
 from metrion.core.photo.waves import Band, Counted, bands_of, counted, line_centres, pitch_of
 
 _GUARD = 3.0
@@ -89,7 +89,7 @@ class Place:
 
 
 def place_of(
-    picture: Array, ends: Array, lines: int, step: float, arc: float = 0.0
+    picture: Brightness, ends: Array, lines: int, step: float, arc: float = 0.0
 ) -> Place | None:
     """Where a fine scale stands; None where too little can be made out.
 
