@@ -18,7 +18,7 @@ def worth(text: str) -> Fraction:
     """What one side of an equation comes to, by a calculator of its own."""
     text = re.sub(r" ?(mm|cm|in)$", "", text.strip()).replace("−", "-").replace("×", "*")
     assert re.fullmatch(r"[-+*() 0-9./]+", text), text
-    return Fraction(eval(re.sub(r"[0-9.]+", r"Fraction('\g<0>')", text)))  # noqa: S307
+    return Fraction(eval(re.sub(r"[0-9.]+", r"Fraction('\g<0>')", text)))
 
 
 def equations(tool: Instrument, indication: Indication) -> list[list[str]]:

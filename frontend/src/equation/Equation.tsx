@@ -324,8 +324,9 @@ function Sentence({ desk, instrument, task = "", onLeave, ...props }: SentencePr
           <span className="equation-fault" role="alert">
             {faults.join(" ")}
           </span>
+        ) : props.brief ? (
+          lacking(desk, instrument, bench)
         ) : (
-          !(props.brief && answer?.read != null && desk.settled) &&
           words(desk, instrument, task, bench)
         )}{" "}
         {onLeave && (
@@ -342,6 +343,16 @@ function Sentence({ desk, instrument, task = "", onLeave, ...props }: SentencePr
       )}
     </div>
   );
+}
+
+/** What an entry lacks that is not whole; nothing of a whole one. */
+function lacking(desk: Desk, instrument: Instrument, bench: boolean): string {
+  const { entry, answer, away, refused } = desk;
+  if (!away && !refused && entry.main.trim() !== "") {
+    if (answer?.read != null) return "";
+    if (instrument.kind !== "plain" && entry.fine.trim() === "") return say("zero-now-the-line");
+  }
+  return words(desk, instrument, "", bench);
 }
 
 function words(desk: Desk, instrument: Instrument, task: string, bench: boolean): string {

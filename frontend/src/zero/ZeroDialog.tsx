@@ -111,7 +111,7 @@ function ZeroLook(props: Props) {
         autoFocus
         brief
         ending={{ readAs: say("zero-read-now") }}
-        onEnter={() => void look.keep()}
+        onEnter={look.enter}
       >
         <Space.Compact>
           <Button aria-label={say("zero-one-line-back")} onClick={() => look.move(-1)}>

@@ -88,8 +88,19 @@ export function useZeroLook({ sheet, instrument, quantity, off = null, onClose }
       );
     }
   }
+  /** Keeps it, with the answer to the last figure where that is still to come. */
+  const eager = useRef(false);
+  function enter() {
+    eager.current = !desk.settled;
+    if (desk.settled) void keep();
+  }
+  useEffect(() => {
+    if (!eager.current || !desk.settled) return;
+    eager.current = false;
+    void keep();
+  });
   return {
-    ...{ desk, equation, position, choose, move, keep, keeping: add.isPending },
+    ...{ desk, equation, position, choose, move, keep, enter, keeping: add.isPending },
     ...{ phase, setPhase, face, setFace, reference, setReference, meant, setMeant },
   };
 }

@@ -12,7 +12,7 @@ from itertools import chain
 
 from metrion.core.facts import Name
 from metrion.formats.faults import refusal
-from metrion.formats.table import COLUMNS
+from metrion.formats.table import COLUMNS, RUN_BY_SPREADSHEETS
 
 MOST_COLUMNS, MOST_ROWS, LONGEST_CELL, MOST_CELLS = 200, 200_000, 4_000, 3_000_000
 """The bounds of a table; one beyond them is refused whole."""
@@ -23,6 +23,7 @@ _CHUNK = 1024 * 1024
 _LOOKED_AT, _LINES_LOOKED_AT = 64 * 1024, 50
 """How much of a table is looked at to find its sign between columns."""
 _BETWEEN = " / "
+_KEPT_FROM_RUNNING = tuple(f"'{sign}" for sign in RUN_BY_SPREADSHEETS)
 _FIGURE = re.compile(r"[-−]?[0-9][0-9 .,:°′'/½¼¾]*")
 _BEGINS_A_FIGURE = re.compile(r"[-−+]?[.,]?[0-9½¼¾]")
 """Of a cell that is no heading: better a fault told than a first reading taken for headings."""
@@ -154,7 +155,8 @@ def _rows(content: bytes, encoding: str, delimiter: str) -> Iterator[tuple[int, 
 
 def _freed(cell: str) -> str:
     """A cell without the sign that keeps a spreadsheet from running it as a formula."""
-    return re.sub(r"^'(?=[=+\-@])", "", cell.strip())
+    cell = cell.strip()
+    return cell[1:] if cell.startswith(_KEPT_FROM_RUNNING) else cell
 
 
 def _parted(table: ReadingsTable) -> ReadingsTable:

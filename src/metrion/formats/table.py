@@ -20,7 +20,8 @@ _TO_READ = (
     "name", "instrument", "unit", "place", "main", "fine", "observed", "zero_error", "corrected",
     "excluded",
 )  # fmt: skip
-_RUN_BY_SPREADSHEETS = ("=", "+", "-", "@", "\t", "\r")
+RUN_BY_SPREADSHEETS = tuple("=+-@＝＋－＠\t\r\n\u2028\u2029")
+"""What a text begins with that a spreadsheet would take for a formula."""
 
 
 def observation_table(measurements: Iterable[Measurement]) -> str:
@@ -41,7 +42,8 @@ def table_to_read(measurements: Iterable[Measurement], speaker: Speaker) -> str:
     text = StringIO()
     comma = speaker.numbers.decimal_sign is DecimalSign.COMMA
     writer = csv.writer(text, lineterminator="\r\n", delimiter=";" if comma else ",")
-    writer.writerow(speaker.text(f"table-{column}") for column in _TO_READ)
+    # A course may call them what it likes.
+    writer.writerow(harmless(speaker.text(f"table-{column}")) for column in _TO_READ)
     for measurement in measurements:
         tool, figure = measurement.instrument, speaker.numbers.figure
         zero = figure(tool.value_text(measurement.zero_error))
@@ -63,7 +65,7 @@ def harmless(text: str) -> str:
     >>> harmless("-1 / 5"), harmless("end A")
     ("'-1 / 5", 'end A')
     """
-    return f"'{text}" if text.startswith(_RUN_BY_SPREADSHEETS) else text
+    return f"'{text}" if text.startswith(RUN_BY_SPREADSHEETS) else text
 
 
 def _rows(measurement: Measurement) -> Iterator[list[str]]:

@@ -476,6 +476,7 @@ zero-by-mark-and-line = { $where ->
    *[passed] mark passed
 } and line: { $start } + { $line } × { $least } = { $read }
 zero-counted-back = counted back from the end: −({ $lines } − { $line }) × { $least } = −{ $back } × { $least } = { $read }
+zero-now-the-line = Now the line that meets a main mark: without it there is nothing to keep.
 zero-last-line = line { $line } meets a mark when line 0 does, one mark on: it counts as line 0
 zero-less-reference = reading less reference: { $read } − { $piece } = { $error }
 zero-large = That is more than { $many } { $least_counts }. Count the lines once more, wipe the faces and look again; if it stays, have someone competent adjust the tool, and meanwhile correct.
