@@ -146,7 +146,8 @@ def zero_desk(page: Page, server: str) -> Locator:
 
 
 @pytest.mark.parametrize(
-    ("main", "says"), [("0.7", "is not a mark"), ("abc", "not a number"), ("12", "Now the line that meets")]
+    ("main", "says"),
+    [("0.7", "is not a mark"), ("abc", "not a number"), ("12", "Now the line that meets")],
 )
 def test_the_zero_desk_says_why_it_does_not_keep(
     page: Page, server: str, main: str, says: str
