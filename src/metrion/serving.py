@@ -36,7 +36,7 @@ def serve_folder(
     from metrion.store.backups import DailyBackups
     from metrion.web import create_app
     from metrion.web.gate import Gate
-    from metrion.web.guard import names_of
+    from metrion.web.guard import host_for_others, names_of
     from metrion.web.server import server_of
 
     listener = _listener(host, port)
@@ -61,7 +61,9 @@ def serve_folder(
     address = Name(f"http://{shown}:{bound}/")
     click.echo(say("cli-at", address=address, folder=Name(str(folder))))
     if gate:
-        _tell_code(f"http://{_reached(listener)}:{bound}/pair/{gate.code.text}")
+        _tell_code(
+            f"http://{host_for_others(listener.getsockname()[0])}:{bound}/pair/{gate.code.text}"
+        )
     sys.stdout.flush()
     backups.start()
     try:
@@ -89,17 +91,6 @@ def _phrase(file: Path | None) -> str:
         click.echo(say("cli-no-phrase", least=SHORTEST), err=True)
         sys.exit(FAULTY)
     return found
-
-
-def _reached(listener: socket.socket) -> str:
-    """An address by which others on the network reach a listener."""
-    import ifaddr
-
-    address = ip_address(listener.getsockname()[0])
-    if address.is_unspecified:
-        own = (ip_address(str(ip.ip)) for a in ifaddr.get_adapters() for ip in a.ips if ip.is_IPv4)
-        address = next((one for one in own if not one.is_loopback), address)
-    return f"[{address}]" if address.version == 6 else str(address)
 
 
 def _tell_code(address: str) -> None:

@@ -2,7 +2,9 @@
 
 import hashlib
 import json
+import re
 import subprocess
+from fractions import Fraction
 from itertools import islice
 from pathlib import Path
 from typing import Any
@@ -15,7 +17,7 @@ from metrion.core.practice.key import wrong_answers
 from metrion.formats.exercise import exercise_record, exercises_of, parse_answer, parse_exercise
 from metrion.formats.faults import Refused
 from metrion.voice import plainly
-from metrion.voice.exercises import answer_words
+from metrion.voice.exercises import answer_words, task_words
 from tests.server import COMMAND
 
 MADE = "99812a20a312"
@@ -146,3 +148,11 @@ def test_seeds_that_are_none_are_refused(tmp_path: Path, seeds: str) -> None:
     told = run("exercise-sheets", "--seeds", seeds, "--count", "4", "--to", str(tmp_path))
     assert told.returncode == 2
     assert list(tmp_path.iterdir()) == []
+
+
+def test_a_least_count_of_a_screw_can_be_worked_out_of_what_is_asked() -> None:
+    """By what is told alone: no look at the scales tells the travel of a turn."""
+    found = exercises_of(5, "screw", "least-count")
+    for exercise in islice(found, 40):
+        lines, turns, travel = re.findall(r"[0-9.]+", task_words(exercise, plainly()))
+        assert Fraction(travel) / int(turns) / int(lines) == exercise.value

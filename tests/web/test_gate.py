@@ -132,13 +132,17 @@ print(*[ask("/api/sheets", cookie=cookie).status for cookie in (one, two, three)
 renewed = ask("/api/access/code", "POST", cookie=two)
 new = re.search("/pair/[-_0-9A-Za-z]+", renewed.text)[0]
 print(renewed.status, new != code, ask(code).status, ask(new).status)
+# Told at this machine, by a name that means nothing to the phone.
+local = ask("/api/access/code", "POST", cookie=two, to="127.0.0.1").text
+new = re.search("/pair/[-_0-9A-Za-z]+", local)[0]
+print("http://10.9.8.7:" in local, "127.0.0.1" in local)
 ended = ask("/api/access/end-sessions", "POST", cookie=two)
 own = ended.getheader("Set-Cookie").split(";")[0]
 print(*[ask("/api/sheets", cookie=cookie).status for cookie in (two, three, own)])
 print(ask(new).status, ask("/api/access/code", "POST", cookie=three).status)
 """
     assert visited(tmp_path, what) == [
-        "303", "401 200 200", "201 True 401 303", "401 401 200", "401 401",
+        "303", "401 200 200", "201 True 401 303", "True False", "401 401 200", "401 401",
     ]  # fmt: skip
 
 

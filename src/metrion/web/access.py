@@ -7,6 +7,7 @@ from flask import current_app, request
 
 from metrion.web.bodies import Blueprint
 from metrion.web.gate import PAIRING_MINUTES, Code, Gate, gate_of
+from metrion.web.guard import PORT, host_for_others
 from metrion.web.schemas import AccessView, CodeView, schema_of
 from metrion.web.sessions import begin_session, own_session, sessions
 from metrion.web.speaking import refuse
@@ -50,6 +51,8 @@ def _gate() -> Gate:
 
 
 def _view(code: Code) -> CodeView:
-    address = f"{request.host_url}pair/{code.text}"
+    host, port = PORT.sub("", request.host), PORT.search(request.host)
+    own = f"{host_for_others(host)}{port[0] if port else ''}"
+    address = f"{request.scheme}://{own}/pair/{code.text}"
     picture = segno.make(address, error="m").svg_data_uri(scale=4, border=2, light="#fff")
     return CodeView(address, PAIRING_MINUTES, picture)

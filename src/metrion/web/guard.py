@@ -18,7 +18,7 @@ from flask import Flask, Response, request
 from metrion.web.sessions import marked_as_from
 from metrion.web.speaking import refuse
 
-_PORT = re.compile(r":[0-9]+$")
+PORT = re.compile(r":[0-9]+$")
 _ELSEWHERE = frozenset({"cross-site", "same-site"})
 """What browsers mark as from another site, or from another server under the same name."""
 LOOPBACK = frozenset({"127.0.0.1", "localhost", "::1"})
@@ -52,7 +52,7 @@ def names_of(bound: str, given: Iterable[str] = ()) -> frozenset[str]:
     """
     address = ip_address(bound)
     # A name with a port means the name; an address of version 6 has several colons.
-    parted = [_PORT.sub("", name) if name.count(":") == 1 else name for name in given]
+    parted = [PORT.sub("", name) if name.count(":") == 1 else name for name in given]
     named = {name.lower().strip("[]") for name in parted}
     if address.is_unspecified:
         own = {ip.ip for adapter in ifaddr.get_adapters() for ip in adapter.ips}
@@ -62,6 +62,24 @@ def names_of(bound: str, given: Iterable[str] = ()) -> frozenset[str]:
     if address.is_unspecified or address.is_loopback:
         named |= LOOPBACK
     return frozenset({*named, bound})
+
+
+def host_for_others(host: str) -> str:
+    """The host by which others on the network reach this machine, where it is known here by one.
+
+    Args:
+        host: an address or a name; one that means nothing to others becomes an address that does.
+    """
+    try:
+        known = ip_address(host.strip("[]"))
+    except ValueError:
+        if host != "localhost":
+            return host
+        known = ip_address("127.0.0.1")
+    if known.is_unspecified or known.is_loopback:
+        own = (ip_address(str(ip.ip)) for a in ifaddr.get_adapters() for ip in a.ips if ip.is_IPv4)
+        known = next((one for one in own if not one.is_loopback), known)
+    return f"[{known}]" if known.version == 6 else str(known)
 
 
 def keep_to_this_host(app: Flask, names: Collection[str]) -> None:
@@ -74,7 +92,7 @@ def keep_to_this_host(app: Flask, names: Collection[str]) -> None:
     @app.before_request
     def _check() -> None:
         # An odd ``Host`` comes as an empty text from the framework.
-        if _PORT.sub("", request.host).strip("[]").lower() not in names:
+        if PORT.sub("", request.host).strip("[]").lower() not in names:
             refuse(403, "not-known-by-that-name")
         origin = request.headers.get("Origin")
         if origin is not None and origin.partition("://")[2] != request.host:
