@@ -154,5 +154,6 @@ def test_a_least_count_of_a_screw_can_be_worked_out_of_what_is_asked() -> None:
     """By what is told alone: no look at the scales tells the travel of a turn."""
     found = exercises_of(5, "screw", "least-count")
     for exercise in islice(found, 40):
-        lines, turns, travel = re.findall(r"[0-9.]+", task_words(exercise, plainly()))
+        told = task_words(exercise, plainly())
+        lines, turns, travel = re.findall(r"[0-9]+(?:\.[0-9]+)?", told)
         assert Fraction(travel) / int(turns) / int(lines) == exercise.value
