@@ -47,6 +47,7 @@ def test_after_an_offer_is_tapped(page: Page, server: str) -> None:
     typed(page, "0.7", "3")
     page.locator(".stage .offer").first.click()
     settled(page)
+    expect(page.locator(".stage .blank").last).to_be_focused()
     page.keyboard.press("Enter")
     expect(readings(page)).to_have_count(5)
 
