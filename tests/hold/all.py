@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable
 
+from tests.hold import exhausting
 from tests.hold.bounds import table
 from tests.hold.fuzzed import fuzzed
 from tests.hold.kills import killed_while_starting, killed_while_writing
@@ -29,6 +30,8 @@ def main() -> None:
         print(f"| {name} | {check()} | `python -m tests.hold.{command}` |", flush=True)
     print("\nWhat is out of bounds, and just within (`python -m tests.hold.bounds`):\n")
     print(table())
+    print("\nWhat would exhaust a server (`python -m tests.hold.exhausting`):\n")
+    print(exhausting.table())
 
 
 if __name__ == "__main__":

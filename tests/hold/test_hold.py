@@ -2,11 +2,15 @@
 
 import pytest
 
+from tests.hold import exhausting
 from tests.hold.bounds import FILES, measured
+from tests.hold.exhausting import CASES
 from tests.hold.fuzzed import fuzzed
 from tests.hold.kills import Held, killed_while_starting, killed_while_writing
 from tests.hold.load import carried
 from tests.hold.mutated import tried_by_all
+
+IDLE = "110 idle connections"
 
 
 @pytest.mark.parametrize("kill", [killed_while_writing, killed_while_starting])
@@ -36,6 +40,13 @@ def test_what_is_out_of_bounds_is_refused_in_little_memory() -> None:
             status, _, memory = measured(make())
             assert (name, status) == (name, wanted)
             assert memory < 500
+
+
+def test_what_would_exhaust_a_server_is_measured_beside_typing() -> None:
+    answered, seconds, memory, wait = exhausting.measured(dict(CASES)[IDLE], "").split(" | ")
+    assert answered == "200"
+    assert 0 < float(wait) < float(seconds) + 60
+    assert int(memory) > 20
 
 
 def test_mutated_files_are_refused_in_words_or_come_back_the_same() -> None:
