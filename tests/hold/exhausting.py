@@ -39,7 +39,7 @@ from tests.web.test_exhausting_more import (
     with_picture,
 )
 
-_PATIENCE = 60
+_PATIENCE = 30
 _TICK = 0.05
 FITS, ARRIVALS = "/tables/fits", "/arrivals?name=x"
 
