@@ -15,7 +15,7 @@ export function ClosedScales({ instrument }: { instrument: Instrument }) {
     return (
       <svg
         className="closed-scales strip-drawing"
-        viewBox="90 36 300 164"
+        viewBox="14 36 300 164"
         role="img"
         aria-label={say("instruments-sleeve-and-thimble-closed")}
       >

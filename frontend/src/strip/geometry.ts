@@ -82,8 +82,10 @@ export interface Beam {
 export function beamOf(lines: Lines, position: number): Beam {
   const { division, low, high, places } = lines;
   const reach = (place: number) => (position + place) / division;
+  const lowest = Math.round((low ?? 0) / division);
   return {
-    first: Math.min(Math.round((low ?? 0) / division), Math.floor(reach(Math.min(0, ...places)))),
+    // Below their zero beams bear no marks, but where fine lines lie that meet some.
+    first: Math.min(lowest, lines.against ? Math.floor(reach(Math.min(0, ...places))) : lowest),
     last:
       high === null
         ? Infinity
