@@ -44,9 +44,7 @@ def serve_folder(
     logging.getLogger("waitress.queue").setLevel(logging.ERROR)
     address, bound = listener.getsockname()[:2]
     gate = None if ip_address(address).is_loopback else Gate(_phrase(phrase_file))
-    # An orderly end, whoever asks for it.
-    for asked in (signal.SIGTERM, signal.SIGHUP):
-        signal.signal(asked, signal.default_int_handler)
+    _end_in_order()
     store = Store(folder)
     for before, after in store.renamed:
         click.echo(say("cli-renamed", before=Name(before), after=Name(after)))
@@ -73,6 +71,12 @@ def serve_folder(
         backups.stop()
         store.close()
     click.echo(say("cli-stopped"))
+
+
+def _end_in_order() -> None:
+    """Take whoever asks for the end as an interrupt."""
+    for asked in (signal.SIGTERM, signal.SIGHUP):
+        signal.signal(asked, signal.default_int_handler)
 
 
 def _phrase(file: Path | None) -> str:

@@ -159,15 +159,9 @@ export function Stage(props: Props) {
           onPicked={begin}
         />
         <MoreButton more={more} onMore={setMore} />
-        <Button
-          type="primary"
-          size="large"
-          className="record"
-          disabled={!ready}
-          onClick={() => void record()}
-        >
+        <RecordButton ready={ready} onRecord={() => void record()}>
           {say(others ? "desk-keep-it-next" : changing ? "desk-change-it" : "desk-record")}
-        </Button>
+        </RecordButton>
       </Equation>
       {narrow && (
         <ThumbKeys
@@ -185,6 +179,21 @@ export function Stage(props: Props) {
         />
       )}
     </section>
+  );
+}
+
+interface RecordProps {
+  ready: boolean;
+  onRecord: () => void;
+  children: string;
+}
+
+/** Keeps what is entered. */
+function RecordButton({ ready, onRecord, children }: RecordProps) {
+  return (
+    <Button type="primary" size="large" className="record" disabled={!ready} onClick={onRecord}>
+      {children}
+    </Button>
   );
 }
 
