@@ -67,7 +67,7 @@ def taken(page: Page, folder: Path, picture: np.ndarray, opener: str = "Photogra
 
 def said(page: Page) -> str:
     words = page.locator(".photo-words")
-    expect(words).to_be_visible()
+    expect(words).to_be_visible(timeout=60_000)
     return words.inner_text()
 
 
@@ -269,7 +269,7 @@ def seeing(browser_type: BrowserType, tmp_path: Path) -> Iterator[Page]:
         f"--use-file-for-fake-video-capture={film}",
     ]  # fmt: skip
     browser = browser_type.launch(executable_path=executable(), args=[*SWITCHES, *camera])
-    yield browser.new_page(viewport={"width": 1280, "height": 800})
+    yield browser.new_page(viewport={"width": 1280, "height": 800}, reduced_motion="reduce")
     browser.close()
 
 
@@ -279,7 +279,7 @@ def test_a_camera_takes_the_picture(seeing: Page, desk: str) -> None:
     seeing.get_by_role("button", name="Photograph the scales").click()
     seeing.get_by_role("button", name="Take it with the camera").click()
     seeing.get_by_role("button", name="Take it", exact=True).click()
-    expect(seeing.locator(".photo-task")).to_contain_text("The line should lie")
+    expect(seeing.locator(".photo-task")).to_contain_text("The line should lie", timeout=60_000)
     seeing.get_by_role("button", name="then ask the picture").click()
     assert "The picture says line 7" in said(seeing)
 

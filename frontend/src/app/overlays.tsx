@@ -28,13 +28,16 @@ const focused = () =>
  * kept, else to where it came from; where that is gone, to where the next figure goes.
  */
 function giveBack(home: Element | null) {
-  requestAnimationFrame(() => {
+  const give = () => {
     const now = document.activeElement;
     const left = !now || now === document.body || now.closest(PASSING) || now === home;
     if (!left || resumeNow(true)) return;
     if (home instanceof HTMLElement && home.isConnected) home.focus();
     else resumeNow();
-  });
+  };
+  // At once, as the next key may already be on its way; and after what a click or antd focuses.
+  give();
+  requestAnimationFrame(give);
 }
 
 /** Gives the focus back to where it was when this first came, once it is gone. */
@@ -88,12 +91,19 @@ export function Bubble({ content, open, onOpenChange, ...props }: BubbleProps) {
       }
       open={open ?? own}
       onOpenChange={(shown) => {
+        // A quick hand does not wait until it has opened, or is gone.
+        if (shown) home.current = lastOnPage;
+        else giveBack(home.current);
         setOwn(shown);
         onOpenChange?.(shown);
       }}
       afterOpenChange={(shown) => {
-        if (!shown) return giveBack(home.current);
-        home.current = lastOnPage;
+        if (!shown) {
+          giveBack(home.current);
+          home.current = null;
+          return;
+        }
+        home.current ??= lastOnPage;
         const held = inside.current;
         if (!held?.contains(document.activeElement))
           held?.querySelector<HTMLElement>(REACHED)?.focus();
