@@ -19,6 +19,7 @@ from metrion.formats.logbook import read_logbook
 from metrion.formats.results import Document, results_document, results_text
 from metrion.formats.strict_json import write_json
 from metrion.formats.table import observation_table
+from metrion.hearing import said
 from metrion.photographing import photo
 from metrion.practising import diagnose, exercise_sheets, exercises
 from metrion.telling import (
@@ -350,5 +351,5 @@ def _home(name: str) -> Path:
     return Path(base) / name
 
 
-for command in (exercises, diagnose, exercise_sheets, photo):
+for command in (exercises, diagnose, exercise_sheets, photo, said):
     main.add_command(command)

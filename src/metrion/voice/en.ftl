@@ -421,6 +421,28 @@ slide-meets = { $how_many ->
 }: the gap is { $count } × { $least } = { $gap }
 slide-at-the-datum-line = line { $which } at the { $datum_line }: the gap is { $count } × { $least } = { $gap }
 
+## As it was said
+
+said-nothing = this is nothing that was said: an object with instrument and said
+said-none = “{ $said }” is no reading of { $tool }: say the last mark passed, then the line that meets
+said-one = that is { $reading }
+said-ask = “{ $said }” { $count ->
+    [one] may be { $readings }
+   *[other] can be { $readings }
+}
+said-mark = { $reads }
+said-mark-and-line = { $reads }: { $mark } and line { $line }{ $printed ->
+    [numeral] {" "}(printed { $numeral })
+   *[line] {""}
+}{ $turn ->
+    [second] , second turn
+   *[first] {""}
+}
+said-mark-and-lines = { $reads }: { $mark }, lines { $first } to { $last }{ $turn ->
+    [second] , second turn
+   *[first] {""}
+}
+
 ## While a reading is entered
 
 typed-mark = { $typed } is { $value }.

@@ -31,6 +31,16 @@ class FineAs(StrEnum):
     WORTH = "worth"
 
 
+class MainAs(StrEnum):
+    """In which unit figures in the main blank are typed, where the numerals have one of their own.
+
+    A member is the way in which a main figure is then taken.
+    """
+
+    ENGRAVED = "engraved"
+    UNIT = "unit"
+
+
 class Side(StrEnum):
     """On which side of a line or scale something lies."""
 
@@ -52,6 +62,7 @@ class Appearance:
     Attributes:
         numerals: the unit its main numerals stand for; None for that of the instrument.
         fine_as: what the student types for the fine reading; None where that was not said.
+        main_as: in which unit the student types the main reading; None where that was not said.
         fine_side: whether the fine scale lies below or above the main scale.
         half_marks: whether the half marks of a sleeve lie below or above the datum line.
         thimble_numerals: which way the numerals of the thimble grow.
@@ -63,6 +74,7 @@ class Appearance:
 
     numerals: PrintedUnit | None = declared(Choice(PrintedUnit), default=None, for_the_record=True)
     fine_as: FineAs | None = declared(Choice(FineAs), default=None, for_the_record=True)
+    main_as: MainAs | None = declared(Choice(MainAs), default=None, for_the_record=True)
     fine_side: Side = declared(Choice(Side), default=Side.BELOW, for_the_record=True)
     half_marks: Side = declared(Choice(Side), default=Side.BELOW, for_the_record=True)
     thimble_numerals: Growth = declared(Choice(Growth), default=Growth.UP, for_the_record=True)

@@ -1,0 +1,47 @@
+"""What was said, in words: the reading it was taken for, or what it can be."""
+
+from __future__ import annotations
+
+from functools import reduce
+
+from metrion.core.desk.said.judging import Judgement, Verdict
+from metrion.core.desk.said.meanings import Meaning
+from metrion.core.facts import Fact, Figure, Name, fact
+from metrion.core.instruments.drawing import engraved_text, engraved_unit, fine_numerals
+from metrion.core.instruments.instrument import Instrument, Kind
+
+
+def judgement_says(instrument: Instrument, said: str, judgement: Judgement) -> Fact:
+    """What becomes of it, in a sentence."""
+    readings = [meaning_says(instrument, one) for one in judgement.meanings]
+    if not readings:
+        return fact("said-none", said=Name(said.strip()), tool=Name(instrument.name))
+    if judgement.verdict is Verdict.ONE:
+        return fact("said-one", reading=readings[0])
+    either = reduce(lambda first, second: fact("or", first=first, second=second), readings)
+    return fact("said-ask", said=Name(said.strip()), readings=either, count=len(readings))
+
+
+def meaning_says(instrument: Instrument, meaning: Meaning) -> Fact:
+    """One reading, by mark, line and what it reads."""
+    seen = meaning.indication
+    bare = instrument.kind is Kind.ANGULAR
+    unit = "" if bare else f" {engraved_unit(instrument)}"
+    mark = Figure(f"{engraved_text(instrument, seen.main)}{unit}")
+    reads = Figure(instrument.with_unit(meaning.reads))
+    if not instrument.scale.has_fine_scale:
+        return fact("said-mark", reads=reads)
+    turn = "second" if seen.second_turn else "first"
+    if alike := seen.undecided:
+        return fact(
+            "said-mark-and-lines", mark=mark, reads=reads, turn=turn,
+            first=alike.first, last=alike.last,
+        )  # fmt: skip
+    numerals = fine_numerals(instrument)
+    printed = "numeral" if numerals.at(seen.line) != seen.line else "line"
+    numeral = Figure(numerals.text(seen.line))
+    line = Figure(seen.line_text)
+    return fact(
+        "said-mark-and-line", mark=mark, line=line, reads=reads, turn=turn,
+        printed=printed, numeral=numeral,
+    )  # fmt: skip
