@@ -26,7 +26,7 @@ def said(file: str) -> None:
     def answer(line: Json) -> Record:
         heard = parse_said(line)
         judged = heard.judged()
-        words = speaker.sentence(judgement_says(heard.tool, heard.text, judged))
-        return judgement_record(heard, judged, words)
+        says = judgement_says(heard.tool, heard.text, judged.verdict, judged.meanings)
+        return judgement_record(heard, judged, speaker.sentence(says))
 
     answer_lines(file, answer)

@@ -8,7 +8,6 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from metrion.core.desk.desk import consider
-from metrion.core.desk.marks import typed_main
 from metrion.core.exact.angles import FULL_CIRCLE, HALF_CIRCLE
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.measurements import Measurement, reduce_measurement
@@ -81,7 +80,7 @@ def test_two_windows_are_free_of_a_circle_that_turns_off_its_middle(
 
 @pytest.mark.parametrize("text", ["57:30", "57 30", "57°30′", "57° 30'", "57:30 "])
 def test_an_angle_is_typed_as_people_write_it(text: str) -> None:
-    assert typed_main(HALF_DEGREES, text).value == 57 * 60 + 30
+    assert consider(HALF_DEGREES, text, "").main == 57 * 60 + 30
 
 
 def test_the_sum_must_stay_below_the_next_mark() -> None:

@@ -1,5 +1,6 @@
 """The desk: what is typed at the bench, and what is answered while it is typed."""
 
+from dataclasses import replace
 from fractions import Fraction
 
 import pytest
@@ -7,6 +8,9 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from metrion.core.desk.desk import consider, consider_position
+from metrion.core.desk.said.hear import NOTHING_HEARD
+from metrion.core.desk.said.judging import Told
+from metrion.core.desk.said.meanings import key_of
 from metrion.core.desk.typed import typed_number
 from metrion.core.errors import NotExact
 from metrion.core.instruments.appearance import Appearance, FineAs, PrintedUnit
@@ -28,7 +32,7 @@ say = plainly().say
 
 CALIPER = Instrument(
     "cal", "Caliper A", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39),
-    range=(Fraction(0), Fraction(150)),
+    range=(Fraction(0), Fraction(150)), appearance=Appearance(fine_as=FineAs.LINE),
 )  # fmt: skip
 SCREW = Instrument(
     "screw", "Screw gauge B", Kind.SCREW, "mm", ScrewScale(Fraction(1, 2), 50, Fraction(1, 2))
@@ -72,7 +76,7 @@ def test_a_complete_entry() -> None:
     [("3", FineAs.LINE), ("1½", FineAs.NUMERAL), ("1,5", FineAs.NUMERAL), ("0.15", FineAs.WORTH)],
 )
 def test_three_ways_to_say_the_fine_reading(fine: str, fine_as: FineAs) -> None:
-    assert consider(CALIPER, "6", fine, fine_as).line == 3
+    assert consider(CALIPER, "6", fine, Told(fine_as)).line == 3
 
 
 @pytest.mark.parametrize(
@@ -89,8 +93,9 @@ def test_lines_that_seem_to_meet_are_kept_as_seen_and_read_as_the_middle(
     assert f"Lines {first} to {last} seem to meet" in say(answer.sentences[0])
 
 
-def test_one_line_from_itself_to_itself_is_that_line() -> None:
-    assert consider(CALIPER, "6", "3 - 3").line == 3
+def test_one_line_from_itself_to_itself_is_no_range() -> None:
+    answer = consider(CALIPER, "6", "3 - 3")
+    assert (answer.line, answer.heard.fine_fault is None) == (None, False)
 
 
 @pytest.mark.parametrize(
@@ -107,26 +112,28 @@ def test_one_line_from_itself_to_itself_is_that_line() -> None:
 def test_a_line_that_cannot_be_is_explained(fine: str, says: str) -> None:
     answer = consider(CALIPER, "6", fine)
     assert answer.line is None
-    assert answer.line_fault is not None
-    assert says in plainly().say(answer.line_fault)
+    assert answer.heard.fine_fault is not None
+    assert says in plainly().say(answer.heard.fine_fault)
     assert answer.main == 6
 
 
 def test_a_main_reading_between_marks_names_the_mark_passed() -> None:
-    answer = consider(CALIPER, "6.4", "3")
-    assert answer.main_fault is not None
-    assert plainly().say(answer.main_fault) == (
-        "6.4 is not a mark of Caliper A, whose marks are 1 mm apart."
+    answer = consider(CALIPER, "6.45", "3")
+    assert answer.heard.main_fault is not None
+    assert plainly().say(answer.heard.main_fault) == (
+        "6.45 is not a mark of Caliper A, whose marks are 1 mm apart"
     )
-    assert [(one.text, say(one.says)) for one in answer.main_offers] == [
+    assert [(one.text, say(one.says)) for one in answer.heard.main_offers] == [
         ("6", "6 mm"),
         ("7", "7 mm"),
     ]
     assert answer.read is None
 
 
-def test_an_entry_outside_the_range_is_warned_of_and_not_refused() -> None:
-    answer = consider(CALIPER, "151", "0")
+def test_an_entry_outside_the_range_is_asked_about_and_not_refused() -> None:
+    asked = consider(CALIPER, "151", "0")
+    assert (asked.read, [one.reads for one in asked.heard.asked]) == (None, [151])
+    answer = consider(CALIPER, "151", "0", Told(meant=asked.heard.asked[0].key))
     assert answer.read == 151
     assert any("outside the range" in say(sentence) for sentence in answer.sentences)
 
@@ -137,7 +144,7 @@ def test_line_zero_says_that_the_last_line_meets_too() -> None:
 
 def test_nothing_typed_is_no_fault() -> None:
     answer = consider(CALIPER, "", " ")
-    assert (answer.main_fault, answer.line_fault, answer.read) == (None, None, None)
+    assert (answer.heard, answer.read) == (NOTHING_HEARD, None)
     assert answer.sentences == ()
 
 
@@ -153,15 +160,18 @@ def test_a_dragged_position_and_its_figures_say_the_same(
     instrument = Instrument("i", "I", Kind.VERNIER, "mm", scale)
     dragged = consider_position(instrument, position)
     assert dragged.main is not None
-    typed = consider(instrument, str(dragged.main), str(dragged.line))
-    assert typed == dragged
+    assert dragged.indication is not None
+    told = Told(meant=key_of(dragged.indication))
+    typed = consider(instrument, str(dragged.main), str(dragged.line), told)
+    assert replace(typed, heard=dragged.heard) == dragged
 
 
 @given(verniers())
 def test_neighbours_of_an_ordered_scale_miss_by_one_least_count(scale: VernierScale) -> None:
     if not scale.estimable() or scale.fine_divisions < 3:
         return
-    answer = consider(Instrument("i", "I", Kind.VERNIER, "mm", scale), "0", "1")
+    told = Told(FineAs.LINE)
+    answer = consider(Instrument("i", "I", Kind.VERNIER, "mm", scale), "0", "1", told)
     assert {abs(neighbour.miss) for neighbour in answer.neighbours} == {scale.least_count}
 
 

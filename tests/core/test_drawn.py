@@ -5,8 +5,8 @@ from fractions import Fraction
 
 import pytest
 
-from metrion.core.desk.lines import typed_line
-from metrion.core.desk.typed import Unclear
+from metrion.core.desk.desk import consider
+from metrion.core.desk.said.judging import Told
 from metrion.core.desk.zero_desk import likelier, sides, zero_finding
 from metrion.core.instruments.appearance import Appearance, FineAs, PrintedUnit
 from metrion.core.instruments.drawing import MainNumerals, main_numerals
@@ -14,7 +14,6 @@ from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.zero import wrapped_zero
 from metrion.core.scales import Indication, PlainScale, ScrewScale, VernierScale
 from metrion.voice import plainly
-from tests.said import saying
 
 ONE, HALF, CM = Fraction(1), Fraction(1, 2), Appearance(numerals=PrintedUnit.CM)
 USUAL = Appearance()
@@ -100,14 +99,15 @@ def test_a_wrapped_zero_is_told_by_its_two_sides(
 def test_a_line_is_typed_by_its_worth_where_lines_are_not_in_order() -> None:
     scrambled = Instrument("c", "C", Kind.VERNIER, "mm", VernierScale(ONE, 10, 7))
 
-    def line(worth: str) -> object:
-        return typed_line(scrambled, worth, FineAs.WORTH, estimates=False).line
-
+    told = Told(fine_as=FineAs.WORTH)
     worths = [scrambled.reading(Indication(Fraction(0), at)) for at in range(10)]
-    assert [line(str(float(worth))) for worth in worths] == list(range(10))
-    nothing = "0.15 is no line of C, and no numeral or worth of one; its lines run from 0 to 10"
-    with pytest.raises(Unclear, check=saying(nothing)):
-        line("0.15")
+    heard = [consider(scrambled, "0", str(float(worth)), told) for worth in worths]
+    assert [answer.line for answer in heard] == list(range(10))
+    (fault,) = [consider(scrambled, "0", "0.15", told).heard.fine_fault]
+    assert fault is not None
+    assert plainly().say(fault) == (
+        "0.15 is no line of C, and no numeral or worth of one; its lines run from 0 to 10"
+    )
 
 
 def test_a_plain_scale_reads_its_marks() -> None:

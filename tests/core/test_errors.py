@@ -5,8 +5,7 @@ from fractions import Fraction
 
 import pytest
 
-from metrion.core.desk.lines import typed_line
-from metrion.core.desk.marks import typed_main
+from metrion.core.desk.desk import consider
 from metrion.core.desk.typed import typed_number
 from metrion.core.errors import MetrionError, shortened
 from metrion.core.exact.bounds import check_id, check_number, check_text, check_unit
@@ -35,8 +34,16 @@ def resolved(text: str) -> Callable[[], object]:
     return lambda: resolve(parse_formula(text), KNOWN)
 
 
-def line(text: str) -> Callable[[], object]:
-    return lambda: typed_line(CALIPER, text, None, estimates=False)
+def amiss(main: str, fine: str = "") -> Callable[[], object]:
+    """What is wrong with figures that were typed, as an error."""
+
+    def consider_it() -> object:
+        heard = consider(CALIPER, main, fine).heard
+        if fault := heard.main_fault or heard.fine_fault:
+            raise MetrionError(fault.code, **fault.about)
+        return heard
+
+    return consider_it
 
 
 @pytest.mark.parametrize(
@@ -73,13 +80,12 @@ def line(text: str) -> Callable[[], object]:
         (lambda: typed_number("0." + "0" * 12 + "1"), "0.0000000000001 is too small; a number here is 0, or at least 10^-12 in size"),
         (lambda: typed_number("1" * 41), f"{'1' * 40}… has 41 characters, but a number has at most 40"),
         (lambda: typed_number("six"), "six is not a number as it is written here: digits with a point (12.35), or a fraction (1/16)"),
-        (lambda: typed_main(CALIPER, "6.4"), "6.4 is not a mark of C, whose marks are 1 mm apart"),
-        (line("21"), "C has no line 21; its lines run from 0 to 20"),
-        (line("3.3"), "3.3 is no line of C, and no numeral or worth of one; its lines run from 0 to 20"),
-        (line("0.5"), "0.5 can be two lines"),
-        (line("12-17"), "12-17 are more than 5 lines; look again which of them meet"),
-        (line("14-12"), "14-12 are no lines beside each other: give the lower one first, like 15-16"),
-        (line("19-21"), "C has no lines 19-21; the lines that can be taken for each other run from 0 to 20"),
+        (amiss("6.437"), "6.437 is not a mark of C, whose marks are 1 mm apart"),
+        (amiss("6", "21"), "C has no line 21; its lines run from 0 to 20"),
+        (amiss("6", "3.3"), "3.3 is no line of C, and no numeral or worth of one; its lines run from 0 to 20"),
+        (amiss("6", "12-17"), "12-17 are more than 5 lines; look again which of them meet"),
+        (amiss("6", "14-12"), "14-12 are no lines beside each other: give the lower one first, like 15-16"),
+        (amiss("6", "19-21"), "C has no lines 19-21; the lines that can be taken for each other run from 0 to 20"),
         (lambda: ScrewScale(Fraction(1, 2), 50, Fraction(3, 10)), "sleeve marks 0.3 apart do not fit a pitch of 0.5: they must be the pitch, twice the pitch, or go a whole number of times into it"),
         (VernierScale(Fraction(1), 10, 20).refuse_useless, "10 fine divisions over 20 main divisions all coincide at once, so the fine scale tells nothing; a span such as 9 would make one"),
         (VernierScale(Fraction(1), 1, 7).refuse_useless, "one fine division tells nothing; a fine scale needs at least two"),

@@ -5,6 +5,7 @@ from fractions import Fraction
 
 import pytest
 
+from metrion.core.desk.said.judging import NOTHING_TOLD, Told
 from metrion.core.instruments.appearance import FineAs
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.measurements import Measurement
@@ -14,6 +15,7 @@ from metrion.core.uncertainty.conventions import BUILT_IN
 from metrion.formats.csv_table import of_quantity, read_table
 from metrion.formats.faults import Refused
 from metrion.formats.readings_table import (
+    Column,
     guessed_roles,
     readings_of,
     roles,
@@ -21,6 +23,7 @@ from metrion.formats.readings_table import (
 from metrion.formats.table import observation_table
 from tests.said import said, saying
 
+LINE = Told(FineAs.LINE)
 CALIPER = Instrument("c", "Caliper", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))
 CIRCLE = Instrument("o", "Circle", Kind.ANGULAR, "arcmin", VernierScale(Fraction(20), 40, 39))
 TWO_TURNS = Instrument("t", "T", Kind.SCREW, "mm", ScrewScale(Fraction("0.5"), 50, Fraction(1)))
@@ -38,14 +41,12 @@ def test_signs_between_columns_and_of_decimals_are_understood(
     table = read_table(text.encode(encoding))
     assert table.delimiter == delimiter
     assert table.header == tuple(rows[0])
-    readings, faults = readings_of(
-        table, ["place", "main", "fine"], SCREW, Sort.SINGLE, FineAs.LINE, estimates=False
-    )
-    assert faults == []
-    assert [reading.record for reading in readings] == [
+    found = readings_of(table, ["place", "main", "fine"], SCREW, Sort.SINGLE, LINE, estimates=False)
+    assert found.faults == []
+    assert [reading.record for reading in found.readings] == [
         {"main": "4.5", "fine": 38, "place": "A"}, {"main": "5", "fine": 2, "place": "B"},
     ]  # fmt: skip
-    assert [reading.read for reading in readings] == ["4.88 mm", "5.02 mm"]
+    assert [reading.read for reading in found.readings] == ["4.88 mm", "5.02 mm"]
 
 
 @pytest.mark.parametrize(
@@ -70,10 +71,8 @@ TURNS = ["main", "fine", "turn"]
 
 def two_turns(text: str, columns: list[str]) -> tuple[list[dict[str, object]], list[str]]:
     table = read_table(text.encode())
-    readings, faults = readings_of(
-        table, columns, TWO_TURNS, Sort.SINGLE, FineAs.LINE, estimates=False
-    )
-    return [reading.record for reading in readings], [said(fault) for fault in faults]
+    found = readings_of(table, columns, TWO_TURNS, Sort.SINGLE, LINE, estimates=False)
+    return [one.record for one in found.readings], [said(fault) for fault in found.faults]
 
 
 @pytest.mark.parametrize(
@@ -112,44 +111,57 @@ def test_two_columns_without_headings_are_main_and_line() -> None:
 
 
 def test_faults_are_told_by_row_and_column_and_name_every_one() -> None:
-    table = read_table(b"where;main;line\n\nA;6.4;3\n\nB;7;21\nC;seven;\n")
-    _, faults = readings_of(
-        table, ["place", "main", "fine"], CALIPER, Sort.SINGLE, FineAs.LINE, estimates=False
-    )
+    table = read_table(b"where;main;line\n\nA;6.45;3\n\nB;7;21\nC;seven;\n")
+    faults = readings_of(
+        table, ["place", "main", "fine"], CALIPER, Sort.SINGLE, LINE, estimates=False
+    ).faults
     assert [said(fault).split(":")[0] for fault in faults] == [
         "row 3, column “main”", "row 5, column “line”", "row 6, column “main”",
-        "row 6, column “line”",
     ]  # fmt: skip
-    assert "6.4 is not a mark of Caliper" in said(faults[0])
+    assert "6.45 is not a mark of Caliper" in said(faults[0])
     assert faults[0].pointer == "/rows/0/1"
 
 
 def test_a_column_that_is_missing_is_named() -> None:
     table = read_table(b"6,3\n")
-    found, (fault,) = readings_of(
-        table, ["main", ""], CALIPER, Sort.SINGLE, FineAs.LINE, estimates=False
-    )
-    assert found == []
-    assert said(fault) == "no column is said to hold: line"
+    found = readings_of(table, ["main", ""], CALIPER, Sort.SINGLE, LINE, estimates=False)
+    assert found.readings == []
+    assert said(found.faults[0]) == "no column is said to hold: line"
 
 
 def test_the_fine_column_may_hold_what_a_line_is_worth() -> None:
     table = read_table(b"main;fine\n6;0,15\n")
-    (reading,), _ = readings_of(
-        table, ["main", "fine"], CALIPER, Sort.SINGLE, FineAs.WORTH, estimates=False
-    )
+    (reading,) = readings_of(
+        table, ["main", "fine"], CALIPER, Sort.SINGLE, Told(FineAs.WORTH), estimates=False
+    ).readings
     assert reading.record == {"main": "6", "fine": 3}
+
+
+def asked_of(text: str, told: Told = NOTHING_TOLD) -> tuple[list[Column], int, int]:
+    table = read_table(text.encode())
+    found = readings_of(table, ["main", "fine"], CALIPER, Sort.SINGLE, told, estimates=False)
+    return found.asked, len(found.readings), found.doubtful
+
+
+def test_what_a_column_holds_is_asked_once_for_the_table() -> None:
+    both = Column("fine", (FineAs.LINE, FineAs.NUMERAL))
+    assert asked_of("6;3\n6;4\n7;17\n") == ([both], 1, 2)
+    assert asked_of("6;3\n6;4\n", LINE) == ([], 2, 0)
+    assert asked_of("6;3\n6;4\n", Told(FineAs.NUMERAL)) == ([], 2, 0)
+    # What can be but one reading is not asked about.
+    assert asked_of("6;12\n7;17\n6;0,15\n") == ([], 3, 0)
+    # Each answer has to fit every row that is doubtful.
+    assert asked_of("6;3\n7;15\n") == ([Column("fine", (FineAs.LINE,))], 0, 2)
 
 
 def test_pairs_of_angles_have_four_columns() -> None:
     table = read_table("a;b;c;d\n341:20;11;18°40′;30\n".encode())
     assert roles(CIRCLE, Sort.PAIR)[:4] == ["main", "fine", "main 2", "fine 2"]
-    found, faults = readings_of(
-        table, ["main", "fine", "main 2", "fine 2"], CIRCLE, Sort.PAIR, FineAs.LINE,
-        estimates=False,
-    )  # fmt: skip
-    assert faults == []
-    assert found[0].record == {
+    found = readings_of(
+        table, ["main", "fine", "main 2", "fine 2"], CIRCLE, Sort.PAIR, LINE, estimates=False
+    )
+    assert found.faults == []
+    assert found.readings[0].record == {
         "a": {"main": "341:20", "fine": 11}, "b": {"main": "18:40", "fine": 30},
     }  # fmt: skip
 
@@ -195,9 +207,10 @@ def test_the_table_of_observations_that_goes_out_comes_in_again() -> None:
         own = of_quantity(table, measurement.id)
         instrument, sort = measurement.instrument, measurement.sort
         columns = guessed_roles(own, instrument, sort)
-        readings, faults = readings_of(own, columns, instrument, sort, FineAs.LINE, estimates=False)
-        assert faults == []
-        found[measurement.id] = [reading.record for reading in readings]
+        # What a table of our own holds is not asked about.
+        read = readings_of(own, columns, instrument, sort, estimates=False)
+        assert (read.faults, read.asked) == ([], [])
+        found[measurement.id] = [reading.record for reading in read.readings]
     assert found == {
         "one": [
             {"main": "-1", "fine": 17, "place": "=end"},

@@ -13,6 +13,7 @@ import {
 import { useChosen } from "../app/settings";
 import { Equation, type Ending, type EquationHandle } from "../equation/Equation";
 import { Keypad, type KeypadProps } from "../equation/Keypad";
+import { Asked } from "../equation/Asked";
 import { Offers } from "../equation/Offers";
 import { useNarrow } from "../equation/useNarrow";
 import type { LookActions } from "../tally";
@@ -166,7 +167,6 @@ export function Stage(props: Props) {
       {narrow && (
         <ThumbKeys
           {...{ recording, instrument, question, ready }}
-          onFineAs={keepFineAs}
           task={changing && <Task words={task} onLeave={props.onDone} />}
           onKey={(key) => equation.current?.press(key)}
         />
@@ -250,11 +250,10 @@ interface ThumbProps extends Pick<KeypadProps, "task" | "question" | "onKey"> {
   recording: Recording;
   instrument: Instrument;
   ready: boolean;
-  onFineAs: (fineAs: FineAs) => void;
 }
 
 /** On a phone: the keys for what is entered, with what else it may mean over them. */
-function ThumbKeys({ recording, instrument, ready, onFineAs, ...props }: ThumbProps) {
+function ThumbKeys({ recording, instrument, ready, ...props }: ThumbProps) {
   const { desk, positions } = recording;
   return (
     <Keypad
@@ -267,7 +266,8 @@ function ThumbKeys({ recording, instrument, ready, onFineAs, ...props }: ThumbPr
       offers={
         <>
           <Offers desk={desk} blank="main" />
-          <Offers desk={desk} blank="fine" onFineAs={onFineAs} />
+          <Offers desk={desk} blank="fine" />
+          <Asked {...{ desk, instrument }} />
         </>
       }
       onRecord={() => void recording.record()}

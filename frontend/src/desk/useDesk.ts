@@ -1,7 +1,15 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useId, useReducer, useRef } from "react";
 
-import { ApiError, body, client, type Answer, type FineAs, type Schemas } from "../api";
+import {
+  ApiError,
+  body,
+  client,
+  type Answer,
+  type FineAs,
+  type MainAs,
+  type Schemas,
+} from "../api";
 
 /** What is being entered: typed figures, or a place the slider was dragged to. */
 export interface Entry {
@@ -9,11 +17,16 @@ export interface Entry {
   fine: string;
   /** Where the fine zero is held, while it is dragged. */
   position: number | null;
-  /** Whether the thimble is in the second turn past the mark. */
-  secondTurn: boolean;
+  /** Whether the thimble is in the second turn past the mark; null while that was not said. */
+  secondTurn: boolean | null;
+  /** The reading that was chosen, where the figures can be several; empty where none was. */
+  meant: string;
+  /** What the figures stand for, where that was answered while they were entered. */
+  fineAs: FineAs | null;
+  mainAs: MainAs | null;
 }
 
-type Typed = Pick<Entry, "main" | "fine" | "secondTurn">;
+type Typed = Omit<Entry, "position">;
 
 interface State {
   seq: number;
@@ -39,7 +52,10 @@ type Event =
   | { type: "away" }
   | { type: "refused"; why: string };
 
-export const EMPTY: Entry = { main: "", fine: "", position: null, secondTurn: false };
+export const EMPTY: Entry = {
+  ...{ main: "", fine: "", position: null, secondTurn: null },
+  ...{ meant: "", fineAs: null, mainAs: null },
+};
 
 export function isEmpty(entry: Entry): boolean {
   return entry.main.trim() === "" && entry.fine.trim() === "" && entry.position === null;
@@ -47,14 +63,17 @@ export function isEmpty(entry: Entry): boolean {
 
 export function step(state: State, event: Event): State {
   switch (event.type) {
-    case "typed":
+    case "typed": {
+      // What was chosen was chosen for the figures that stood there.
+      const entry = { meant: "", ...event.entry };
       return typedOver({
         ...state,
         seq: state.seq + 1,
         refused: "",
-        entry: { ...state.entry, ...event.entry },
-        over: { ...state.over, ...event.entry },
+        entry: { ...state.entry, ...entry },
+        over: { ...state.over, ...entry },
       });
+    }
     case "moved":
       return {
         ...state,
@@ -86,6 +105,7 @@ function answered(state: State, answer: Answer, asked: Entry): State {
         main: answer.main.typed ?? "",
         fine: answer.fine.typed ?? "",
         secondTurn: answer.second_turn,
+        meant: answer.meant,
       }
     : {};
   const heard = { away: false, refused: "", answer, asked };
@@ -135,8 +155,9 @@ export interface Desk {
 export type Look = Required<Omit<Schemas["Typed"], "instrument" | "zero" | keyof Pairing>>;
 
 interface Options {
-  /** What the fine blank stands for; null where the tool does not say. */
+  /** What the figures stand for; null where the tool does not say. */
   fineAs: FineAs | null;
+  mainAs: MainAs | null;
   /** Where the slide stands at first, in the unit of the instrument; null for nothing entered. */
   start?: number | null;
   /** Whether positions between fine lines may be estimated. */
@@ -152,7 +173,7 @@ interface Options {
  * @param question asks the server; a new one (for another zero, another description) asks again.
  */
 export function useDesk(question: (look: Look) => Promise<Answer>, options: Options): Desk {
-  const { fineAs, start = null, estimates = false, reference = null } = options;
+  const { fineAs, mainAs, start = null, estimates = false, reference = null } = options;
   const [state, dispatch] = useReducer(step, {
     seq: 1,
     entry: { ...EMPTY, position: start },
@@ -182,7 +203,9 @@ export function useDesk(question: (look: Look) => Promise<Answer>, options: Opti
           seq,
           main: entry.main,
           fine: entry.fine,
-          fine_as: fineAs,
+          fine_as: entry.fineAs ?? fineAs,
+          main_as: entry.mainAs ?? mainAs,
+          meant: entry.meant,
           position: entry.position,
           second_turn: entry.secondTurn,
           estimates,
@@ -202,7 +225,7 @@ export function useDesk(question: (look: Look) => Promise<Answer>, options: Opti
     } finally {
       busy.current = false;
     }
-  }, [queries, asker, question, fineAs, estimates, reference]);
+  }, [queries, asker, question, fineAs, mainAs, estimates, reference]);
 
   useEffect(() => {
     void ask();
@@ -302,3 +325,10 @@ export function figuresOf(answer: Answer): Figures | null {
   const line = /^\d+$/.test(fine.value) ? Number(fine.value) : fine.value;
   return { main: main.value, fine: line, second_turn: turn || null };
 }
+
+/** A reading that was said as one, as it stands in both blanks. */
+export const splitOf = ({ main, fine, meant, second_turn: secondTurn }: Answer) => ({
+  main: main.typed ?? "",
+  fine: fine.typed ?? "",
+  ...{ meant, secondTurn },
+});

@@ -4,7 +4,14 @@ import { describe, expect, it } from "vitest";
 import { ANSWER } from "../tests/fixtures";
 import { asLooks, usePositions } from "./usePositions";
 
-const TYPED = { main: "6", fine: "3", fine_as: "line", second_turn: false } as const;
+const TYPED = {
+  main: "6",
+  fine: "3",
+  fine_as: "line",
+  main_as: null,
+  second_turn: false,
+  meant: "",
+} as const;
 
 describe("the looks of a reading", () => {
   it("stand alone, in a pair, or by window", () => {

@@ -13,7 +13,7 @@ import { post } from "../outbox/useOutbox";
 import { useAtBench, type AtBench } from "../bench/AtBench";
 import { asFields, circumstancesOf, kept, NONE, type Circumstances } from "./circumstances";
 import { openLooks } from "./reopened";
-import { figuresOf, useSheetDesk, type Desk } from "./useDesk";
+import { figuresOf, splitOf, useSheetDesk, type Desk } from "./useDesk";
 import { say } from "../voice";
 import { asLooks, usePositions, type Position } from "./usePositions";
 
@@ -41,6 +41,7 @@ export function useRecording(props: Recorded) {
   const { more: others } = positions;
   const desk = useSheetDesk(sheet.id, instrument.id, quantity.zero, {
     fineAs: instrument.fine_as,
+    mainAs: instrument.main_as,
     start: paired || afresh ? null : (changing?.position ?? null),
     estimates: quantity.estimates,
     pairing: {
@@ -79,31 +80,43 @@ export function useRecording(props: Recorded) {
     desk.clear();
     begin();
   }
-  function takeBack({ entered: { main, fine, second_turn: secondTurn } }: Position) {
-    desk.type({ main, fine, secondTurn });
+  function takeBack({ entered: { main, fine, second_turn: secondTurn, meant } }: Position) {
+    desk.type({ main, fine, secondTurn, meant });
     positions.takeBack();
     begin();
   }
   function entered(): Entered {
-    const { main, fine, secondTurn } = entry;
-    return { main, fine, fine_as: instrument.fine_as, second_turn: secondTurn };
+    const { main, fine, secondTurn, meant } = entry;
+    return {
+      ...{ main, fine, second_turn: secondTurn, meant },
+      fine_as: entry.fineAs ?? instrument.fine_as,
+      main_as: entry.mainAs ?? instrument.main_as,
+    };
   }
   /** Records, or goes on to the next look; the id of a reading that is on its way. */
   function record(): string | null {
     // Figures that have not been answered yet (a quick hand, a server away) are kept as they were
     // typed; the server tells what they mean when they reach it.
     const typed = isTyped(desk, instrument) && !desk.faulty;
+    if (desk.settled && answer?.whole) {
+      // What was said as one is seen as mark and line before it is recorded.
+      desk.type(splitOf(answer));
+      return null;
+    }
     if (others && desk.away && typed) {
       keepPosition();
       return null;
     }
-    if (others || changing) {
+    if (others || changing || (!desk.away && mayAsk(instrument))) {
       // Enter came before the last figure had been answered: it is done with that answer.
       eager.current = !desk.settled;
-      if (desk.settled) withAnswer();
+      if (desk.settled) return withAnswer();
       return null;
     }
     if (desk.settled ? answer?.read == null : !typed) return null;
+    return send();
+  }
+  function send(): string {
     const id = newId();
     post({
       id,
@@ -117,10 +130,12 @@ export function useRecording(props: Recorded) {
     done();
     return id;
   }
-  function withAnswer() {
+  function withAnswer(): string | null {
     eager.current = false;
     if (others) keepPosition();
     else if (changing) change(changing);
+    else if (answer?.read != null && !answer.whole) return send();
+    return null;
   }
   function change(reading: Reading) {
     // Who looks afresh and sees the same has looked again: the reading stands.
@@ -168,6 +183,12 @@ function comesTo(answer: Answer | null, more: boolean, { kind, unit }: Instrumen
 /** Whether every blank is filled; a plain scale has no fine one. */
 const isTyped = ({ entry }: Desk, { kind }: Instrument) =>
   entry.main.trim() !== "" && (kind === "plain" || entry.fine.trim() !== "");
+
+/** Whether figures typed for a tool may have to be asked about: then its answer is waited for. */
+const mayAsk = ({ fine_as: fineAs, main_as: mainAs, lines, ...tool }: Instrument) =>
+  (fineAs === null && lines.numerals_differ) ||
+  (mainAs === null && tool.engraved_unit !== tool.unit) ||
+  lines.two_turns;
 
 /** Whether there is something to record: a reading, or figures that the server will make one. */
 export function recordable(desk: Desk, instrument: Instrument): boolean {

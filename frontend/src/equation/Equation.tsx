@@ -16,11 +16,12 @@ import {
 } from "react";
 
 import type { FineAs, Instrument } from "../api";
-import type { Desk } from "../desk/useDesk";
+import { splitOf, type Desk } from "../desk/useDesk";
 import "./equation.css";
 import { useAtBench } from "../bench/AtBench";
+import { Asked } from "./Asked";
 import { Offers } from "./Offers";
-import { FineFactor, SecondTurn, Sign, Term } from "./terms";
+import { FineFactor, SecondTurn, Sign, StandsFor, Term } from "./terms";
 import { useHandPlace } from "../app/hand";
 import { useBlankKeys } from "./useBlankKeys";
 import { useNarrow } from "./useNarrow";
@@ -82,6 +83,7 @@ export interface Ending {
   outcome?: { label: string; text: string | null | undefined } | undefined;
 }
 
+const FINE_WAYS = ["line", "numeral", "worth"] as const;
 const FINE_LABEL = () => ({
   line: say("equation-line-that-meets"),
   numeral: say("equation-numeral-that-meets"),
@@ -91,8 +93,8 @@ const FINE_LABEL = () => ({
 /** The working line: its blanks are the input, the rest is worked out as they fill. */
 export function Equation({ ref, ending, children, ...props }: EquationProps) {
   const { desk, instrument, onEnter, onLeave } = props;
-  const fineAs = props.fineAs ?? "line";
   const { entry, answer, settled } = desk;
+  const fineAs = entry.fineAs ?? props.fineAs ?? "line";
   const main = useRef<HTMLInputElement>(null);
   const fine = useRef<HTMLInputElement>(null);
   const over = useRef(false);
@@ -115,6 +117,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
     next.current?.focus();
     if (typedOver) next.current?.select();
   };
+  useSplit(desk, fine);
   const filled = entry.main.trim() !== "" && (last === main || entry.fine.trim() !== "");
   useHandPlace({ isFilled: () => filled || entry.position !== null, resume });
   useImperativeHandle(ref, () => ({
@@ -178,6 +181,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
             <Sign>+</Sign>
             <FineBlank
               {...{ desk, instrument, fineAs, keyboard, fine }}
+              onFineAs={props.onFineAs}
               said={props.question ? undefined : said}
               faulty={isFaulty("fine")}
               onFocus={onFocus}
@@ -197,11 +201,28 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
         <div className="equation-act">{children}</div>
       </div>
       <div className="equation-words">
-        {props.question || <Sentence {...props} {...{ said, docked }} />}
+        {props.question ||
+          (!docked && isAsked(desk) ? (
+            <Asked {...{ desk, instrument }} />
+          ) : (
+            <Sentence {...props} {...{ said, docked }} />
+          ))}
         {props.beside}
       </div>
     </div>
   );
+}
+
+/** Whether the figures can be several readings. */
+const isAsked = ({ answer, settled }: Desk) => settled && (answer?.asked.length ?? 0) > 0;
+
+/** A reading that was said as one stands in both blanks as soon as the hand goes on to the second. */
+function useSplit(desk: Desk, fine: RefObject<HTMLInputElement | null>) {
+  const { answer, settled } = desk;
+  useEffect(() => {
+    if (!settled || !answer?.whole || document.activeElement !== fine.current) return;
+    desk.type(splitOf(answer));
+  });
 }
 
 interface FineProps {
@@ -210,6 +231,7 @@ interface FineProps {
   fineAs: FineAs;
   keyboard: "none" | "decimal";
   faulty: boolean;
+  onFineAs: EquationProps["onFineAs"];
   /** Where what is wrong with it is said. */
   said: string | undefined;
   fine: RefObject<HTMLInputElement | null>;
@@ -225,8 +247,24 @@ function FineBlank({ desk, instrument, fineAs, keyboard, fine, ...props }: FineP
   const screw = instrument.kind === "screw";
   const label = screw && fineAs === "line" ? say("equation-thimble-line") : FINE_LABEL()[fineAs];
   const worth = answer?.fine.worth;
+  const { onFineAs } = props;
+  const told = onFineAs && instrument.lines.numerals_differ && (entry.fineAs ?? instrument.fine_as);
+  const shown = told ? (
+    <StandsFor
+      now={told}
+      choices={FINE_WAYS}
+      onChoose={(one) => {
+        desk.type({ fineAs: null });
+        onFineAs(one);
+      }}
+    >
+      {label}
+    </StandsFor>
+  ) : (
+    label
+  );
   return (
-    <Term label={label} part="fine" faulty={faulty}>
+    <Term label={shown} part="fine" faulty={faulty}>
       <input
         ref={fine}
         className="blank"
@@ -304,7 +342,7 @@ const widthOf = (text: string) =>
 
 interface SentenceProps extends Pick<
   EquationProps,
-  "desk" | "instrument" | "task" | "onLeave" | "onFineAs" | "brief"
+  "desk" | "instrument" | "task" | "onLeave" | "brief"
 > {
   /** The id by which the blanks are described by it. */
   said: string;
@@ -338,7 +376,7 @@ function Sentence({ desk, instrument, task = "", onLeave, ...props }: SentencePr
       {!props.docked && (
         <span className="equation-offers">
           <Offers desk={desk} blank="main" />
-          <Offers desk={desk} blank="fine" onFineAs={props.onFineAs} />
+          <Offers desk={desk} blank="fine" />
         </span>
       )}
     </div>

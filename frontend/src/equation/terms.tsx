@@ -2,6 +2,7 @@ import type { ReactNode } from "react";
 
 import type { FineAs, Instrument } from "../api";
 import type { Desk } from "../desk/useDesk";
+import { MenuOfActs } from "../app/overlays";
 import { say } from "../voice";
 
 /** On a sleeve with a mark at every second turn: which turn is it? */
@@ -11,7 +12,7 @@ export function SecondTurn({ desk, pitch }: { desk: Desk; pitch: string }) {
       <label className="second-turn">
         <input
           type="checkbox"
-          checked={desk.entry.secondTurn}
+          checked={desk.entry.secondTurn ?? false}
           onChange={(event) => desk.type({ secondTurn: event.target.checked })}
         />
         + {pitch}
@@ -21,7 +22,7 @@ export function SecondTurn({ desk, pitch }: { desk: Desk; pitch: string }) {
 }
 
 interface TermProps {
-  label: string;
+  label: ReactNode;
   part: "main" | "fine" | "read" | "zero" | "result";
   /** Whether something is wrong with it: what, is said under the line. */
   faulty?: boolean;
@@ -36,6 +37,33 @@ export function Term({ label, part, faulty = false, aside, children }: TermProps
       <span className="term-label">{label}</span>
       <span className="term-body">{children}</span>
     </div>
+  );
+}
+
+interface StandsProps<As extends string> {
+  /** What it says now. */
+  children: string;
+  now: As;
+  choices: readonly As[];
+  onChoose: (as: As) => void;
+}
+
+/** What the figures of a blank stand for on this tool: seen over the blank, and changed there. */
+export function StandsFor<As extends string>({ children, ...props }: StandsProps<As>) {
+  const { now, choices, onChoose } = props;
+  return (
+    <MenuOfActs
+      acts={choices.map((one) => ({
+        key: one,
+        label: say(`figures-as-${one}`),
+        disabled: one === now,
+        onClick: () => onChoose(one),
+      }))}
+    >
+      <button type="button" className="stands-for" title={say("equation-stands-for")}>
+        {children} <span aria-hidden>▾</span>
+      </button>
+    </MenuOfActs>
   );
 }
 
@@ -54,8 +82,9 @@ interface FactorProps {
 
 /** What the figure in the fine blank is worth, or is multiplied by. */
 export function FineFactor({ fineAs, instrument, worth, asTyped }: FactorProps) {
-  const unit = instrument.kind === "angular" ? "" : instrument.unit;
-  if (fineAs === "worth") return <span>{unit}</span>;
+  const circle = instrument.kind === "angular";
+  if (fineAs === "worth") return <span>{circle ? "" : instrument.engraved_unit}</span>;
+  const unit = circle ? "" : instrument.unit;
   if (fineAs === "numeral")
     return (
       <span>

@@ -13,7 +13,7 @@ interface Props {
 
 /** The described scales to play with: dragged open, or in slow motion, line after line. */
 export function ScalesOnTrial({ record, description, start }: Props) {
-  const desk = useDraftDesk(record, { fineAs: "line" });
+  const desk = useDraftDesk(record, { fineAs: "line", mainAs: "engraved" });
   const { slide } = description;
   const begun = slide.findIndex(({ position }) => position === start);
   const motion = useLineAfterLine(slide, { step: Math.max(0, begun) });

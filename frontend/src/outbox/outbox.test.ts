@@ -7,7 +7,9 @@ const entry = (id: string): Waiting => ({
   id,
   sheet: "s",
   quantity: "q",
-  entered: [{ main: "6", fine: "3", fine_as: "line", second_turn: false }],
+  entered: [
+    { main: "6", fine: "3", fine_as: "line", main_as: null, second_turn: false, meant: "" },
+  ],
   fields: {},
   refused: "",
 });

@@ -116,4 +116,6 @@ function typedLooks(entered: Entered[]): Schemas["TypedReading"] {
 }
 
 /** What a pair has beside the looks it names. */
-const NOT_TYPED: Entered = { main: "", fine: "", fine_as: null, second_turn: false };
+const NOT_TYPED: Entered = {
+  ...{ main: "", fine: "", fine_as: null, main_as: null, second_turn: null, meant: "" },
+};

@@ -24,6 +24,7 @@ const EXTENDED: Lines = {
   main_every: 10,
   main_step: 10,
   main_unit: "mm",
+  numerals_differ: true,
   fine_numerals: [
     { line: 0, text: "0" },
     { line: 2, text: "1" },

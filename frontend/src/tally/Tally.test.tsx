@@ -107,7 +107,14 @@ describe("the tally", () => {
   });
 
   it("shows what waits, and why something was refused", () => {
-    const entered = { main: "8", fine: "2", fine_as: "line" as const, second_turn: false };
+    const entered = {
+      main: "8",
+      fine: "2",
+      fine_as: "line" as const,
+      main_as: null,
+      second_turn: false,
+      meant: "",
+    };
     const waiting: Waiting = {
       id: "w",
       sheet: "s",

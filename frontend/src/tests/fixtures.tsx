@@ -30,9 +30,11 @@ export const CALIPER: Instrument = {
   range: ["0", "150"],
   maker_limit: null,
   fine_as: "line",
+  main_as: null,
   appearance: {
     numerals: "mm",
     fine_as: "line",
+    main_as: null,
     fine_side: "below",
     half_marks: "below",
     thimble_numerals: "up",
@@ -62,6 +64,7 @@ export const CALIPER: Instrument = {
     main_every: 10,
     main_step: 10,
     main_unit: "mm",
+    numerals_differ: true,
     fine_numerals: Array.from({ length: 11 }, (_, i) => ({ line: 2 * i, text: String(i) })),
     low: 0,
     high: 150,
@@ -97,6 +100,9 @@ export const SCREW: Instrument = {
 /** The answer to 6 and line 3 on the caliper. */
 export const ANSWER: Answer = {
   seq: 1,
+  asked: [],
+  meant: "",
+  whole: false,
   main: { value: "6", typed: "6", fault: "", offers: [] },
   fine: { value: "3", typed: "3", fault: "", offers: [], seen: [3], numeral: "1½", worth: "0.15" },
   read: "6.15",

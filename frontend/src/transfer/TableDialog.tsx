@@ -59,10 +59,16 @@ export function TableDialog({ sheet, quantity, above, onClose, onTaken, ...given
           file={asked?.file ?? null}
           loading={preview.isPending}
           // A corrected file keeps what was chosen for the one before, if it has as many columns.
-          onChosen={(file) => look({ file, columns, mended: new Map() })}
+          onChosen={(file) => look({ ...untouched(file), columns })}
         />
       )}
       {problem && <Alert type="error" showIcon title={told(problem)} />}
+      {asked && found && (
+        <Columns
+          asked={found.asked}
+          onSaid={(role, one) => look({ ...asked, stands: { ...asked.stands, [role]: one } })}
+        />
+      )}
       {asked && found && (
         <Matched
           found={found}
@@ -76,6 +82,25 @@ export function TableDialog({ sheet, quantity, above, onClose, onTaken, ...given
       )}
     </Dialog>
   );
+}
+
+interface ColumnsProps {
+  asked: TableFound["asked"];
+  onSaid: (role: string, stands: string) => void;
+}
+
+/** What has to be said of a column before its cells mean one reading each. */
+function Columns({ asked, onSaid }: ColumnsProps) {
+  return asked.map(({ role, choices }) => (
+    <p key={role} className="table-asked" role="group" aria-label={nameOf(role)}>
+      {say("transfer-column-stands-for", { column: nameOf(role) })}{" "}
+      {choices.map((one) => (
+        <Button key={one} onClick={() => onSaid(role, one)}>
+          {say(`figures-as-${one}`)}
+        </Button>
+      ))}
+    </p>
+  ));
 }
 
 /** How the table is being read: what was asked last, and what came of it. */
@@ -105,7 +130,9 @@ function useLooking(sheet: string, quantity: string, given: File | undefined) {
 }
 
 /** A table as its headings tell it. */
-const untouched = (file: File): Asked => ({ file, columns: [], mended: new Map() });
+const untouched = (file: File): Asked => ({
+  ...{ file, columns: [], mended: new Map(), stands: {} },
+});
 
 interface ChooseTableProps {
   file: File | null;

@@ -10,14 +10,17 @@ export interface Asked {
   columns: string[];
   /** Cells that were mended, by `row/column`. */
   mended: ReadonlyMap<string, string>;
+  /** What the figures of a column stand for, by its role, where that was asked. */
+  stands: Readonly<Record<string, string>>;
 }
 
 /** A table of readings for a quantity: looked through, then taken in. */
 export function useTable(sheet: string, quantity: string) {
   const queries = useQueryClient();
   const at = `/api/sheets/${sheet}/quantities/${encodeURIComponent(quantity)}/table`;
-  const asked = ({ columns, mended }: Asked) => [
+  const asked = ({ columns, mended, stands }: Asked) => [
     ...columns.map((one) => ["column", one]),
+    ...Object.entries(stands).map(([role, one]) => [`${role}_as`, one]),
     ...[...mended].map(([cell, text]) => ["mend", `${cell}/${text}`]),
   ];
   const preview = useMutation({

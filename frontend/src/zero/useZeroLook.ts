@@ -41,6 +41,7 @@ export function useZeroLook({ sheet, instrument, quantity, off = null, onClose }
   const { least_count: line } = instrument.lines;
   const desk = useSheetDesk(sheet.id, instrument.id, [], {
     fineAs: instrument.fine_as,
+    mainAs: instrument.main_as,
     start: off && LINES[off] * line,
     estimates: true,
     reference,

@@ -57,6 +57,11 @@ class ReadingsTable:
         """How many columns it has."""
         return max((len(row) for row in (self.header, *self.rows)), default=0)
 
+    @property
+    def is_own(self) -> bool:
+        """Whether it is a table of observations of our own, whose figures mean one thing."""
+        return self.header[: len(_IDS)] == _IDS
+
 
 def read_table(content: bytes) -> ReadingsTable:
     """Take a CSV file apart, whatever sign it has between its columns.
@@ -195,7 +200,7 @@ def of_quantity(table: ReadingsTable, quantity: str, label: str = "") -> Reading
 def own_rows(table: ReadingsTable, quantity: str, label: str) -> Sequence[int]:
     """The rows that name a quantity; none where none does."""
     columns = range(table.width)
-    if tuple(table.header[: len(_IDS)]) == _IDS:
+    if table.is_own:
         columns, label = range(1), quantity
     for column in columns:
         found = [at for at, row in enumerate(table.rows) if label and row[column] == label]

@@ -5,7 +5,6 @@ from __future__ import annotations
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
-from metrion.core.instruments.appearance import FineAs
 from metrion.core.quantity.measurements import Measurement
 from metrion.formats.csv_table import ReadingsTable, of_quantity, own_rows
 from metrion.formats.readings_table import guessed_roles, readings_of
@@ -38,12 +37,13 @@ def fit(table: ReadingsTable, quantity: Measurement) -> Fit:
     listed = own or range(len(sample.rows))
     some = of_quantity(_rows_of(sample, listed[:_LOOKED_AT]), quantity.id, quantity.label)
     instrument, sort = quantity.instrument, quantity.intended
-    fine_as = instrument.appearance.fine_as or FineAs.LINE
     columns = guessed_roles(some, instrument, sort)
     estimates = quantity.convention.estimate
-    readings, _ = readings_of(some, columns, instrument, sort, fine_as, estimates=estimates)
+    found = readings_of(some, columns, instrument, sort, estimates=estimates)
+    # What has to be asked about fits as well.
+    readings = len(found.readings) + found.doubtful
     rows = len(own_rows(table, quantity.id, quantity.label)) if own else len(table.rows)
-    return Fit(bool(own), len(readings) / len(some.rows), rows if readings else 0)
+    return Fit(bool(own), readings / len(some.rows), rows if readings else 0)
 
 
 def _beginning(table: ReadingsTable, rows: int) -> ReadingsTable:

@@ -6,28 +6,28 @@ each row is read as if it had been typed at the bench; faults are told by row an
 
 from __future__ import annotations
 
-from collections.abc import Callable, Mapping, Sequence
-from dataclasses import dataclass
-from fractions import Fraction
-from typing import TypeVar
+from collections.abc import Iterator, Mapping, Sequence
+from dataclasses import dataclass, replace
+from typing import Any
 
-from metrion.core.desk.lines import typed_line
-from metrion.core.desk.marks import typed_main
-from metrion.core.desk.typed import typed_number
+from metrion.core.desk.said.hear import hear
+from metrion.core.desk.said.judging import NOTHING_TOLD, Told, Verdict, judge
+from metrion.core.desk.said.reach import Reach
+from metrion.core.desk.said.words import judgement_says
 from metrion.core.errors import MetrionError, shortened
-from metrion.core.facts import Argument, Name, fact
-from metrion.core.instruments.appearance import FineAs
+from metrion.core.facts import Fact, Name, fact
+from metrion.core.instruments.appearance import FineAs, MainAs
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.json import Record
 from metrion.core.quantity.observations import INDICATIONS, Sort
-from metrion.core.scales import Indication, Line, ScrewScale
-from metrion.core.scales.base import Undecided
+from metrion.core.scales import Indication, ScrewScale
 from metrion.formats.csv_table import ReadingsTable
 from metrion.formats.faults import Fault
 from metrion.formats.logbook.indications import observation_record
 
 _FIRST_TURN = ("", "first", "1st", "no", "n", "false", "0", "-")
 _SECOND_TURN = ("second", "2nd", "2", "yes", "y", "true", "x")
+_FIGURES = ("main", "fine", "turn")
 _TEXTS = ("place", "excluded", "note", "reader")
 
 _HEADINGS: dict[str, tuple[str, ...]] = {
@@ -51,9 +51,6 @@ _DERIVED = (
     "no.",
 )
 """Headings of columns that are worked out, or say nothing of a reading."""
-
-
-T = TypeVar("T")
 
 
 class NoTurn(MetrionError):
@@ -121,20 +118,50 @@ class TableReading:
     past_half: bool
 
 
+@dataclass(frozen=True)
+class Column:
+    """A question about what a column holds, asked once for the table.
+
+    Attributes:
+        role: ``main`` or ``fine``.
+        choices: what its figures can stand for.
+    """
+
+    role: str
+    choices: tuple[FineAs, ...] | tuple[MainAs, ...]
+
+
+@dataclass(frozen=True)
+class TableFound:
+    """What a table comes to.
+
+    Attributes:
+        readings: of the rows that are readings.
+        faults: of the others, and of the table as a whole.
+        asked: what has to be said of its columns first.
+        doubtful: how many rows wait for that.
+    """
+
+    readings: list[TableReading]
+    faults: list[Fault]
+    asked: list[Column]
+    doubtful: int = 0
+
+
 def readings_of(
     table: ReadingsTable,
     columns: Sequence[str],
     instrument: Instrument,
     sort: Sort,
-    fine_as: FineAs,
+    told: Told = NOTHING_TOLD,
     *,
     estimates: bool,
-) -> tuple[list[TableReading], list[Fault]]:
+) -> TableFound:
     """Every row as a reading; a row with a fault gives the fault instead.
 
     Args:
         columns: the role of each column; "" for one that is left.
-        fine_as: what the fine column holds: the line, its numeral, its worth.
+        told: what its figures stand for, where that was said.
         estimates: whether fine lines may be estimated.
     """
     places = {role: index for index, role in enumerate(columns) if role}
@@ -142,8 +169,11 @@ def readings_of(
     missing = [role for role in wanted if role not in places and not role.startswith("turn")]
     if missing:
         names = Name(", ".join(role.replace("fine", "line") for role in missing))
-        return [], [Fault("", fact("no-column-holds", names=names))]
-    reader = _RowReader(table, places, instrument, sort, fine_as, estimates=estimates)
+        return TableFound([], [Fault("", fact("no-column-holds", names=names))], [])
+    if table.is_own:
+        told = Told(FineAs.LINE, MainAs.UNIT)
+    reach = Reach(instrument, at_zero=False, estimates=estimates)
+    reader = _RowReader(table, places, reach, sort, told.else_by(instrument))
     found: list[TableReading] = []
     faults: list[Fault] = []
     for index, row in enumerate(table.rows):
@@ -154,73 +184,103 @@ def readings_of(
     turns_told = "turn" in places or any(reading.past_half for reading in found)
     if _two_turns(instrument) and found and not turns_told:
         faults.append(Fault("", fact("no-column-with-turns")))
-    return found, faults
+    return TableFound(found, faults, list(reader.asked()), reader.doubtful_rows)
 
 
-@dataclass(frozen=True)
 class _RowReader:
-    table: ReadingsTable
-    places: Mapping[str, int]
-    instrument: Instrument
-    sort: Sort
-    fine_as: FineAs
-    estimates: bool
+    """Reads rows, and notes what has to be asked about.
+
+    Args:
+        places: the column of each role.
+        told: what figures stand for, where that was said.
+    """
+
+    def __init__(
+        self,
+        table: ReadingsTable,
+        places: Mapping[str, int],
+        reach: Reach,
+        sort: Sort,
+        told: Told,
+    ) -> None:
+        self._table, self._places, self._reach = table, places, reach
+        self._sort, self._told = sort, told
+        self._doubtful: list[tuple[str, Told]] = []
+        self.doubtful_rows = 0
+
+    def asked(self) -> Iterator[Column]:
+        """What would settle the cells that can be read in several ways."""
+        if self._told.main_as is None:
+            mains = tuple(one for one in MainAs if self._settles(main_as=one))
+            if mains:
+                yield Column("main", mains)
+        if self._told.fine_as is None:
+            fines = tuple(one for one in FineAs if self._settles(fine_as=one))
+            if fines:
+                yield Column("fine", fines)
+
+    def _settles(self, **answer: Any) -> bool:
+        """Whether an answer leaves less to ask of everything that is doubtful."""
+        for said, told in self._doubtful:
+            before = judge(self._reach, said, told)
+            after = judge(self._reach, said, replace(told, **answer))
+            fewer = len(after.meanings) < len(before.meanings)
+            if not fewer and after.verdict is not Verdict.ONE:
+                return False
+        return bool(self._doubtful)
 
     def read(self, index: int, row: tuple[str, ...]) -> tuple[TableReading | None, list[Fault]]:
         """A row as a reading, or what is wrong with it."""
+        tool = self._reach.tool
         indications: list[Indication] = []
         faults: list[Fault] = []
-        for number in range(1, len(INDICATIONS[self.sort]) + 1):
-            main = self._figure(index, row, _numbered("main", number), self._main, faults)
-            line = self._figure(index, row, _numbered("fine", number), self._line, faults)
-            turn = self._figure(index, row, _numbered("turn", number), _turn, faults)
-            if main is not None and line is not None:
-                mark, past = main
-                indications.append(Indication.seen(mark, line, past or turn is True))
+        certain = len(self._doubtful)
+        for number in range(1, len(INDICATIONS[self._sort]) + 1):
+            cells = {name: self._cell(row, _numbered(name, number)) for name in _FIGURES}
+            seen, wrong = self._look(cells)
+            indications += seen
+            faults += [
+                self._fault(index, _numbered(name, number), fault) for name, fault in wrong.items()
+            ]
+        self.doubtful_rows += len(self._doubtful) > certain
         if faults:
             return None, faults
-        texts = {n: row[self.places[n]] for n in _TEXTS if n in self.places and row[self.places[n]]}
-        read = self.instrument.with_unit(self.instrument.reading(indications[0]))
+        texts = {name: cell for name in _TEXTS if (cell := self._cell(row, name))}
+        read = tool.with_unit(tool.reading(indications[0]))
         past_half = any(indication.second_turn for indication in indications)
-        return TableReading(
-            index, {**observation_record(self.instrument, indications), **texts}, read, past_half
-        ), []
+        record: Record = {**observation_record(tool, indications), **texts}
+        return TableReading(index, record, read, past_half), []
 
-    def _main(self, cell: str) -> tuple[Fraction, bool]:
-        """The mark, and whether a half mark was noted with it that this sleeve does not bear."""
-        scale = _two_turns(self.instrument)
-        if scale:
-            half = typed_number(cell) - scale.pitch
-            if half % scale.main_division == 0:
-                return half, True
-        return typed_main(self.instrument, cell).value, False
+    def _cell(self, row: tuple[str, ...], role: str) -> str:
+        return row[self._places[role]] if role in self._places else ""
 
-    def _line(self, cell: str) -> Line | Undecided:
-        return typed_line(self.instrument, cell, self.fine_as, estimates=self.estimates).line
-
-    def _figure(
-        self,
-        index: int,
-        row: tuple[str, ...],
-        role: str,
-        read: Callable[[str], T],
-        faults: list[Fault],
-    ) -> T | None:
-        """A figure of a row; None where there is no such column, or with its fault noted."""
-        if role not in self.places:
-            return None
+    def _look(self, cells: Mapping[str, str]) -> tuple[list[Indication], dict[str, Fact]]:
+        """One look, or what is wrong with which of its cells."""
+        tool, main, fine = self._reach.tool, cells["main"], cells["fine"]
         try:
-            return read(row[self.places[role]])
-        except MetrionError as error:
-            heading = self.table.header[self.places[role]] if self.table.header else role
-            about: dict[str, Argument] = {
-                "row": self.table.lines[index],
-                "column": Name(heading),
-                "what": error.says,
-            }
-            pointer = f"/rows/{index}/{self.places[role]}"
-            faults.append(Fault(pointer, fact("in-row-and-column", **about)))
-            return None
+            turn = _turn(cells["turn"]) if _two_turns(tool) else None
+        except NoTurn as error:
+            return [], {"turn": error.says}
+        told = replace(self._told, second_turn=turn)
+        heard = hear(tool, main, fine, told, at_zero=False, estimates=self._reach.between)
+        if heard.indication:
+            return [heard.indication], {}
+        if heard.asked:
+            said = f"{main} {fine}"
+            self._doubtful.append((said, told))
+            return [], {"fine": judgement_says(tool, said, Verdict.ASK, heard.asked)}
+        wrong = {"main": heard.main_fault, "fine": heard.fine_fault}
+        if not any(wrong.values()):
+            wrong = {"fine": fact("line-missing")} if main else {"main": fact("main-missing")}
+        return [], {name: fault for name, fault in wrong.items() if fault}
+
+    def _fault(self, index: int, role: str, says: Fact) -> Fault:
+        place = self._places.get(role, 0)
+        heading = self._table.header[place] if self._table.header else role
+        about = fact(
+            "in-row-and-column", row=self._table.lines[index], column=Name(heading), what=says
+        )
+        return Fault(f"/rows/{index}/{place}", about)
 
 
 def _turn(cell: str) -> bool:

@@ -5,7 +5,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 from enum import StrEnum
 
-from metrion.core.desk.said.judging import Judgement, judge
+from metrion.core.desk.said.judging import Judgement, Told, judge
+from metrion.core.desk.said.reach import Reach
 from metrion.core.exact.numbers import to_text
 from metrion.core.instruments.appearance import FineAs, MainAs
 from metrion.core.instruments.instrument import Instrument
@@ -33,20 +34,18 @@ class Said:
         tool: that was read.
         text: what stands in both blanks, joined by a blank.
         at_zero: whether its zero was looked at.
-        fine_as, main_as: what its figures stand for; None where that was not said.
+        told: what its figures stand for.
     """
 
     tool: Instrument
     text: str
     at_zero: bool
-    fine_as: FineAs | None
-    main_as: MainAs | None
+    told: Told
 
     def judged(self) -> Judgement:
         """What it was taken for."""
-        return judge(
-            self.tool, self.text, fine_as=self.fine_as, main_as=self.main_as, at_zero=self.at_zero
-        )
+        reach = Reach(self.tool, at_zero=self.at_zero, estimates=self.at_zero)
+        return judge(reach, self.text, self.told)
 
 
 def parse_said(record: Json) -> Said:
@@ -71,8 +70,10 @@ def parse_said(record: Json) -> Said:
         tool,
         text,
         at is _At.ZERO,
-        fine_as if "fine_as" in record else tool.appearance.fine_as,
-        main_as if "main_as" in record else tool.appearance.main_as,
+        Told(
+            fine_as if "fine_as" in record else tool.appearance.fine_as,
+            main_as if "main_as" in record else tool.appearance.main_as,
+        ),
     )
 
 

@@ -443,6 +443,19 @@ said-mark-and-lines = { $reads }: { $mark }, lines { $first } to { $last }{ $tur
    *[first] {""}
 }
 
+asked-mark = the mark { $mark }
+asked-line = { $way ->
+    [numeral] the line printed { $numeral }
+    [worth] the line worth { $worth }
+    [decimals] the line worth { $worth }
+    [counted-back] counted back: line { $line } past { $mark }
+   *[line] line number { $line }
+}{ $turn ->
+    [first] , first turn past { $mark }
+    [second] , second turn past { $mark }
+   *[none] { "" } past { $mark }
+}
+
 ## While a reading is entered
 
 typed-mark = { $typed } is { $value }.
@@ -451,6 +464,7 @@ typed-as-line = Taken as the number of the line.
 typed-as-numeral = Taken as the numeral that is printed.
 typed-as-worth = Taken as what the line is worth.
 typed-as-decimals = Taken as the last decimals.
+typed-whole = { $typed } is the mark { $mark } and line { $line }.
 typed-counted-back = { $back ->
     [one] One line
    *[other] { $back } lines
@@ -1246,6 +1260,15 @@ equation-main-reading = main reading
 equation-thimble-line = { $thimble } line
 equation-from = from
 equation-metrion-does-not-answer-at-the = Metrion does not answer at the moment; what you typed stays here.
+figures-as-line = line number
+figures-as-numeral = as printed
+figures-as-worth = its worth
+figures-as-engraved = as engraved
+figures-as-unit = in the tool’s unit
+equation-which-do-you-mean = Which do you mean?
+equation-is-it-this = Is it this?
+equation-stands-for = What stands in this blank; tap to change
+equation-asked-once = Asked once: it is kept with the tool, and you can change it beside the blank.
 equation-what-you-typed-stays-here = { $refused }; what you typed stays here.
 equation-second-turn = second turn?
 equation-erase = Erase
@@ -1646,6 +1669,7 @@ transfer-load-a-file = Load a file
 transfer-drop-a-logbook-file-or-a = Drop a logbook file, a ZIP of many, a report’s PDF, or a table of readings
 transfer-readings-from-a-table = Readings from a table
 transfer-take-in = Take { $count } in
+transfer-column-stands-for = Some figures can be two readings. What stands in the column “{ $column }”?
 transfer-take-them-in = Take them in
 transfer-take-the-good = { $count ->
     [one] Take in the one that can be read

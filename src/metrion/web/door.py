@@ -93,8 +93,8 @@ def _on_line(at: int, refused: Refused) -> Iterator[Fault]:
 
 
 def _typed(found: Measurement, line: str) -> TypedReadingView:
-    """A line as it would be typed; with a fine scale, its last part is the fine reading."""
-    if not found.instrument.scale.has_fine_scale:
+    """A line as it would be typed; with a fine scale, what follows its last blank is the line."""
+    main, blank, fine = line.rpartition(" ")
+    if not (blank and found.instrument.scale.has_fine_scale):
         return TypedReadingView(main=line)
-    main, _, fine = line.rpartition(" ")
-    return TypedReadingView(main=main.strip(), fine=fine)
+    return TypedReadingView(main=main, fine=fine)

@@ -9,6 +9,7 @@ from __future__ import annotations
 
 import re
 from collections.abc import Sequence
+from contextlib import suppress
 from dataclasses import replace
 from datetime import UTC, datetime
 
@@ -20,11 +21,13 @@ from metrion.core.json import Json, Record
 from metrion.core.quantity.observations import PAIR_INDICATIONS
 from metrion.core.uses import uses
 from metrion.formats.faults import Refused
+from metrion.store import NotHere
 from metrion.store.commands import Change
 from metrion.store.documents import entries
 from metrion.store.models import Sheet
 from metrion.store.records import OBSERVATIONS, Kept
 from metrion.store.sheets import find_entry, new_entry
+from metrion.store.tools import amend_tool, find_tool
 from metrion.web.bodies import Blueprint
 from metrion.web.notebook import notebook
 from metrion.web.present import change_view
@@ -69,12 +72,14 @@ def _add(sheet: str, section: str, told: Told, **more: Json) -> SheetChangeView:
     """
     record = _without_nulls({**told.record, **more})
     measurement = told.quantity or None
+    answered = told.typed.answered if told.typed else {}
 
     def build(session: Session, found: Sheet) -> list[Change]:
         if measurement is not None:
             find_entry(session, found, "measurements", measurement)
         entry = new_entry(session, found, section, record, key=told.id, measurement=measurement)
-        return [*own_convention(session, found, record), Change(section, None, entry)]
+        kept = answers_kept(session, found, measurement, answered) if answered else []
+        return [*own_convention(session, found, record), *kept, Change(section, None, entry)]
 
     return change_view(notebook().change(sheet, f"add-{section}", build))
 
@@ -99,6 +104,25 @@ def own_convention(session: Session, found: Sheet, record: Record) -> list[Chang
     if own is None or key in here:
         return []
     return [Change("conventions", None, new_entry(session, found, "conventions", own, key=key))]
+
+
+def answers_kept(
+    session: Session, found: Sheet, quantity: str | None, answered: Record
+) -> list[Change]:
+    """What was answered of a tool's figures is kept with it, unless it says so already.
+
+    One's own tool of that id keeps it for the sheets to come.
+    """
+    measured = find_entry(session, found, "measurements", str(quantity))
+    tool = find_entry(session, found, "instruments", str(measured.record["instrument"]))
+    new = {name: value for name, value in answered.items() if name not in tool.record}
+    if not new:
+        return []
+    with suppress(NotHere):
+        own = find_tool(session, tool.id)
+        if any(name not in own.record for name in new):
+            amend_tool(own, {**new, **own.record})
+    return [Change("instruments", tool, replace(tool, record={**tool.record, **new}))]
 
 
 def amended(entry: Kept, told: Told) -> Kept:

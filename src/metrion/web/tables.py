@@ -10,7 +10,7 @@ from datetime import UTC, datetime
 from flask import request
 from sqlalchemy.orm import Session
 
-from metrion.core.instruments.appearance import FineAs
+from metrion.core.desk.said.judging import Told
 from metrion.core.quantity.measurements import Measurement
 from metrion.formats.csv_table import (
     LONGEST_CELL,
@@ -22,6 +22,7 @@ from metrion.formats.csv_table import (
 )
 from metrion.formats.faults import Fault, Refused, refusal
 from metrion.formats.readings_table import (
+    Column,
     TableReading,
     guessed_roles,
     readings_of,
@@ -36,6 +37,7 @@ from metrion.web.notebook import notebook
 from metrion.web.present import change_view
 from metrion.web.present.faults import faults_view
 from metrion.web.schemas import (
+    ColumnAskedView,
     ColumnsView,
     SheetChangeView,
     TableRowView,
@@ -61,11 +63,13 @@ class _Read:
     columns: list[str]
     readings: list[TableReading]
     faults: list[Fault]
+    asked: list[Column]
 
     @property
     def fit_to_take(self) -> bool:
-        """Whether there are good rows, and nothing is wrong with the table as a whole."""
-        return bool(self.readings) and all(fault.pointer for fault in self.faults)
+        """Whether there are good rows, nothing is asked and the table as a whole is in order."""
+        whole = all(fault.pointer for fault in self.faults)
+        return bool(self.readings) and whole and not self.asked
 
 
 def _read(found: Measurement, given: ColumnsView) -> _Read:
@@ -74,10 +78,10 @@ def _read(found: Measurement, given: ColumnsView) -> _Read:
     table = mended(whole, map(_mended, given.mend))
     instrument, sort = found.instrument, found.intended
     columns = _columns(table, given, found)
-    fine_as = instrument.appearance.fine_as or FineAs.LINE
+    told = Told(given.fine_as, given.main_as)
     estimates = found.convention.estimate
-    readings, faults = readings_of(table, columns, instrument, sort, fine_as, estimates=estimates)
-    return _Read(table, columns, readings, faults)
+    read = readings_of(table, columns, instrument, sort, told, estimates=estimates)
+    return _Read(table, columns, read.readings, read.faults, read.asked)
 
 
 def _mended(text: str) -> Mended:
@@ -110,6 +114,7 @@ def preview(given: ColumnsView, sheet: str, key: str) -> TableView:
         columns=read.columns,
         roles=roles(found.instrument, found.intended),
         faults=faults_view(read.faults),
+        asked=[ColumnAskedView(one.role, list(map(str, one.choices))) for one in read.asked],
     )
 
 

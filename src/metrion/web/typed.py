@@ -3,13 +3,16 @@
 from __future__ import annotations
 
 from metrion.core.desk.desk import Answer, consider
+from metrion.core.desk.said.judging import Verdict
+from metrion.core.desk.said.words import judgement_says
 from metrion.core.facts import fact
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.json import Record
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import INDICATIONS
 from metrion.formats.faults import Fault, Refused, child
 from metrion.formats.logbook.indications import observation_record
-from metrion.web.schemas import TypedReadingView
+from metrion.web.schemas import EnteredView, TypedReadingView
 
 
 def understood(measurement: Measurement, typed: TypedReadingView) -> Record:
@@ -28,12 +31,11 @@ def understood(measurement: Measurement, typed: TypedReadingView) -> Record:
             instrument,
             entered.main,
             entered.fine,
-            entered.fine_as,
+            entered.told,
             estimates=measurement.convention.estimate,
-            second_turn=entered.second_turn,
         )
         place = child("/typed", name) if name else "/typed"
-        faults += _faults(answer, place)
+        faults += _faults(instrument, entered, answer, place)
         if answer.indication is not None:
             indications.append(answer.indication)
     if faults:
@@ -41,10 +43,17 @@ def understood(measurement: Measurement, typed: TypedReadingView) -> Record:
     return observation_record(instrument, indications)
 
 
-def _faults(answer: Answer, place: str) -> list[Fault]:
-    found = {"main": answer.main_fault, "fine": answer.line_fault}
-    if answer.main is None and not answer.main_fault:
+def _faults(
+    instrument: Instrument, entered: EnteredView, answer: Answer, place: str
+) -> list[Fault]:
+    heard = answer.heard
+    if heard.asked:
+        said = f"{entered.main.strip()} {entered.fine.strip()}".strip()
+        return [Fault(place, judgement_says(instrument, said, Verdict.ASK, heard.asked))]
+    wrong = {"main": heard.main_fault, "fine": heard.fine_fault}
+    found = {name: fact("sentence", phrase=one) for name, one in wrong.items() if one}
+    if not found and not answer.indication:
         found["main"] = fact("main-missing")
-    if answer.line is None and not answer.line_fault:
-        found["fine"] = fact("line-missing")
-    return [Fault(child(place, name), fault) for name, fault in found.items() if fault]
+        if entered.main.strip():
+            found = {"fine": fact("line-missing")}
+    return [Fault(child(place, name), fault) for name, fault in found.items()]

@@ -5,22 +5,17 @@ It warns and explains; it never refuses a reading that the scale can show.
 
 from __future__ import annotations
 
-import re
-from collections.abc import Callable, Iterator, Sequence
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, field, replace
 from fractions import Fraction
 from math import floor
-from typing import TypeVar
 
-from metrion.core.desk.lines import TypedLine, counted_back, typed_line
-from metrion.core.desk.marks import TypedMark, in_another_unit, typed_main
 from metrion.core.desk.pairing import ZERO_CANCELS
 from metrion.core.desk.passed import Turn, near_mark, turns
-from metrion.core.desk.typed import Offer, Unclear, plainly_typed
-from metrion.core.errors import MetrionError
+from metrion.core.desk.said.hear import NOTHING_HEARD, Heard, hear
+from metrion.core.desk.said.judging import NOTHING_TOLD, Told
 from metrion.core.exact.numbers import to_text
 from metrion.core.facts import Argument, Fact, Figure, Name, fact
-from metrion.core.instruments.appearance import FineAs
 from metrion.core.instruments.drawing import engraved_text, fine_numerals
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.quantity.zero import ZeroCheck, zero_error
@@ -52,8 +47,7 @@ class Answer:
     Attributes:
         main: the main reading, if there is a valid one.
         line: the fine line, if there is a valid one, or those that seem to meet.
-        main_fault, line_fault: what is wrong with what was typed; None if nothing.
-        main_offers, line_offers: what could be typed instead.
+        heard: what was typed, understood: faults and offers, and what has to be asked.
         read: what it reads; None until both are there.
         corrected: that less the zero error.
         bounds: the two marks the reading must lie between.
@@ -66,10 +60,7 @@ class Answer:
 
     main: Fraction | None = None
     line: Line | Undecided | None = None
-    main_fault: Fact | None = None
-    line_fault: Fact | None = None
-    main_offers: tuple[Offer, ...] = ()
-    line_offers: tuple[Offer, ...] = ()
+    heard: Heard = NOTHING_HEARD
     read: Fraction | None = None
     corrected: Fraction | None = None
     bounds: tuple[Fraction, Fraction] | None = None
@@ -81,8 +72,8 @@ class Answer:
 
     @property
     def indication(self) -> Indication | None:
-        """The indication, once both figures are there."""
-        if self.main is None or self.line is None:
+        """The indication, once both figures are there and mean one reading."""
+        if self.main is None or self.line is None or self.read is None:
             return None
         return Indication.seen(self.main, self.line, self.second_turn)
 
@@ -91,103 +82,29 @@ def consider(
     instrument: Instrument,
     main: str,
     fine: str,
-    fine_as: FineAs | None = None,
+    told: Told = NOTHING_TOLD,
     checks: Sequence[ZeroCheck] | None = (),
     *,
     estimates: bool = False,
-    second_turn: bool = False,
+    at_zero: bool = False,
 ) -> Answer:
     """Answer what has been typed so far; empty texts are not yet typed.
 
-    ``checks`` is None for a position of a pair, where the zero cancels.
+    Args:
+        told: what the tool and the student have said beside the figures.
+        checks: None for a position of a pair, where the zero cancels.
+        estimates: whether one may read between the finest lines.
+        at_zero: whether the zero is looked at.
     """
-    tried = _Tried()
-    typed = tried.main(
-        lambda: typed_main(instrument, main, engraved=True, estimates=estimates), main
-    )
-    value = typed.value if typed else None
-    line: Line | Undecided | None = None
+    told = told.else_by(instrument)
+    heard = hear(instrument, main, fine, told, at_zero=at_zero, estimates=estimates)
+    turn = heard.indication.second_turn if heard.indication else bool(told.second_turn)
+    line = heard.line
     if not instrument.scale.has_fine_scale:
-        line = 0 if main.strip() else None
-    elif back := _BACK.fullmatch(plainly_typed(fine)):
-        there = tried.back(instrument, value, int(back[1]), second_turn)
-        if there:
-            value, line, second_turn = there.main, there.line, there.second_turn
-    elif fine.strip():
-        read = tried.line(lambda: typed_line(instrument, fine, fine_as, estimates=estimates))
-        line = read.line if read else None
-    if value is not None and not instrument.can_reach(value):
-        tried.main_offers = tuple(in_another_unit(instrument, main))
-    answer = _answer(instrument, value, line, second_turn, checks)
-    return replace(
-        answer,
-        main_fault=tried.main_fault,
-        line_fault=tried.line_fault,
-        main_offers=tried.main_offers,
-        line_offers=tried.line_offers,
-        sentences=(*tried.said, *answer.sentences),
-    )
-
-
-_BACK = re.compile(r"- *([0-9]{1,4})")
-
-
-class _Tried:
-    """What was typed, and what came of understanding it."""
-
-    def __init__(self) -> None:
-        self.said: list[Fact] = []
-        self.main_fault: Fact | None = None
-        self.line_fault: Fact | None = None
-        self.main_offers: tuple[Offer, ...] = ()
-        self.line_offers: tuple[Offer, ...] = ()
-
-    def main(self, understand: Callable[[], TypedMark], text: str) -> TypedMark | None:
-        """The main reading; None where nothing was typed, or with what is wrong noted."""
-        if not text.strip():
-            return None
-        try:
-            return self._noted(understand())
-        except MetrionError as error:
-            self.main_fault, self.main_offers = _wrong(error)
-            return None
-
-    def line(self, understand: Callable[[], TypedLine]) -> TypedLine | None:
-        """The fine reading; None with what is wrong noted."""
-        try:
-            return self._noted(understand())
-        except MetrionError as error:
-            self.line_fault, self.line_offers = _wrong(error)
-            return None
-
-    def back(
-        self, instrument: Instrument, main: Fraction | None, lines: int, turn: bool
-    ) -> Indication | None:
-        """Lines counted back; None before there is a mark to count from, or with what is wrong."""
-        if main is None:
-            return None
-        try:
-            there = counted_back(instrument, main, lines, turn)
-        except MetrionError as error:
-            self.line_fault, self.line_offers = _wrong(error)
-            return None
-        if lines:
-            line, many = Fraction(there.line), instrument.scale.fine_divisions
-            self.said.append(fact("typed-counted-back", back=lines, lines=many, line=line))
-        return there
-
-    def _noted(self, typed: _Typed) -> _Typed:
-        if typed.says:
-            self.said.append(typed.says)
-        return typed
-
-
-_Typed = TypeVar("_Typed", TypedMark, TypedLine)
-
-
-def _wrong(error: MetrionError) -> tuple[Fact, tuple[Offer, ...]]:
-    offers = error.offers if isinstance(error, Unclear) else ()
-    return fact("sentence", phrase=error.says), offers
+        line = 0 if main.strip() and heard.main is not None else None
+    whole = heard.indication is not None or not heard.asked
+    answer = _answer(instrument, heard.main, line, turn, checks, whole=whole)
+    return replace(answer, heard=heard, sentences=(*heard.says, *answer.sentences))
 
 
 def consider_position(
@@ -204,13 +121,15 @@ def _answer(
     line: Line | Undecided | None,
     second_turn: bool,
     checks: Sequence[ZeroCheck] | None,
+    *,
+    whole: bool = True,
 ) -> Answer:
     read = corrected = bounds = meets = None
     neighbours: tuple[Neighbour, ...] = ()
     indication = None
     if main is not None:
         bounds = (main, main + instrument.scale.main_division)
-    if main is not None and line is not None:
+    if whole and main is not None and line is not None:
         indication = Indication.seen(main, line, second_turn)
         read = instrument.reading(indication)
         corrected = read - zero_error(instrument, checks or ())

@@ -2,8 +2,10 @@
 
 from __future__ import annotations
 
-from metrion.core.desk.lines import line_typed
-from metrion.core.desk.marks import main_typed
+from itertools import count
+
+from metrion.core.desk.said.amiss import line_typed, main_typed
+from metrion.core.instruments.drawing import engraved_unit, fine_numerals
 from metrion.core.instruments.instrument import Instrument, Kind
 
 _MARKS, _STEPS = 6, 3
@@ -14,7 +16,13 @@ def example(instrument: Instrument) -> tuple[str, str]:
     """What would be typed for a place a few marks from zero; no fine figure on a plain scale."""
     scale = instrument.scale
     marks = 20 * _MARKS if instrument.kind is Kind.ANGULAR else _MARKS
-    at = scale.nearest(marks * scale.main_division + _STEPS * instrument.least_count)
+    if engraved_unit(instrument) != instrument.unit:
+        # Whole centimetres could be millimetres.
+        marks = 10 * _MARKS + 2
+    numerals = fine_numerals(instrument)
+    # Below 1 a numeral could be a worth.
+    steps = next(step for step in count(_STEPS) if numerals.at(step) > 1)
+    at = scale.nearest(marks * scale.main_division + steps * instrument.least_count)
     main = main_typed(instrument, at.main)
     if not scale.has_fine_scale:
         return main, ""

@@ -2,18 +2,21 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Iterator, Sequence
 from fractions import Fraction
 
 from metrion.core.desk.desk import Answer, consider, consider_position
-from metrion.core.desk.lines import line_typed
-from metrion.core.desk.marks import main_typed
 from metrion.core.desk.pairing import Pairing, pairing
 from metrion.core.desk.passed import Turn
+from metrion.core.desk.said.amiss import line_typed, main_typed
+from metrion.core.desk.said.judging import settled_by
+from metrion.core.desk.said.meanings import key_of
+from metrion.core.desk.said.reach import Reach
+from metrion.core.desk.said.words import asked_says, meaning_says
 from metrion.core.desk.typed import Offer, typed_number
 from metrion.core.desk.zero_desk import nearer_to_a_mark, sides, zero_finding
 from metrion.core.errors import MetrionError
-from metrion.core.facts import fact
+from metrion.core.facts import Fact, fact
 from metrion.core.instruments.appearance import FineAs
 from metrion.core.instruments.drawing import engraved_text, fine_numerals
 from metrion.core.instruments.instrument import Instrument
@@ -22,6 +25,7 @@ from metrion.core.quantity.zero import WrappedZero, ZeroCheck
 from metrion.core.scales import Indication
 from metrion.web.schemas import (
     AnswerView,
+    AskedView,
     EnteredView,
     FigureView,
     FineFigureView,
@@ -52,11 +56,14 @@ def answer_view(
     finding, reference_fault = _finding(instrument, answer, body.reference)
     return AnswerView(
         seq=body.seq,
+        asked=list(_asked(instrument, answer, body)),
+        meant=key_of(answer.indication) if answer.indication else "",
+        whole=answer.heard.whole,
         main=FigureView(
             value=None if answer.main is None else instrument.main_text(answer.main),
             typed=None if answer.main is None else main_typed(instrument, answer.main),
-            fault=say(answer.main_fault),
-            offers=_offers(answer.main_offers),
+            fault=say(_sentence(answer.heard.main_fault)),
+            offers=_offers(answer.heard.main_offers),
         ),
         fine=_fine_view(instrument, answer, body.fine_as),
         read=_text(instrument, answer.read),
@@ -104,10 +111,7 @@ def _paired(instrument: Instrument, answer: Answer, body: IndicationView) -> Pai
     """What the positions entered before and this one come to; None where one is none."""
     if not isinstance(body, TypedView) or body.sort is Sort.SINGLE:
         return None
-    earlier = [
-        _typed(instrument, entered, None, estimates=body.estimates).indication
-        for entered in body.earlier
-    ]
+    earlier = [_typed(instrument, entered, None, body).indication for entered in body.earlier]
     indications = [
         indication for indication in (*earlier, answer.indication) if indication is not None
     ]
@@ -122,29 +126,53 @@ def _answered(
     if body.position is not None:
         position = Fraction(body.position).limit_denominator(_FINEST)
         return consider_position(instrument, position, checks)
-    return _typed(instrument, body, checks, estimates=body.estimates)
+    return _typed(instrument, body, checks, body)
 
 
 def _typed(
     instrument: Instrument,
     entered: EnteredView,
     checks: Sequence[ZeroCheck] | None,
-    *,
-    estimates: bool,
+    body: IndicationView,
 ) -> Answer:
     return consider(
         instrument,
         entered.main,
         entered.fine,
-        entered.fine_as,
+        entered.told,
         checks,
-        estimates=estimates,
-        second_turn=entered.second_turn,
+        estimates=body.estimates,
+        at_zero=body.reference is not None,
     )
 
 
+def _asked(instrument: Instrument, answer: Answer, body: IndicationView) -> Iterator[AskedView]:
+    """The readings that it can be, each with what settles that it is this one."""
+    at_zero = body.reference is not None
+    reach = Reach(instrument, at_zero=at_zero, estimates=body.estimates)
+    said = f"{body.main.strip()} {body.fine.strip()}".strip()
+    asked = body.told.else_by(instrument)
+    for one in answer.heard.asked:
+        told = settled_by(reach, said, asked, one)
+        yield AskedView(
+            meant=one.key,
+            words=say(asked_says(instrument, one)),
+            says=say(meaning_says(instrument, one)),
+            read=shown(instrument.value_text(one.reads)),
+            position=float(one.reads),
+            line=float(one.indication.line),
+            second_turn=one.indication.second_turn,
+            fine_as=told.fine_as if told != asked else None,
+            main_as=told.main_as if told != asked else None,
+        )
+
+
 def _fine_view(instrument: Instrument, answer: Answer, fine_as: FineAs | None) -> FineFigureView:
-    line, fault, offers = answer.line, say(answer.line_fault), _offers(answer.line_offers)
+    line, fault, offers = (
+        answer.line,
+        say(_sentence(answer.heard.fine_fault)),
+        _offers(answer.heard.fine_offers),
+    )
     if line is None:
         return FineFigureView(None, None, fault, offers, seen=[], numeral=None, worth=None)
     seen = Indication.seen(Fraction(0), line)
@@ -160,8 +188,12 @@ def _fine_view(instrument: Instrument, answer: Answer, fine_as: FineAs | None) -
     )
 
 
+def _sentence(fault: Fact | None) -> Fact | None:
+    return fact("sentence", phrase=fault) if fault else None
+
+
 def _offers(offers: Sequence[Offer]) -> list[OfferView]:
-    return [OfferView(one.text, say(one.says), one.fine_as) for one in offers]
+    return [OfferView(one.text, say(one.says)) for one in offers]
 
 
 def _text(instrument: Instrument, value: Fraction | None) -> str | None:

@@ -6,7 +6,7 @@ from collections.abc import Iterable
 from dataclasses import fields
 
 from metrion.core.desk.example import example
-from metrion.core.desk.marks import main_typed
+from metrion.core.desk.said.amiss import main_typed
 from metrion.core.desk.zero_desk import indication_below_zero
 from metrion.core.exact.numbers import to_text
 from metrion.core.instruments.appearance import Appearance
@@ -87,6 +87,7 @@ def instrument_view(instrument: Instrument, entry: Kept) -> InstrumentView:
         if instrument.maximum_permissible_error
         else None,
         fine_as=appearance.fine_as,
+        main_as=appearance.main_as,
         appearance=_appearance_view(appearance),
         least_count=to_text(instrument.least_count),
         least_count_text=shown(instrument.with_unit(instrument.least_count)),
@@ -152,6 +153,7 @@ def lines_view(instrument: Instrument) -> LinesView:
         main_every=main.every,
         main_step=float(main.step),
         main_unit=main.unit,
+        numerals_differ=scale.has_fine_scale and fine_numerals(instrument).at(1) != 1,
         fine_numerals=[NumeralView(line, text) for line, text in fine.items()],
         low=float(instrument.range[0]) if instrument.range else None,
         high=float(instrument.range[1]) if instrument.range else None,

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from dataclasses import replace
 
-from metrion.core.desk.marks import main_typed
+from metrion.core.desk.said.amiss import main_typed
 from metrion.core.facts import fact
 from metrion.core.practice.apart import Apart
 from metrion.core.practice.diagnosis import Diagnosis

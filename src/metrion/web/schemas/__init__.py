@@ -37,6 +37,7 @@ from metrion.web.schemas.derived import (
 )
 from metrion.web.schemas.desk import (
     AnswerView,
+    AskedView,
     DraftIndicationView,
     FigureView,
     FineFigureView,
@@ -136,7 +137,13 @@ from metrion.web.schemas.sheets import (
     SummaryResultView,
     WantedView,
 )
-from metrion.web.schemas.tables import ColumnsView, FitView, TableRowView, TableView
+from metrion.web.schemas.tables import (
+    ColumnAskedView,
+    ColumnsView,
+    FitView,
+    TableRowView,
+    TableView,
+)
 from metrion.web.schemas.view import schema_of, widened
 from metrion.web.schemas.words import (
     CareView,
@@ -162,6 +169,7 @@ __all__ = [
     "AppearanceView",
     "ArrivalNameView",
     "ArrivalView",
+    "AskedView",
     "AttemptView",
     "BandView",
     "BandsView",
@@ -171,6 +179,7 @@ __all__ = [
     "CareView",
     "ChoiceView",
     "CodeView",
+    "ColumnAskedView",
     "ColumnsView",
     "ComparedView",
     "ConceptView",

@@ -7,7 +7,7 @@ from typing import Annotated
 
 from marshmallow import validate
 
-from metrion.core.instruments.appearance import FineAs
+from metrion.core.instruments.appearance import FineAs, MainAs
 from metrion.core.quantity.observations import Arc, Sort
 from metrion.web.schemas.declared import Told
 from metrion.web.schemas.entered import EnteredView
@@ -82,11 +82,29 @@ class NeighbourView:
 
 @view
 class OfferView:
-    """What could be typed instead, and what it would mean; ``fine_as`` from then on."""
+    """What could be typed instead, and what it would mean."""
 
     text: str
     words: str
+
+
+@view
+class AskedView:
+    """One of the readings that figures can be, where they can be several.
+
+    ``fine_as`` and ``main_as`` are what the tool would have to say for it to be the one; where that
+    is nothing new, ``meant`` says which was chosen.
+    """
+
+    meant: str
+    words: str
+    says: str
+    read: str
+    position: float
+    line: float
+    second_turn: bool
     fine_as: FineAs | None
+    main_as: MainAs | None
 
 
 @view
@@ -122,9 +140,16 @@ class TurnView:
 
 @view
 class AnswerView:
-    """What the desk knows of an entry."""
+    """What the desk knows of an entry.
+
+    ``asked`` has the readings that it can be, where it can be several; ``meant`` tells the one that
+    it is, ``whole`` whether that was said in one and is still to be seen as mark and line.
+    """
 
     seq: int
+    asked: list[AskedView]
+    meant: str
+    whole: bool
     main: FigureView
     fine: FineFigureView
     read: str | None

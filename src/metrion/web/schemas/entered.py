@@ -2,18 +2,31 @@
 
 from __future__ import annotations
 
-from metrion.core.instruments.appearance import FineAs
+from metrion.core.desk.said.judging import Told
+from metrion.core.instruments.appearance import FineAs, MainAs
+from metrion.core.json import Record
 from metrion.web.schemas.view import view
 
 
 @view
 class EnteredView:
-    """Figures as they were typed into the equation."""
+    """Figures as they were typed into the equation, and what was said beside them.
+
+    ``fine_as`` and ``main_as`` are what they stand for, ``second_turn`` the turn of the thimble;
+    null where that was not said. ``meant`` is the reading that was chosen of several.
+    """
 
     main: str = ""
     fine: str = ""
     fine_as: FineAs | None = None
-    second_turn: bool = False
+    main_as: MainAs | None = None
+    second_turn: bool | None = None
+    meant: str = ""
+
+    @property
+    def told(self) -> Told:
+        """What was said beside the figures."""
+        return Told(self.fine_as, self.main_as, self.second_turn, self.meant)
 
 
 @view
@@ -29,3 +42,13 @@ class TypedReadingView(EnteredView):
         """One of its looks by name; itself without one."""
         looks = {"": self, "a": self.a, "b": self.b, "a2": self.a2, "b2": self.b2}
         return looks[name] or EnteredView()
+
+    @property
+    def answered(self) -> Record:
+        """What was said of the tool's figures, as an instrument keeps it."""
+        looks = [look for look in (self, self.a, self.b, self.a2, self.b2) if look]
+        found: Record = {}
+        for look in looks:
+            said = {"fine_as": look.fine_as, "main_as": look.main_as}
+            found |= {name: str(value) for name, value in said.items() if value}
+        return found

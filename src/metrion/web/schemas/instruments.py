@@ -6,7 +6,7 @@ from typing import Annotated, Literal
 
 from marshmallow import validate
 
-from metrion.core.instruments.appearance import FineAs, Growth, PrintedUnit, Side
+from metrion.core.instruments.appearance import FineAs, Growth, MainAs, PrintedUnit, Side
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.json import Record
 from metrion.web.schemas.declared import NEW_ID, Told, taken
@@ -36,6 +36,7 @@ class LinesView:
     main_step: float
     main_unit: str
     fine_numerals: list[NumeralView]
+    numerals_differ: bool
     low: float | None
     high: float | None
     pitch: float | None
@@ -67,6 +68,7 @@ class AppearanceView:
 
     numerals: PrintedUnit | None
     fine_as: FineAs | None
+    main_as: MainAs | None
     fine_side: Side
     half_marks: Side
     thimble_numerals: Growth
@@ -93,6 +95,7 @@ class InstrumentView:
     range: list[str] | None
     maker_limit: str | None
     fine_as: FineAs | None
+    main_as: MainAs | None
     appearance: AppearanceView
     least_count: str
     least_count_text: str

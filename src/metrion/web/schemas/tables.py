@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from dataclasses import field
 
+from metrion.core.instruments.appearance import FineAs, MainAs
 from metrion.web.schemas.notebook import FaultView
 from metrion.web.schemas.view import view
 
@@ -13,13 +14,15 @@ class ColumnsView:
     """How a table is to be read.
 
     What each column holds, in order, without any what the headings tell; cells that were mended,
-    each as ``row/column/text``; and whether the rows that have no fault are to be taken without
-    the others.
+    each as ``row/column/text``; whether the rows that have no fault are to be taken without the
+    others; and what the figures of its columns stand for, where that was asked.
     """
 
     column: list[str] = field(default_factory=list)
     mend: list[str] = field(default_factory=list)
     good_only: bool = False
+    fine_as: FineAs | None = None
+    main_as: MainAs | None = None
 
 
 @view
@@ -29,6 +32,14 @@ class TableRowView:
     at: int
     cells: list[str]
     reads: str
+
+
+@view
+class ColumnAskedView:
+    """What has to be said of a column before its cells mean one reading each."""
+
+    role: str
+    choices: list[str]
 
 
 @view
@@ -42,6 +53,7 @@ class TableView:
     columns: list[str]
     roles: list[str]
     faults: list[FaultView]
+    asked: list[ColumnAskedView]
 
 
 @view

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from enum import StrEnum
 
 from metrion.core.desk.said.main_figures import Mark
@@ -35,29 +35,53 @@ class Judgement:
     meanings: tuple[Meaning, ...]
 
 
-def judge(
-    instrument: Instrument,
-    said: str,
-    *,
-    fine_as: FineAs | None,
-    main_as: MainAs | None,
-    at_zero: bool = False,
-    estimates: bool | None = None,
-) -> Judgement:
+@dataclass(frozen=True)
+class Told:
+    """What was said beside the figures.
+
+    Attributes:
+        fine_as, main_as: what figures stand for; None where that was not said.
+        second_turn: whether the thimble is in the second turn past the mark; None if not said.
+        meant: the `Meaning.key` that was answered when it was asked about; empty if it was not.
+    """
+
+    fine_as: FineAs | None = None
+    main_as: MainAs | None = None
+    second_turn: bool | None = None
+    meant: str = ""
+
+    def else_by(self, tool: Instrument) -> Told:
+        """The same, with what the tool says where nothing else was said."""
+        look = tool.appearance
+        return replace(
+            self, fine_as=self.fine_as or look.fine_as, main_as=self.main_as or look.main_as
+        )
+
+
+NOTHING_TOLD = Told()
+
+
+def judge(reach: Reach, said: str, told: Told) -> Judgement:
     """Make every meaning of what was said, and judge them; nothing is preferred in silence.
 
     Args:
+        reach: what the tool can read.
         said: both blanks, joined by a blank.
-        fine_as, main_as: what its figures stand for; None where that was not said.
-        at_zero: whether the zero is looked at.
-        estimates: whether one may read between lines; None for at a zero only.
+        told: what was said beside them.
     """
-    estimates = at_zero if estimates is None else estimates
-    reach = Reach(instrument, at_zero=at_zero, estimates=estimates)
+    if told.meant:
+        found = Hearing(reach, told.fine_as).meanings(said)
+        if meant := [one for one in found if one.key == told.meant]:
+            return Judgement(Verdict.ONE, tuple(meant))
+    return _judged(reach, said, told)
+
+
+def _judged(reach: Reach, said: str, told: Told) -> Judgement:
+    fine_as = told.fine_as
     hearing = Hearing(reach, fine_as)
     found = hearing.meanings(said)
     inside = [one for one in found if reach.within(one.reads)]
-    left = _as_the_tool_says(inside or found, fine_as, main_as)
+    left = _as_told(inside or found, told)
     if not left:
         return Judgement(Verdict.NONE, ())
     if len(left) > 1:
@@ -73,12 +97,34 @@ def judge(
     return Judgement(Verdict.ASK if doubtful else Verdict.ONE, (one,))
 
 
-def _as_the_tool_says(
-    found: list[Meaning], fine_as: FineAs | None, main_as: MainAs | None
-) -> list[Meaning]:
-    """What is left where the tool says what its figures stand for, if any meaning is so."""
-    if main_as is not None and any(main_as in one.main_ways for one in found):
-        others = {str(one) for one in MainAs if one is not main_as}
+def settled_by(reach: Reach, said: str, told: Told, meant: Meaning) -> Told:
+    """What the tool would have to say for this to be its one meaning; as told, if nothing does.
+
+    Args:
+        said: what was asked about.
+        told: what the tool said when it was.
+        meant: the meaning that is wanted.
+    """
+    fine = next((one for one in FineAs if one in meant.fine_as), None)
+    main = next((one for one in MainAs if one == meant.main_way), None)
+    for answer in (
+        replace(told, fine_as=fine),
+        replace(told, main_as=main),
+        replace(told, fine_as=fine, main_as=main),
+    ):
+        judged = _judged(reach, said, answer)
+        if judged.verdict is Verdict.ONE and judged.meanings[0].key == meant.key:
+            return answer
+    return told
+
+
+def _as_told(found: list[Meaning], told: Told) -> list[Meaning]:
+    """What is left where it was told what figures stand for, if any meaning is so."""
+    turn, fine_as = told.second_turn, told.fine_as
+    if turn is not None and any(one.indication.second_turn is turn for one in found):
+        found = [one for one in found if one.indication.second_turn is turn]
+    if told.main_as is not None and any(told.main_as in one.main_ways for one in found):
+        others = {str(one) for one in MainAs if one is not told.main_as}
         found = [one for one in found if not one.main_ways <= others]
     if fine_as is not None and any(fine_as in one.fine_as for one in found):
         found = [one for one in found if one.kept or fine_as in one.fine_as]

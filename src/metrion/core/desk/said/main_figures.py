@@ -11,6 +11,7 @@ from metrion.core.desk.said.reach import Reach
 from metrion.core.desk.said.spelling import Spelled, spelled, spelled_angles, split_figures
 from metrion.core.exact.numbers import finite_decimals
 from metrion.core.instruments.drawing import engraved_unit, main_numerals
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.scales.base import is_multiple
 
 _OTHER = {"mm": "cm", "cm": "mm"}
@@ -53,6 +54,17 @@ class Whole(NamedTuple):
     reads: Fraction
     way: str
     in_full: bool
+
+
+def unit_of_way(instrument: Instrument, way: str, typed: str) -> str:
+    """The unit that a length was said in.
+
+    Args:
+        way: how it was taken.
+        typed: the unit behind it, if one was.
+    """
+    units = {"engraved": engraved_unit(instrument), "typed": typed}
+    return units.get(way) or (_OTHER[instrument.unit] if way == "other-unit" else instrument.unit)
 
 
 _T = TypeVar("_T")

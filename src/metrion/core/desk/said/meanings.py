@@ -10,6 +10,7 @@ from metrion.core.desk.said.fine_figures import Amount, FineFigures
 from metrion.core.desk.said.main_figures import MainFigures, Mark, Whole
 from metrion.core.desk.said.reach import Reach
 from metrion.core.desk.said.spelling import LONGEST, plainly, spelled, split_figures, split_range
+from metrion.core.exact.numbers import to_text
 from metrion.core.instruments.appearance import FineAs
 from metrion.core.scales import Indication, Line
 from metrion.core.scales.base import Undecided, is_multiple
@@ -48,6 +49,11 @@ class Meaning:
         """How it was taken: ``engraved+line``."""
         return f"{self.main_way}+{self.fine_way}" if self.fine_way else self.main_way
 
+    @property
+    def key(self) -> str:
+        """What tells it from every other meaning of the same figures: mark, line and turn."""
+        return key_of(self.indication)
+
     def along_with(self, other: Meaning) -> Meaning:
         """The same marks, which another way comes to as well."""
         return replace(
@@ -56,6 +62,12 @@ class Meaning:
             fine_as=self.fine_as | other.fine_as,
             kept=self.kept or other.kept,
         )
+
+
+def key_of(seen: Indication) -> str:
+    """Mark, line and turn of an indication: ``6 + 3``."""
+    turn = ", second turn" if seen.second_turn else ""
+    return f"{to_text(seen.main)} + {seen.line_text}{turn}"
 
 
 class Hearing:

@@ -2,21 +2,26 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
+from fractions import Fraction
 from functools import reduce
 
-from metrion.core.desk.said.judging import Judgement, Verdict
+from metrion.core.desk.said.judging import Verdict
 from metrion.core.desk.said.meanings import Meaning
 from metrion.core.facts import Fact, Figure, Name, fact
 from metrion.core.instruments.drawing import engraved_text, engraved_unit, fine_numerals
 from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.scales import Indication, ScrewScale
 
 
-def judgement_says(instrument: Instrument, said: str, judgement: Judgement) -> Fact:
+def judgement_says(
+    instrument: Instrument, said: str, verdict: Verdict, meanings: Sequence[Meaning]
+) -> Fact:
     """What becomes of it, in a sentence."""
-    readings = [meaning_says(instrument, one) for one in judgement.meanings]
+    readings = [meaning_says(instrument, one) for one in meanings]
     if not readings:
         return fact("said-none", said=Name(said.strip()), tool=Name(instrument.name))
-    if judgement.verdict is Verdict.ONE:
+    if verdict is Verdict.ONE:
         return fact("said-one", reading=readings[0])
     either = reduce(lambda first, second: fact("or", first=first, second=second), readings)
     return fact("said-ask", said=Name(said.strip()), readings=either, count=len(readings))
@@ -44,4 +49,24 @@ def meaning_says(instrument: Instrument, meaning: Meaning) -> Fact:
     return fact(
         "said-mark-and-line", mark=mark, line=line, reads=reads, turn=turn,
         printed=printed, numeral=numeral,
+    )  # fmt: skip
+
+
+def asked_says(instrument: Instrument, meaning: Meaning) -> Fact:
+    """What one would point at: the fifth line, or the line printed 5."""
+    seen = meaning.indication
+    unit = "" if instrument.kind is Kind.ANGULAR else f" {engraved_unit(instrument)}"
+    mark = Figure(f"{engraved_text(instrument, seen.main)}{unit}")
+    if not instrument.scale.has_fine_scale:
+        return fact("asked-mark", mark=mark)
+    numeral = Figure(fine_numerals(instrument).text(seen.line))
+    ways = ("numeral", "worth", "decimals", "counted-back")
+    way = meaning.fine_way if meaning.fine_way in ways else "line"
+    worth = instrument.scale.reading(Indication(Fraction(0), seen.line))
+    turn = "none"
+    if isinstance(instrument.scale, ScrewScale) and instrument.scale.two_turns:
+        turn = "second" if seen.second_turn else "first"
+    return fact(
+        "asked-line", way=way, line=Figure(seen.line_words), numeral=numeral, mark=mark, turn=turn,
+        worth=Figure(instrument.with_unit(worth)),
     )  # fmt: skip

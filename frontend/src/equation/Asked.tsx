@@ -1,0 +1,72 @@
+import type { Answer, Instrument } from "../api";
+import { goOn } from "../app/hand";
+import type { Desk } from "../desk/useDesk";
+import { frameAt } from "../strip/geometry";
+import { Scales } from "../strip/Scales";
+import "../strip/strip.css";
+import "./asked.css";
+import { say } from "../voice";
+
+const WIDTH = 400;
+/** Where the scales begin, and how high they are, by kind. */
+const HEIGHTS = { vernier: [26, 104], angular: [26, 104], screw: [40, 160], plain: [26, 104] };
+
+type Reading = Answer["asked"][number];
+
+interface Props {
+  desk: Desk;
+  instrument: Instrument;
+}
+
+/** What the figures can be, where they can be several: both drawn, one tap says which it is. */
+export function Asked({ desk, instrument }: Props) {
+  const { answer } = desk;
+  if (!answer || !desk.settled || answer.asked.length === 0) return null;
+  const take = ({ meant, fine_as: fineAs, main_as: mainAs, second_turn: secondTurn }: Reading) => {
+    // What the figures stand for is kept with the tool; else this one reading is chosen.
+    const kept = { ...(fineAs && { fineAs }), ...(mainAs && { mainAs }) };
+    const turn = instrument.lines.two_turns ? { secondTurn } : {};
+    desk.type(fineAs || mainAs ? { ...kept, ...turn } : { meant, ...turn });
+    goOn();
+  };
+  const keeps = answer.asked.some((one) => one.fine_as ?? one.main_as);
+  const one = answer.asked.length === 1;
+  return (
+    <div className="asked" role="group" aria-label={say("equation-which-do-you-mean")}>
+      <p>
+        <b>{say(one ? "equation-is-it-this" : "equation-which-do-you-mean")}</b>{" "}
+        {keeps && say("equation-asked-once")}
+      </p>
+      {answer.asked.map((reading) => (
+        <button
+          key={reading.meant}
+          type="button"
+          className="offer"
+          title={reading.says}
+          onClick={() => take(reading)}
+        >
+          <Drawn instrument={instrument} reading={reading} />
+          <span>{reading.words}</span>
+          <b>{`${reading.read} ${instrument.kind === "angular" ? "" : instrument.unit}`}</b>
+        </button>
+      ))}
+    </div>
+  );
+}
+
+/** The scales as they stand for one of them, with its line. */
+function Drawn({ instrument, reading }: { instrument: Instrument; reading: Reading }) {
+  const [top, height] = HEIGHTS[instrument.kind] as [number, number];
+  return (
+    <svg className="strip-drawing" viewBox={`0 ${top} ${WIDTH} ${height}`} aria-hidden>
+      <Scales
+        {...{ instrument, position: reading.position, answer: null }}
+        frame={frameAt(instrument.lines, reading.position, WIDTH)}
+        meeting={[reading.line]}
+        narrow
+        zeroError={0}
+        beside={false}
+      />
+    </svg>
+  );
+}

@@ -1,0 +1,170 @@
+"""The two blanks of the equation as they fill: what they mean so far, or what is amiss."""
+
+from __future__ import annotations
+
+from collections.abc import Iterable, Iterator
+from dataclasses import dataclass, replace
+from fractions import Fraction
+from typing import TypeVar
+
+from metrion.core.desk.said.amiss import fine_amiss, main_amiss
+from metrion.core.desk.said.judging import Told, Verdict, judge
+from metrion.core.desk.said.main_figures import Mark, unit_of_way
+from metrion.core.desk.said.meanings import Hearing, Meaning
+from metrion.core.desk.said.reach import Reach
+from metrion.core.desk.said.spelling import plainly, spelled
+from metrion.core.desk.typed import Offer
+from metrion.core.facts import Fact, Figure, fact
+from metrion.core.instruments.appearance import FineAs
+from metrion.core.instruments.drawing import engraved_text, engraved_unit
+from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.scales import Indication, Line
+from metrion.core.scales.base import Undecided
+
+
+@dataclass(frozen=True)
+class Heard:
+    """What stands in the blanks, understood as far as it goes.
+
+    Attributes:
+        indication: the reading, once there is one.
+        main, line: the mark and the line, as soon as one is known.
+        asked: the readings that it may be, where it has to be asked about.
+        main_fault, fine_fault: what is wrong with a blank; None if nothing.
+        main_offers, fine_offers: what could be typed there instead.
+        says: what was taken for what, where that is not what stands there.
+        whole: whether the reading was said as one, and is still to be seen as mark and line.
+    """
+
+    indication: Indication | None = None
+    main: Fraction | None = None
+    line: Line | Undecided | None = None
+    asked: tuple[Meaning, ...] = ()
+    main_fault: Fact | None = None
+    fine_fault: Fact | None = None
+    main_offers: tuple[Offer, ...] = ()
+    fine_offers: tuple[Offer, ...] = ()
+    says: tuple[Fact, ...] = ()
+    whole: bool = False
+
+
+NOTHING_HEARD = Heard()
+
+
+def hear(
+    instrument: Instrument, main: str, fine: str, told: Told, *, at_zero: bool, estimates: bool
+) -> Heard:
+    """Understand what stands in the blanks; empty ones are not yet typed.
+
+    Args:
+        told: what the tool and the student have said beside the figures.
+        at_zero: whether the zero is looked at.
+        estimates: whether one may read between the finest lines.
+    """
+    main, fine = main.strip(), fine.strip()
+    if not instrument.scale.has_fine_scale:
+        fine = ""
+    reach = Reach(instrument, at_zero=at_zero, estimates=estimates)
+    if not main:
+        return Heard(line=_line_alone(reach, fine, told)) if fine else NOTHING_HEARD
+    marks = Hearing(reach, told.fine_as).marks(main)
+    inside = [mark for mark in marks if reach.within(mark.start)] or marks
+    if instrument.scale.has_fine_scale and not fine and inside:
+        return _heard_mark(instrument, inside, main)
+    judged = judge(reach, f"{main} {fine}".strip(), told)
+    if judged.verdict is Verdict.ONE:
+        [one] = judged.meanings
+        return _heard(instrument, one, main, fine, told)
+    if judged.verdict is Verdict.ASK:
+        return Heard(
+            main=_only(one.indication.main for one in judged.meanings),
+            line=_only(one.indication.undecided or one.indication.line for one in judged.meanings),
+            asked=judged.meanings,
+        )
+    if not marks:
+        fault, offers = main_amiss(instrument, main)
+        return Heard(main_fault=fault, main_offers=offers)
+    fault, offers = fine_amiss(instrument, fine, told.fine_as, estimates=estimates)
+    return Heard(main=_only(mark.at for mark in inside), fine_fault=fault, fine_offers=offers)
+
+
+def _heard_mark(instrument: Instrument, marks: list[Mark], main: str) -> Heard:
+    """A main figure whose line is still to come."""
+    at = _only(mark.at for mark in marks)
+    if at is None:
+        return NOTHING_HEARD
+    return Heard(main=at, says=tuple(_main_taken(instrument, marks[0].way, at, main)))
+
+
+_T = TypeVar("_T")
+
+
+def _only(values: Iterable[_T]) -> _T | None:
+    """The one value that all are; None where they differ."""
+    found = set(values)
+    return found.pop() if len(found) == 1 else None
+
+
+def _line_alone(reach: Reach, fine: str, told: Told) -> Line | Undecided | None:
+    """The line before there is a mark, where it can be but one."""
+    judged = judge(reach, f"0 {fine}", replace(told, meant=""))
+    if judged.verdict is not Verdict.ONE or judged.meanings[0].fine_way == "counted-back":
+        return None
+    seen = judged.meanings[0].indication
+    return seen.undecided or seen.line
+
+
+def _heard(instrument: Instrument, one: Meaning, main: str, fine: str, told: Told) -> Heard:
+    seen = one.indication
+    return Heard(
+        seen,
+        seen.main,
+        seen.undecided or seen.line,
+        says=tuple(_taken(instrument, one, main, fine, told)),
+        whole=not fine and instrument.scale.has_fine_scale,
+    )
+
+
+def _taken(
+    instrument: Instrument, one: Meaning, main: str, fine: str, told: Told
+) -> Iterator[Fact]:
+    """What was taken for what, where that is not what stands there."""
+    seen, scale = one.indication, instrument.scale
+    if scale.has_fine_scale and not fine:
+        mark = Figure(_mark(instrument, seen.main))
+        yield fact("typed-whole", typed=Figure(main), mark=mark, line=Figure(seen.line_words))
+        return
+    yield from _main_taken(instrument, one.main_way, seen.main, main)
+    if one.fine_way == "counted-back":
+        back = -(one.reads - seen.main - scale.main_division) / scale.least_count
+        if back.denominator == 1 and 0 < back <= scale.fine_divisions:
+            lines = scale.fine_divisions
+            yield fact(
+                "typed-counted-back", back=back.numerator, lines=lines, line=Fraction(seen.line)
+            )
+    elif one.fine_way in ("line", "numeral", "worth", "decimals") and not (
+        one.fine_as & {told.fine_as or FineAs.LINE}
+    ):
+        yield fact(f"typed-as-{one.fine_way}")
+
+
+def _main_taken(instrument: Instrument, way: str, mark: Fraction, main: str) -> Iterator[Fact]:
+    circle = instrument.kind is Kind.ANGULAR
+    text = plainly(main, length=not circle)
+    if circle:
+        if "." in text:
+            value = Figure(instrument.mark_text(mark))
+            yield fact("typed-angle", typed=Figure(text), value=value)
+        return
+    number = spelled(text)
+    unit = unit_of_way(instrument, way, number.unit if number else "")
+    if unit != instrument.unit:
+        as_typed = main.replace(",", ".")
+        typed = as_typed if number and number.unit else f"{as_typed} {unit}"
+        value = Figure(f"{instrument.mark_text(mark)} {instrument.unit}")
+        yield fact("typed-mark", typed=Figure(typed), value=value)
+
+
+def _mark(instrument: Instrument, main: Fraction) -> str:
+    bare = instrument.kind is Kind.ANGULAR
+    return engraved_text(instrument, main) + ("" if bare else f" {engraved_unit(instrument)}")
