@@ -192,8 +192,28 @@ def test_lines_that_cannot_be_read_are_told_and_none_is_taken(client: FlaskClien
 
 def test_a_fine_scale_takes_mark_and_line_and_a_circle_takes_none(client: FlaskClient) -> None:
     sheet, quantity = begun(client, "caliper", "nock")
+    # Until the tool says which it is, a line that could be two is refused, with both.
+    answer = leave(client, "9 8\n9 13\n9 9", sheet=sheet, quantity=quantity)
+    assert (answer.status_code, [one["pointer"] for one in answer.json["faults"]]) == (
+        422, ["/0", "/2"],
+    )  # fmt: skip
+    assert "9.40 mm" in answer.json["faults"][0]["message"]
+    typed = {"main": "9", "fine": "1", "fine_as": "line"}
+    told = {"quantity": quantity, "typed": typed}
+    answer = client.post(f"/api/sheets/{sheet}/readings", json=told)
+    assert answer.json["instruments"][0]["fine_as"] == "line"
+    # It is kept with the tool in one step with the reading, and taken back with it.
+    undone = client.post(f"/api/sheets/{sheet}/undo").json
+    assert undone["instruments"][0]["fine_as"] is None
+    assert client.post(f"/api/sheets/{sheet}/readings", json=told).status_code == 201
+    assert client.post(f"/api/sheets/{sheet}/undo").status_code == 200
+    client.post(f"/api/sheets/{sheet}/redo")
     answer = leave(client, "9 8\n9 9", sheet=sheet, quantity=quantity)
-    assert [one["read"] for one in answer.json["quantities"][0]["readings"]] == ["9.40", "9.45"]
+    assert [one["read"] for one in answer.json["quantities"][0]["readings"]] == [
+        "9.05",
+        "9.40",
+        "9.45",
+    ]
     sheet, quantity = begun(client, "circle", "foil")
     answer = leave(client, "9 8", sheet=sheet, quantity=quantity)
     assert (answer.status_code, "in pairs" in answer.json["message"]) == (422, True)

@@ -42,7 +42,7 @@ def test_a_slider_comes_to_the_nearest_reading(client: FlaskClient) -> None:
 
 
 def test_half_an_entry_is_answered_as_far_as_it_goes(client: FlaskClient) -> None:
-    answer = indication(client, main="6,4", fine="")
+    answer = indication(client, main="6,437", fine="")
     assert "is not a mark" in answer["main"]["fault"]
     assert (answer["read"], answer["position"]) == (None, None)
     assert indication(client, main="6")["position"] == 6.0

@@ -105,7 +105,7 @@ def test_so_is_a_table(watched: str, content: bytes, says: str) -> None:
 
 
 def test_a_table_within_the_bounds_is_taken_apart(watched: str) -> None:
-    rows = b"main,fine\n" + b"6,3\n" * 9_998 + b"6," + b"3" * 4_000 + b"\n"
+    rows = b"main,fine\n" + b"6,13\n" * 9_998 + b"6," + b"3" * 4_000 + b"\n"
     status, answer = asked(watched, TABLE, rows, "POST")
     assert (status, answer["count"], len(answer["faults"])) == (200, 9_999, 1)
 

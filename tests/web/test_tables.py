@@ -36,7 +36,7 @@ def test_a_table_is_taken_in_as_one_step(client: FlaskClient) -> None:
 
 
 def test_a_table_with_faults_stores_nothing(client: FlaskClient) -> None:
-    broken = CONTENT.replace(b";8;12", b";8,5;22")
+    broken = CONTENT.replace(b";8;12", b";8,55;22")
     answer = client.post(f"{TABLE}/take?{COLUMNS}", data=broken)
     assert answer.status_code == 422
     assert [f["message"].split(":")[0] for f in answer.json["faults"]] == [
@@ -46,7 +46,7 @@ def test_a_table_with_faults_stores_nothing(client: FlaskClient) -> None:
     assert client.post(f"{SHEET}/quantities/nothing/table/preview", data=b"1;2").status_code == 404
 
 
-BROKEN = b"place,main,line\n" + b"mouth,8,11\n" * 20 + b"waist,8.5,22\nfoot,8,12\n"
+BROKEN = b"place,main,line\n" + b"mouth,8,11\n" * 20 + b"waist,8.55,22\nfoot,8,12\n"
 
 
 def test_faulty_rows_are_shown_and_mended_in_place(client: FlaskClient) -> None:
@@ -54,7 +54,7 @@ def test_faulty_rows_are_shown_and_mended_in_place(client: FlaskClient) -> None:
     assert (found["count"], found["good"]) == (22, 21)
     assert [row["at"] for row in found["rows"]] == [*range(12), 20]
     assert [(row["cells"], row["reads"]) for row in found["rows"][-1:]] == [
-        (["waist", "8.5", "22"], "")
+        (["waist", "8.55", "22"], "")
     ]
     assert [fault["pointer"] for fault in found["faults"]] == ["/rows/20/1", "/rows/20/2"]
     mended = "mend=20/1/8&mend=20/2/12"
@@ -71,7 +71,7 @@ def test_good_rows_are_taken_without_the_faulty_ones(client: FlaskClient) -> Non
     places = [one["place"] for one in ferrule(sheet)["readings"]]
     assert places == ["mouth"] * 20 + ["foot"]
     # What is wrong with the table as a whole, or with every row, is not left out.
-    for content in (CONTENT, b"main,line\n8.5,22\n"):
+    for content in (CONTENT, b"main,line\n8.55,22\n"):
         answer = client.post(f"{TABLE}/take?good_only=true", data=content)
         assert answer.status_code == 422
         assert answer.json["faults"]

@@ -49,7 +49,7 @@ def test_a_pair_is_understood_by_the_names_of_its_looks(client: FlaskClient) -> 
 @pytest.mark.parametrize(
     ("quantity", "typed", "faults"),
     [
-        ("spare-parts/spreader", {"main": "6.4", "fine": "21"}, ["/typed/main", "/typed/fine"]),
+        ("spare-parts/spreader", {"main": "6.43", "fine": "21"}, ["/typed/main", "/typed/fine"]),
         ("spare-parts/spreader", {"main": "6", "fine": ""}, ["/typed/fine"]),
         ("spare-parts/spreader", {"main": "9" * 50, "fine": "3"}, ["/typed/main"]),
         ("foil-colours/red", {"a": {"main": "62:40", "fine": "22"}},

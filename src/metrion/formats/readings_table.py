@@ -139,7 +139,7 @@ class TableFound:
         readings: of the rows that are readings.
         faults: of the others, and of the table as a whole.
         asked: what has to be said of its columns first.
-        doubtful: how many rows wait for that.
+        doubtful: how many rows can be read in several ways, in the unit that is engraved.
     """
 
     readings: list[TableReading]
@@ -207,6 +207,7 @@ class _RowReader:
         self._sort, self._told = sort, told
         self._doubtful: list[tuple[str, Told]] = []
         self.doubtful_rows = 0
+        self._fitting = False
 
     def asked(self) -> Iterator[Column]:
         """What would settle the cells that can be read in several ways."""
@@ -234,7 +235,7 @@ class _RowReader:
         tool = self._reach.tool
         indications: list[Indication] = []
         faults: list[Fault] = []
-        certain = len(self._doubtful)
+        self._fitting = False
         for number in range(1, len(INDICATIONS[self._sort]) + 1):
             cells = {name: self._cell(row, _numbered(name, number)) for name in _FIGURES}
             seen, wrong = self._look(cells)
@@ -242,7 +243,7 @@ class _RowReader:
             faults += [
                 self._fault(index, _numbered(name, number), fault) for name, fault in wrong.items()
             ]
-        self.doubtful_rows += len(self._doubtful) > certain
+        self.doubtful_rows += self._fitting
         if faults:
             return None, faults
         texts = {name: cell for name in _TEXTS if (cell := self._cell(row, name))}
@@ -268,6 +269,9 @@ class _RowReader:
         if heard.asked:
             said = f"{main} {fine}"
             self._doubtful.append((said, told))
+            self._fitting = self._fitting or any(
+                one.main_way != "other-unit" for one in heard.asked
+            )
             return [], {"fine": judgement_says(tool, said, Verdict.ASK, heard.asked)}
         wrong = {"main": heard.main_fault, "fine": heard.fine_fault}
         if not any(wrong.values()):

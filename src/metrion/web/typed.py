@@ -52,8 +52,8 @@ def _faults(
         return [Fault(place, judgement_says(instrument, said, Verdict.ASK, heard.asked))]
     wrong = {"main": heard.main_fault, "fine": heard.fine_fault}
     found = {name: fact("sentence", phrase=one) for name, one in wrong.items() if one}
-    if not found and not answer.indication:
+    if not entered.main.strip():
         found["main"] = fact("main-missing")
-        if entered.main.strip():
-            found = {"fine": fact("line-missing")}
+    if instrument.scale.has_fine_scale and not entered.fine.strip() and not answer.indication:
+        found.setdefault("fine", fact("line-missing"))
     return [Fault(child(place, name), fault) for name, fault in found.items()]

@@ -115,6 +115,10 @@ def fine_amiss(
     instrument: Instrument, said: str, fine_as: FineAs | None, *, estimates: bool
 ) -> Amiss:
     """Why a fine figure is no line beside its mark, with the lines near it."""
+    try:
+        check_length(said)
+    except MetrionError as error:
+        return error.says, ()
     text = plainly(said, length=instrument.kind is not Kind.ANGULAR)
     if back := _BACK.fullmatch(text):
         last = str(instrument.scale.last_line)

@@ -81,11 +81,14 @@ def hear(
             line=_only(one.indication.undecided or one.indication.line for one in judged.meanings),
             asked=judged.meanings,
         )
+    amiss = Heard(main=_only(mark.at for mark in inside))
     if not marks:
         fault, offers = main_amiss(instrument, main)
-        return Heard(main_fault=fault, main_offers=offers)
-    fault, offers = fine_amiss(instrument, fine, told.fine_as, estimates=estimates)
-    return Heard(main=_only(mark.at for mark in inside), fine_fault=fault, fine_offers=offers)
+        amiss = Heard(main_fault=fault, main_offers=offers)
+    if marks or (fine and judge(reach, f"0 {fine}", told).verdict is Verdict.NONE):
+        fault, offers = fine_amiss(instrument, fine, told.fine_as, estimates=estimates)
+        amiss = replace(amiss, fine_fault=fault, fine_offers=offers)
+    return amiss
 
 
 def _heard_mark(instrument: Instrument, marks: list[Mark], main: str) -> Heard:
