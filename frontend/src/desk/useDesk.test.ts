@@ -66,7 +66,12 @@ describe("dragging", () => {
 
   it("fills the blanks from the answer and stays where the hand is", () => {
     const answered = step(moved, { type: "answered", answer: answer(1, "6", "3"), asked: EMPTY });
-    expect(answered.entry).toMatchObject({ main: "6", fine: "3", position: 6.137, secondTurn: false });
+    expect(answered.entry).toMatchObject({
+      main: "6",
+      fine: "3",
+      position: 6.137,
+      secondTurn: false,
+    });
   });
 
   it("comes to rest when it is let go after the answer", () => {

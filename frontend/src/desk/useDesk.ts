@@ -332,3 +332,9 @@ export const splitOf = ({ main, fine, meant, second_turn: secondTurn }: Answer) 
   fine: fine.typed ?? "",
   ...{ meant, secondTurn },
 });
+
+/** What was answered of the tool's figures while they were entered. */
+export const answeredOf = ({ fineAs, mainAs }: Entry): Schemas["Answered"] => ({
+  fine_as: fineAs,
+  main_as: mainAs,
+});

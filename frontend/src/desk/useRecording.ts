@@ -13,7 +13,7 @@ import { post } from "../outbox/useOutbox";
 import { useAtBench, type AtBench } from "../bench/AtBench";
 import { asFields, circumstancesOf, kept, NONE, type Circumstances } from "./circumstances";
 import { openLooks } from "./reopened";
-import { figuresOf, splitOf, useSheetDesk, type Desk } from "./useDesk";
+import { answeredOf, figuresOf, splitOf, useSheetDesk, type Desk } from "./useDesk";
 import { say } from "../voice";
 import { asLooks, usePositions, type Position } from "./usePositions";
 
@@ -153,7 +153,7 @@ export function useRecording(props: Recorded) {
     const figures = [...positions.kept.map((one) => one.figures), answer && figuresOf(answer)];
     const known = figures.filter((one) => one !== null);
     if (known.length < figures.length) return;
-    const fields = { ...asLooks(known), ...asFields(given) };
+    const fields = { ...asLooks(known), ...asFields(given), answered: answeredOf(entry) };
     amend.mutate(
       { seen: reading, ...fields, why: say(afresh ? "desk-looked-again" : "desk-changed") },
       { onSuccess: done, onError: fail },

@@ -1,5 +1,6 @@
 import { Button } from "antd";
 import {
+  useCallback,
   useEffect,
   useId,
   useImperativeHandle,
@@ -103,9 +104,11 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
     // What was put there for the student is typed over until they type.
     if (over.current && last.current === document.activeElement) last.current?.select();
   }, [entry.fine, entry.main, last]);
+  const split = useSplit(desk, fine);
   // The cursor may come back to it only after a dialog has opened.
   const onFocus = ({ target }: FocusEvent<HTMLInputElement>) => {
     if (over.current && target === last.current) target.select();
+    if (target === fine.current) split();
   };
   const typeInto = (blank: "main" | "fine") => (event: ChangeEvent<HTMLInputElement>) => {
     over.current = false;
@@ -117,7 +120,6 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
     next.current?.focus();
     if (typedOver) next.current?.select();
   };
-  useSplit(desk, fine);
   const filled = entry.main.trim() !== "" && (last === main || entry.fine.trim() !== "");
   useHandPlace({ isFilled: () => filled || entry.position !== null, resume });
   useImperativeHandle(ref, () => ({
@@ -218,11 +220,14 @@ const isAsked = ({ answer, settled }: Desk) => settled && (answer?.asked.length 
 
 /** A reading that was said as one stands in both blanks as soon as the hand goes on to the second. */
 function useSplit(desk: Desk, fine: RefObject<HTMLInputElement | null>) {
-  const { answer, settled } = desk;
+  const { answer, settled, type } = desk;
+  const split = useCallback(() => {
+    if (settled && answer?.whole) type(splitOf(answer));
+  }, [settled, answer, type]);
   useEffect(() => {
-    if (!settled || !answer?.whole || document.activeElement !== fine.current) return;
-    desk.type(splitOf(answer));
-  });
+    if (document.activeElement === fine.current) split();
+  }, [split, fine]);
+  return split;
 }
 
 interface FineProps {

@@ -5,14 +5,13 @@ import {
   newId,
   STANDS_ON_ZERO,
   useAddZeroCheck,
-  useAmendQuantity,
   type Instrument,
   type Quantity,
   type Sheet,
   type ZeroOff,
   type ZeroStands,
 } from "../api";
-import { figuresOf, useSheetDesk } from "../desk/useDesk";
+import { answeredOf, figuresOf, useSheetDesk } from "../desk/useDesk";
 import type { EquationHandle } from "../equation/Equation";
 import { useAtBench } from "../bench/AtBench";
 import { say } from "../voice";
@@ -24,9 +23,6 @@ interface Looked {
   off?: ZeroOff | null;
   onClose: () => void;
 }
-
-/** A look of one's own at these faces: nothing is taken as exact, or over from others. */
-const OWN = { zero_exact: null, zero_taken_over: null };
 
 /** Fine lines that a zero is off at first, before they are counted. */
 const LINES: Record<ZeroOff, number> = { short: 1, past: -1 };
@@ -48,7 +44,6 @@ export function useZeroLook({ sheet, instrument, quantity, off = null, onClose }
   });
   const equation = useRef<EquationHandle>(null);
   const add = useAddZeroCheck(sheet.id);
-  const amend = useAmendQuantity(sheet.id);
   const bench = useAtBench();
   const { answer, entry } = desk;
   const position = entry.position ?? answer?.position ?? 0;
@@ -71,17 +66,17 @@ export function useZeroLook({ sheet, instrument, quantity, off = null, onClose }
     if (!figures || answer?.reference_fault) return;
     const id = newId();
     try {
-      const changed = await add.mutateAsync({
+      await add.mutateAsync({
         id,
         instrument: instrument.id,
         face,
         ...figures,
         reference: reference.trim() === "" ? null : reference.trim().replace(",", "."),
         phase,
+        answered: answeredOf(entry),
+        ...(quantity && { quantity: quantity.id }),
         ...(bench && { simulated: bench.written("zero").simulated }),
       });
-      const now = changed.quantities.find((one) => one.id === quantity?.id);
-      if (now) await amend.mutateAsync({ seen: now, zero: [...now.zero, id], ...OWN });
       onClose();
     } catch (problem) {
       void message.error(

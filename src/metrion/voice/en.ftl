@@ -448,12 +448,15 @@ asked-line = { $way ->
     [numeral] the line printed { $numeral }
     [worth] the line worth { $worth }
     [decimals] the line worth { $worth }
-    [counted-back] counted back: line { $line } past { $mark }
+    [counted-back] counted back, line { $line }
    *[line] line number { $line }
 }{ $turn ->
-    [first] , first turn past { $mark }
-    [second] , second turn past { $mark }
-   *[none] { "" } past { $mark }
+    [first] , first turn
+    [second] , second turn
+   *[none] { "" }
+}{ $past ->
+    [mark] { " " }past { $mark }
+   *[none] { "" }
 }
 
 ## While a reading is entered

@@ -8,7 +8,7 @@ sending twice harmless.
 from __future__ import annotations
 
 import re
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from contextlib import suppress
 from dataclasses import replace
 from datetime import UTC, datetime
@@ -53,6 +53,7 @@ from metrion.web.typed import understood
 blueprint = Blueprint("entries", __name__, url_prefix="/api/sheets/<sheet>")
 
 _VERSION = re.compile(r"[0-9]{1,18}")
+_NOT_LOOKED_AT = ("zero_exact", "zero_taken_over")
 _SCALE = ("main", "fine", "second_turn", *PAIR_INDICATIONS)
 
 
@@ -64,22 +65,33 @@ def seen_version() -> int:
     return int(given)
 
 
-def _add(sheet: str, section: str, told: Told, **more: Json) -> SheetChangeView:
+Also = Callable[[Session, Sheet, Kept], list[Change]]
+"""What else changes in the step that adds or changes an entry."""
+
+
+def _nothing(_session: Session, _found: Sheet, _entry: Kept) -> list[Change]:
+    return []
+
+
+def _add(
+    sheet: str, section: str, told: Told, more: Record, also: Also = _nothing
+) -> SheetChangeView:
     """Add an entry behind its like.
 
     Args:
         more: what the server says of it.
+        also: what else changes with it.
     """
     record = _without_nulls({**told.record, **more})
-    measurement = told.quantity or None
-    answered = told.typed.answered if told.typed else {}
+    measurement = told.quantity or None if section == OBSERVATIONS else None
 
     def build(session: Session, found: Sheet) -> list[Change]:
         if measurement is not None:
             find_entry(session, found, "measurements", measurement)
         entry = new_entry(session, found, section, record, key=told.id, measurement=measurement)
-        kept = answers_kept(session, found, measurement, answered) if answered else []
-        return [*own_convention(session, found, record), *kept, Change(section, None, entry)]
+        own = own_convention(session, found, record)
+        kept = answers_kept(session, found, entry, told)
+        return [*own, *kept, Change(section, None, entry), *also(session, found, entry)]
 
     return change_view(notebook().change(sheet, f"add-{section}", build))
 
@@ -91,7 +103,8 @@ def _amend(sheet: str, section: str, key: str, told: Told, title: str = "") -> S
     def build(session: Session, found: Sheet) -> list[Change]:
         before = find_entry(session, found, section, key, version)
         changed = Change(section, before, amended(before, told))
-        return [*own_convention(session, found, told.record), changed]
+        kept = answers_kept(session, found, before, told)
+        return [*own_convention(session, found, told.record), *kept, changed]
 
     return change_view(notebook().change(sheet, title or f"change-{section}", build))
 
@@ -106,15 +119,23 @@ def own_convention(session: Session, found: Sheet, record: Record) -> list[Chang
     return [Change("conventions", None, new_entry(session, found, "conventions", own, key=key))]
 
 
-def answers_kept(
-    session: Session, found: Sheet, quantity: str | None, answered: Record
-) -> list[Change]:
+def answers_kept(session: Session, found: Sheet, entry: Kept, told: Told) -> list[Change]:
     """What was answered of a tool's figures is kept with it, unless it says so already.
 
     One's own tool of that id keeps it for the sheets to come.
+
+    Args:
+        entry: a reading or a zero check of that tool.
     """
-    measured = find_entry(session, found, "measurements", str(quantity))
-    tool = find_entry(session, found, "instruments", str(measured.record["instrument"]))
+    said = told.typed.answered if told.typed else told.answered
+    answered = said.as_kept if said else {}
+    if not answered:
+        return []
+    if entry.measurement:
+        read = find_entry(session, found, "measurements", entry.measurement).record
+    else:
+        read = entry.record
+    tool = find_entry(session, found, "instruments", str(read["instrument"]))
     new = {name: value for name, value in answered.items() if name not in tool.record}
     if not new:
         return []
@@ -190,7 +211,7 @@ def _now() -> str:
 @blueprint.response(201, schema_of(SheetChangeView))
 def add_instrument(told: Told, sheet: str) -> SheetChangeView:
     """A new instrument. 422 if its numbers make no scale."""
-    return _add(sheet, "instruments", told)
+    return _add(sheet, "instruments", told, {})
 
 
 @blueprint.route("/instruments/<path:key>")
@@ -215,8 +236,19 @@ class InstrumentResource(MethodView):
 @blueprint.arguments(NewZeroCheck)
 @blueprint.response(201, schema_of(SheetChangeView))
 def add_zero_check(told: Told, sheet: str) -> SheetChangeView:
-    """A new zero check. 422 if the scale cannot show it."""
-    return _add(sheet, "zero_checks", told, at=_now())
+    """A new zero check, used by ``quantity``, if it names one. 422 if the scale cannot show it."""
+
+    def used(session: Session, found: Sheet, check: Kept) -> list[Change]:
+        if not told.quantity:
+            return []
+        before = find_entry(session, found, "measurements", told.quantity)
+        looks = before.record.get("zero")
+        zero: list[Json] = [*(looks if isinstance(looks, list) else []), check.id]
+        # A look of one's own: nothing is taken as exact, or over from others.
+        own = {name: one for name, one in before.record.items() if name not in _NOT_LOOKED_AT}
+        return [Change("measurements", before, replace(before, record={**own, "zero": zero}))]
+
+    return _add(sheet, "zero_checks", told, {"at": _now()}, used)
 
 
 @blueprint.route("/zero_checks/<path:key>")
@@ -242,7 +274,7 @@ class ZeroCheckResource(MethodView):
 @blueprint.response(201, schema_of(SheetChangeView))
 def add_quantity(told: Told, sheet: str) -> SheetChangeView:
     """A new quantity without readings."""
-    return _add(sheet, "measurements", told, **_usual(sheet, told), **_other_units(sheet, told))
+    return _add(sheet, "measurements", told, _usual(sheet, told) | _other_units(sheet, told))
 
 
 @blueprint.route("/quantities/<path:key>")
@@ -268,7 +300,7 @@ class QuantityResource(MethodView):
 @blueprint.response(201, schema_of(SheetChangeView))
 def add_derived(told: Told, sheet: str) -> SheetChangeView:
     """A new derived quantity. 422 if its formula, inputs and unit do not go together."""
-    return _add(sheet, "derived", told, **_usual(sheet, told))
+    return _add(sheet, "derived", told, _usual(sheet, told))
 
 
 @blueprint.route("/derived/<path:key>")
@@ -300,7 +332,7 @@ def add_reading(told: Told, sheet: str) -> SheetChangeView:
     figures: Record = {}
     if told.typed:
         figures = understood(notebook().sheet(sheet).quantity(told.quantity), told.typed)
-    return _add(sheet, OBSERVATIONS, told, **figures, at=_now())
+    return _add(sheet, OBSERVATIONS, told, {**figures, "at": _now()})
 
 
 @blueprint.route("/readings/<key>")

@@ -152,11 +152,12 @@ def _asked(instrument: Instrument, answer: Answer, body: IndicationView) -> Iter
     reach = Reach(instrument, at_zero=at_zero, estimates=body.estimates)
     said = f"{body.main.strip()} {body.fine.strip()}".strip()
     asked = body.told.else_by(instrument)
+    several = len({one.indication.main for one in answer.heard.asked}) > 1
     for one in answer.heard.asked:
         told = settled_by(reach, said, asked, one)
         yield AskedView(
             meant=one.key,
-            words=say(asked_says(instrument, one)),
+            words=say(asked_says(instrument, one, with_mark=several)),
             says=say(meaning_says(instrument, one)),
             read=shown(instrument.value_text(one.reads)),
             position=float(one.reads),

@@ -19,8 +19,8 @@ from metrion.core.json import Record
 from metrion.core.quantity.observations import PAIR_INDICATIONS
 from metrion.core.scales import Indication
 from metrion.web.schemas.common import ID, Typed
-from metrion.web.schemas.entered import TypedReadingView
-from metrion.web.schemas.view import Field, More
+from metrion.web.schemas.entered import AnsweredView, TypedReadingView
+from metrion.web.schemas.view import Field, More, schema_of
 
 KEPT_BY_THE_SERVER = frozenset({"id", "at", "history", "observations", "photographs"})
 """Fields that are not a client's to say."""
@@ -33,8 +33,9 @@ class Told:
     Attributes:
         record: its fields as a logbook has them; one that is to go is None.
         id: of a new entry, if the client made one.
-        quantity: (readings) that it belongs to.
+        quantity: (readings, zero checks) that it belongs to, or that is to use it.
         typed: (readings) its figures as they were typed.
+        answered: what was said of the figures of its tool while they were entered.
         why: the reason of a change.
     """
 
@@ -42,6 +43,7 @@ class Told:
     id: str | None = None
     quantity: str = ""
     typed: TypedReadingView | None = None
+    answered: AnsweredView | None = None
     why: str = ""
 
     @property
@@ -50,7 +52,7 @@ class Told:
         return {name: value for name, value in self.record.items() if value is not None}
 
 
-_BESIDE = frozenset({"id", "quantity", "typed", "why"})
+_BESIDE = frozenset({"id", "quantity", "typed", "answered", "why"})
 
 
 def _told(found: More) -> Told:
@@ -180,6 +182,9 @@ FiguresSchema: type[Schema] = taken(
 )
 NEW_ID = {"id": fields.String(validate=ID)}
 """The id that a client makes for a new entry, so that sending twice adds once."""
+
+ANSWERED = {"answered": fields.Nested(schema_of(AnsweredView))}
+"""What was answered of the tool's figures while these were entered; it is kept with the tool."""
 
 WHY = {"why": fields.String(validate=validate.Length(max=d.PROSE))}
 """The reason of a change; it goes into the history of figures that change."""

@@ -9,7 +9,21 @@ from metrion.web.schemas.view import view
 
 
 @view
-class EnteredView:
+class AnsweredView:
+    """What the figures of a tool stand for, as it was answered while they were entered."""
+
+    fine_as: FineAs | None = None
+    main_as: MainAs | None = None
+
+    @property
+    def as_kept(self) -> Record:
+        """As an instrument keeps it."""
+        said = {"fine_as": self.fine_as, "main_as": self.main_as}
+        return {name: str(value) for name, value in said.items() if value}
+
+
+@view
+class EnteredView(AnsweredView):
     """Figures as they were typed into the equation, and what was said beside them.
 
     ``fine_as`` and ``main_as`` are what they stand for, ``second_turn`` the turn of the thimble;
@@ -18,8 +32,6 @@ class EnteredView:
 
     main: str = ""
     fine: str = ""
-    fine_as: FineAs | None = None
-    main_as: MainAs | None = None
     second_turn: bool | None = None
     meant: str = ""
 
@@ -44,11 +56,9 @@ class TypedReadingView(EnteredView):
         return looks[name] or EnteredView()
 
     @property
-    def answered(self) -> Record:
-        """What was said of the tool's figures, as an instrument keeps it."""
-        looks = [look for look in (self, self.a, self.b, self.a2, self.b2) if look]
-        found: Record = {}
-        for look in looks:
-            said = {"fine_as": look.fine_as, "main_as": look.main_as}
-            found |= {name: str(value) for name, value in said.items() if value}
-        return found
+    def answered(self) -> AnsweredView:
+        """What was answered at any of its looks."""
+        looks = [self, *(look for look in (self.a, self.b, self.a2, self.b2) if look)]
+        fine = next((look.fine_as for look in looks if look.fine_as), None)
+        main = next((look.main_as for look in looks if look.main_as), None)
+        return AnsweredView(fine, main)

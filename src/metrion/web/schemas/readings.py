@@ -9,7 +9,7 @@ from marshmallow import fields
 from metrion.core.json import Record
 from metrion.core.quantity.observations import Observation
 from metrion.core.review import Level
-from metrion.web.schemas.declared import NEW_ID, WHY, taken
+from metrion.web.schemas.declared import ANSWERED, NEW_ID, WHY, taken
 from metrion.web.schemas.entered import TypedReadingView
 from metrion.web.schemas.photographs import PhotographView
 from metrion.web.schemas.view import schema_of, view
@@ -99,4 +99,6 @@ NewReading = taken(
     "A reading of a quantity: its figures as a logbook holds them, or ``typed``.",
     also={**NEW_ID, **_OF_QUANTITY},
 )
-ReadingPatch = taken(Observation, "ReadingPatch", "A change to a reading.", also=WHY)
+ReadingPatch = taken(
+    Observation, "ReadingPatch", "A change to a reading.", also={**WHY, **ANSWERED}
+)

@@ -2,8 +2,10 @@
 
 from __future__ import annotations
 
+from marshmallow import fields
+
 from metrion.core.quantity.zero import Phase, ZeroCheck
-from metrion.web.schemas.declared import NEW_ID, WHY, taken
+from metrion.web.schemas.declared import ANSWERED, NEW_ID, WHY, taken
 from metrion.web.schemas.view import view
 
 
@@ -26,6 +28,10 @@ class ZeroCheckView:
     simulated: str
 
 
-_ABOUT = "A zero check; ``main`` and ``fine`` as they would stand in a logbook file."
-NewZeroCheck = taken(ZeroCheck, "NewZeroCheck", _ABOUT, also=NEW_ID)
+_ABOUT = (
+    "A zero check; ``main`` and ``fine`` as they would stand in a logbook file. "
+    "``quantity`` is what is to use it."
+)
+_ALSO = {**NEW_ID, **ANSWERED, "quantity": fields.String()}
+NewZeroCheck = taken(ZeroCheck, "NewZeroCheck", _ABOUT, also=_ALSO)
 ZeroCheckPatch = taken(ZeroCheck, "ZeroCheckPatch", "A change to a zero check.", also=WHY)

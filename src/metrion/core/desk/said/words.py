@@ -52,8 +52,12 @@ def meaning_says(instrument: Instrument, meaning: Meaning) -> Fact:
     )  # fmt: skip
 
 
-def asked_says(instrument: Instrument, meaning: Meaning) -> Fact:
-    """What one would point at: the fifth line, or the line printed 5."""
+def asked_says(instrument: Instrument, meaning: Meaning, *, with_mark: bool = True) -> Fact:
+    """What one would point at: the fifth line, or the line printed 5.
+
+    Args:
+        with_mark: whether the mark has to be told as well.
+    """
     seen = meaning.indication
     unit = "" if instrument.kind is Kind.ANGULAR else f" {engraved_unit(instrument)}"
     mark = Figure(f"{engraved_text(instrument, seen.main)}{unit}")
@@ -68,5 +72,5 @@ def asked_says(instrument: Instrument, meaning: Meaning) -> Fact:
         turn = "second" if seen.second_turn else "first"
     return fact(
         "asked-line", way=way, line=Figure(seen.line_words), numeral=numeral, mark=mark, turn=turn,
-        worth=Figure(instrument.with_unit(worth)),
+        worth=Figure(instrument.with_unit(worth)), past="mark" if with_mark else "none",
     )  # fmt: skip
