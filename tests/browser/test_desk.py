@@ -232,7 +232,7 @@ def test_in_a_sheet_of_many_every_quantity_is_entered_and_followed(page: Page, s
     logbook = {
         "format": "metrion-logbook", "version": 1, "title": "Many",
         "instruments": [{"id": "c", "kind": "vernier", "unit": "mm", "main_division": "1",
-                         "fine_divisions": 20, "span": 39}],
+                         "fine_divisions": 20, "span": 39, "fine_as": "line"}],
         "measurements": [{"id": f"m{count}", "name": f"Spar {count}", "instrument": "c",
                           "convention": "half-division", "observations": looks}
                          for count in range(60)],

@@ -41,7 +41,7 @@ def desk(server: str) -> str:
     sheet = posted(server, "/api/sheets", {"title": "Spars"})["id"]
     tool = {
         "id": "cal", "name": "Spar caliper", "kind": "vernier", "unit": "mm",
-        "main_division": "1", "fine_divisions": 20, "span": 19,
+        "main_division": "1", "fine_divisions": 20, "span": 19, "fine_as": "line",
     }  # fmt: skip
     posted(server, f"/api/sheets/{sheet}/instruments", tool)
     quantity = {"id": "spar", "name": "Spar", "instrument": "cal"}

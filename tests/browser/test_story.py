@@ -242,14 +242,14 @@ def test_several_lines_that_seem_to_meet(page: Page, server: str) -> None:
 
 def test_a_mark_that_is_none_is_explained_and_stays_typed(page: Page, server: str) -> None:
     open_quantity(page, server)
-    page.keyboard.type("8.4 3")
+    page.keyboard.type("8.43 3")
     expect(page.get_by_role("alert")).to_have_text(
-        "8.4 is not a mark of Caliper A, whose marks are 1 mm apart."
+        "8.43 is not a mark of Caliper A, whose marks are 1 mm apart."
     )
     expect(page.locator(".offer")).to_have_text(["8 mm", "9 mm"])
     page.keyboard.press("Enter")
     expect(page.locator("tr.reading")).to_have_count(3)
-    expect(page.get_by_label("main reading")).to_have_value("8.4")
+    expect(page.get_by_label("main reading")).to_have_value("8.43")
     expect(page.get_by_label("line that meets")).to_have_value("3")
 
 

@@ -80,11 +80,19 @@ export function Stage(props: Props) {
   const atBench = useAtBench() !== null;
   const equation = useRef<EquationHandle>(null);
   const begin = useCallback(() => equation.current?.begin(), []);
+  const choose = useCallback(() => equation.current?.choose(), []);
   const fail = (problem: unknown) =>
     void message.error(
       problem instanceof Error ? problem.message : say("zero-this-could-not-be-saved"),
     );
-  const recording = useRecording({ ...props, changing, afresh: again !== null, begin, fail });
+  const recording = useRecording({
+    ...props,
+    changing,
+    afresh: again !== null,
+    begin,
+    choose,
+    fail,
+  });
   const { desk, positions, given, give, record } = recording;
   const { answer, entry } = desk;
   const { before, more: others } = positions;

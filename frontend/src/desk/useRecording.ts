@@ -30,12 +30,14 @@ interface Recorded {
   onDone: () => void;
   /** Puts the cursor where the next figure goes. */
   begin: () => void;
+  /** Puts it on the first of the readings that the figures can be. */
+  choose: () => void;
   fail: (problem: unknown) => void;
 }
 
 /** A reading from its first figure until it is on its way: looks, circumstances, and the record. */
 export function useRecording(props: Recorded) {
-  const { sheet, quantity, instrument, changing, afresh, onDone, begin, fail } = props;
+  const { sheet, quantity, instrument, changing, afresh, onDone, begin, choose, fail } = props;
   const paired = quantity.sort !== "single";
   const positions = usePositions(quantity.sort);
   const { more: others } = positions;
@@ -58,10 +60,13 @@ export function useRecording(props: Recorded) {
   );
   const [confirmed, setConfirmed] = useState("");
   const bench = useAtBench();
-  const eager = useRef(false);
+  /** The figures that Enter was pressed for before it was known what they mean. */
+  const eager = useRef("");
   const amend = useAmendReading(sheet.id);
   const { answer, entry } = desk;
 
+  const asked = desk.settled && (answer?.asked.length ?? 0) > 0;
+  const figures = `${entry.main} ${entry.fine}`;
   const outcome = comesTo(answer, others, instrument);
 
   function done() {
@@ -107,11 +112,10 @@ export function useRecording(props: Recorded) {
       keepPosition();
       return null;
     }
-    if (others || changing || (!desk.away && mayAsk(instrument))) {
+    if (others || changing || asked || (!desk.away && mayAsk(instrument))) {
       // Enter came before the last figure had been answered: it is done with that answer.
-      eager.current = !desk.settled;
-      if (desk.settled) return withAnswer();
-      return null;
+      eager.current = figures;
+      return desk.settled ? withAnswer() : null;
     }
     if (desk.settled ? answer?.read == null : !typed) return null;
     return send();
@@ -131,7 +135,11 @@ export function useRecording(props: Recorded) {
     return id;
   }
   function withAnswer(): string | null {
-    eager.current = false;
+    if (asked) {
+      choose();
+      return null;
+    }
+    eager.current = "";
     if (others) keepPosition();
     else if (changing) change(changing);
     else if (answer?.read != null && !answer.whole) return send();
@@ -160,6 +168,7 @@ export function useRecording(props: Recorded) {
     );
   }
   useEffect(() => {
+    if (eager.current && eager.current !== figures) eager.current = "";
     if (eager.current && desk.settled) withAnswer();
   });
   /** What was kept last was changed since. */

@@ -1,3 +1,5 @@
+import type { Ref } from "react";
+
 import type { Answer, Instrument } from "../api";
 import { goOn } from "../app/hand";
 import type { Desk } from "../desk/useDesk";
@@ -16,10 +18,11 @@ type Reading = Answer["asked"][number];
 interface Props {
   desk: Desk;
   instrument: Instrument;
+  ref?: Ref<HTMLDivElement>;
 }
 
 /** What the figures can be, where they can be several: both drawn, one tap says which it is. */
-export function Asked({ desk, instrument }: Props) {
+export function Asked({ desk, instrument, ref }: Props) {
   const { answer } = desk;
   if (!answer || !desk.settled || answer.asked.length === 0) return null;
   const take = ({ meant, fine_as: fineAs, main_as: mainAs, second_turn: secondTurn }: Reading) => {
@@ -32,7 +35,7 @@ export function Asked({ desk, instrument }: Props) {
   const keeps = answer.asked.some((one) => one.fine_as ?? one.main_as);
   const one = answer.asked.length === 1;
   return (
-    <div className="asked" role="group" aria-label={say("equation-which-do-you-mean")}>
+    <div ref={ref} className="asked" role="group" aria-label={say("equation-which-do-you-mean")}>
       <p>
         <b>{say(one ? "equation-is-it-this" : "equation-which-do-you-mean")}</b>{" "}
         {keeps && say("equation-asked-once")}

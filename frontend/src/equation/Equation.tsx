@@ -1,4 +1,3 @@
-import { Button } from "antd";
 import {
   useCallback,
   useEffect,
@@ -19,9 +18,8 @@ import {
 import type { FineAs, Instrument } from "../api";
 import { splitOf, type Desk } from "../desk/useDesk";
 import "./equation.css";
-import { useAtBench } from "../bench/AtBench";
 import { Asked } from "./Asked";
-import { Offers } from "./Offers";
+import { Sentence } from "./Sentence";
 import { FineFactor, SecondTurn, Sign, StandsFor, Term } from "./terms";
 import { useHandPlace } from "../app/hand";
 import { useBlankKeys } from "./useBlankKeys";
@@ -33,6 +31,8 @@ export interface EquationHandle {
   begin: (text?: string) => void;
   /** Put the cursor into the fine blank; what stands there, or comes there, is typed over. */
   beginFine: () => void;
+  /** Put the cursor on the first of the readings that the figures can be. */
+  choose: () => void;
   /** Do what a key of the key pad says to the blank that has the cursor. */
   press: (key: Key) => void;
 }
@@ -99,12 +99,16 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
   const main = useRef<HTMLInputElement>(null);
   const fine = useRef<HTMLInputElement>(null);
   const over = useRef(false);
+  const asked = useRef<HTMLDivElement>(null);
   const last = instrument.kind === "plain" ? main : fine;
   useEffect(() => {
     // What was put there for the student is typed over until they type.
     if (over.current && last.current === document.activeElement) last.current?.select();
   }, [entry.fine, entry.main, last]);
-  const split = useSplit(desk, fine);
+  const typeOver = useCallback(() => {
+    over.current = true;
+  }, []);
+  const split = useSplit(desk, fine, typeOver);
   // The cursor may come back to it only after a dialog has opened.
   const onFocus = ({ target }: FocusEvent<HTMLInputElement>) => {
     if (over.current && target === last.current) target.select();
@@ -131,6 +135,9 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
     begin(text) {
       if (text !== undefined) desk.type({ main: text });
       main.current?.focus();
+    },
+    choose() {
+      asked.current?.querySelector("button")?.focus();
     },
     press(key) {
       const blank = document.activeElement === fine.current ? "fine" : "main";
@@ -205,7 +212,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
       <div className="equation-words">
         {props.question ||
           (!docked && isAsked(desk) ? (
-            <Asked {...{ desk, instrument }} />
+            <Asked ref={asked} {...{ desk, instrument }} />
           ) : (
             <Sentence {...props} {...{ said, docked }} />
           ))}
@@ -219,11 +226,13 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
 const isAsked = ({ answer, settled }: Desk) => settled && (answer?.asked.length ?? 0) > 0;
 
 /** A reading that was said as one stands in both blanks as soon as the hand goes on to the second. */
-function useSplit(desk: Desk, fine: RefObject<HTMLInputElement | null>) {
+function useSplit(desk: Desk, fine: RefObject<HTMLInputElement | null>, over: RefObject<boolean>) {
   const { answer, settled, type } = desk;
   const split = useCallback(() => {
-    if (settled && answer?.whole) type(splitOf(answer));
-  }, [settled, answer, type]);
+    if (!settled || !answer?.whole) return;
+    onSplit();
+    type(splitOf(answer));
+  }, [settled, answer, type, onSplit]);
   useEffect(() => {
     if (document.activeElement === fine.current) split();
   }, [split, fine]);
@@ -344,70 +353,3 @@ const CHARACTERS = 3;
 /** A blank grows with what is typed. */
 const widthOf = (text: string) =>
   ({ "--chars": Math.max(CHARACTERS, text.length) }) as CSSProperties;
-
-interface SentenceProps extends Pick<
-  EquationProps,
-  "desk" | "instrument" | "task" | "onLeave" | "brief"
-> {
-  /** The id by which the blanks are described by it. */
-  said: string;
-  docked: boolean;
-}
-
-/** What is said of the figures: what they lack, what they read, or how they are typed. */
-function Sentence({ desk, instrument, task = "", onLeave, ...props }: SentenceProps) {
-  const bench = useAtBench() !== null;
-  const { answer } = desk;
-  const faults = [answer?.main.fault, answer?.fine.fault].filter((one) => one);
-  return (
-    <div className="equation-said">
-      <p id={props.said}>
-        {task && <b>{task} </b>}
-        {faults.length > 0 ? (
-          <span className="equation-fault" role="alert">
-            {faults.join(" ")}
-          </span>
-        ) : props.brief ? (
-          lacking(desk, instrument, bench)
-        ) : (
-          words(desk, instrument, task, bench)
-        )}{" "}
-        {onLeave && (
-          <Button type="link" onClick={onLeave}>
-            {say("desk-leave-it")}
-          </Button>
-        )}
-      </p>
-      {!props.docked && (
-        <span className="equation-offers">
-          <Offers desk={desk} blank="main" />
-          <Offers desk={desk} blank="fine" />
-        </span>
-      )}
-    </div>
-  );
-}
-
-/** What an entry lacks that is not whole; nothing of a whole one. */
-function lacking(desk: Desk, instrument: Instrument, bench: boolean): string {
-  const { entry, answer, away, refused } = desk;
-  if (!away && !refused && entry.main.trim() !== "") {
-    if (answer?.read != null) return "";
-    if (instrument.kind !== "plain" && entry.fine.trim() === "") return say("zero-now-the-line");
-  }
-  return words(desk, instrument, "", bench);
-}
-
-function words(desk: Desk, instrument: Instrument, task: string, bench: boolean): string {
-  if (desk.away) return say("equation-metrion-does-not-answer-at-the");
-  if (desk.refused) return say("equation-what-you-typed-stays-here", { refused: desk.refused });
-  if (desk.answer?.sentences.length) return desk.answer.sentences.join(" ");
-  if (task) return say("equation-enter-replaces-esc-leaves");
-  const how = instrument.appearance.display ? "display" : instrument.kind;
-  return say(`equation-how-${how}`, {
-    least: instrument.least_count_text,
-    main: instrument.example_main,
-    fine: instrument.example_fine,
-    bench: String(bench),
-  });
-}

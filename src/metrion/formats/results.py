@@ -112,6 +112,8 @@ def flag_document(flag: Flag) -> Document:
         document["suggestion"] = dict(flag.suggestion)
     if flag.zero_check:
         document["zero_check"] = flag.zero_check
+    if flag.phase:
+        document["phase"] = str(flag.phase)
     return document
 
 

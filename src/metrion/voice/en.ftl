@@ -115,6 +115,10 @@ outlier = Reading { $at } lies { $off } from the middle of the others, farther t
 zero-unchecked = The zero has not been looked at. See what the tool reads where it should read nothing.
 zero-other-face = The zero was looked at on the { $zero } faces, the readings are taken with the { $readings } faces. Each pair of faces has a zero of its own.
 zero-wrapped = A look at the zero comes to { $error }: { $nearer } { $likelier }
+zero-looks-differ = The looks at the zero { $phase ->
+    [after] after
+   *[before] before
+} the readings differ by { $apart }. Does the newer one replace the older, or did the zero move between them?
 zero-drift = The zero moved by { $drift } between the looks before and after. Was the tool knocked, or a face not clean?
 nearer-to-a-mark = nearer to a full mark than to nothing.
 nearer-to-a-turn = nearer to a full turn than to nothing.

@@ -16,6 +16,7 @@ from metrion.core.instruments.instrument import Kind
 from metrion.core.json import Json
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation, Sort
+from metrion.core.quantity.zero import Phase
 
 
 class Level(StrEnum):
@@ -37,6 +38,7 @@ class Flag:
         suggestion: fields of the observation (or the zero check), as a logbook holds them, that
             would settle it.
         zero_check: id of the zero check it is about; empty if it is about none.
+        phase: of the looks at the zero it is about; None if it is about none.
     """
 
     code: str
@@ -45,6 +47,7 @@ class Flag:
     observation: int | None = None
     suggestion: Mapping[str, Json] = field(default_factory=dict)
     zero_check: str = ""
+    phase: Phase | None = None
 
 
 @dataclass(frozen=True)

@@ -7,7 +7,7 @@ from collections.abc import Iterator
 from metrion.core.desk.zero_desk import likelier, nearer_to_a_mark
 from metrion.core.facts import Name, fact
 from metrion.core.json import Record
-from metrion.core.quantity.zero import Phase, wrapped_zero, zero_error
+from metrion.core.quantity.zero import Phase, ZeroCheck, wrapped_zero, zero_error
 from metrion.core.review.flags import Flag, Level, Series
 from metrion.core.scales import ScrewScale
 
@@ -22,13 +22,17 @@ def zero_unchecked(series: Series) -> Iterator[Flag]:
         )
 
 
+def _on_another_face(check: ZeroCheck, face: str) -> bool:
+    return bool(face and check.face and check.face != face)
+
+
 def zero_other_face(series: Series) -> Iterator[Flag]:
     """A zero check taken on another face than the readings."""
     measurement = series.measurement
     if not series.single or not measurement.face:
         return
     for check in measurement.checks:
-        if check.face and check.face != measurement.face:
+        if _on_another_face(check, measurement.face):
             yield Flag(
                 "zero-other-face",
                 Level.WARNING,
@@ -83,4 +87,20 @@ def zero_drift(series: Series) -> Iterator[Flag]:
             )
 
 
-CHECKS = (zero_unchecked, zero_other_face, zero_wrapped, zero_drift)
+def zero_looks_differ(series: Series) -> Iterator[Flag]:
+    """Looks at the zero that were made in one go and do not agree: their mean may be no zero."""
+    measurement = series.measurement
+    if not series.single:
+        return
+    for phase in Phase:
+        checks = [check for check in measurement.checks if check.phase is phase]
+        if not checks or any(_on_another_face(check, measurement.face) for check in checks):
+            continue
+        errors = [zero_error(measurement.instrument, [check]) for check in checks]
+        apart = max(errors) - min(errors)
+        if apart > measurement.instrument.least_count:
+            says = fact("zero-looks-differ", phase=str(phase), apart=series.figure(apart))
+            yield Flag("zero-looks-differ", Level.WARNING, says, phase=phase)
+
+
+CHECKS = (zero_unchecked, zero_other_face, zero_wrapped, zero_drift, zero_looks_differ)
