@@ -226,7 +226,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
 const isAsked = ({ answer, settled }: Desk) => settled && (answer?.asked.length ?? 0) > 0;
 
 /** A reading that was said as one stands in both blanks as soon as the hand goes on to the second. */
-function useSplit(desk: Desk, fine: RefObject<HTMLInputElement | null>, over: RefObject<boolean>) {
+function useSplit(desk: Desk, fine: RefObject<HTMLInputElement | null>, onSplit: () => void) {
   const { answer, settled, type } = desk;
   const split = useCallback(() => {
     if (!settled || !answer?.whole) return;
