@@ -73,8 +73,8 @@ def test_with_the_keyboard_alone(page: Page, server: str, tmp_path: Path) -> Non
     expect(page.get_by_role("dialog").get_by_label("main reading")).to_be_focused()
     page.keyboard.type("-1 17")
     expect(page.get_by_test_id("zero-outcome")).to_have_text(
-        "Zero error −0.15 mm: it reads too little. The correction is +0.15 mm, the error with its "
-        "sign turned round."
+        "Zero error −0.15 mm: it reads too little, a negative zero error. The correction is "
+        "+0.15 mm, the error with its sign turned round."
     )
     press(page, "Enter")
     expect(page.get_by_label("zero error, tap to change")).to_have_text("(−0.15)")

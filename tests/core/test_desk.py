@@ -68,7 +68,7 @@ def test_a_complete_entry() -> None:
         "0.05 left of 14",
     ]
     assert say(answer.sentences[0]) == "Line 3 is printed 1½ and worth 0.15 mm."
-    assert "too little: the correction adds it" in say(answer.sentences[-1])
+    assert "too little, a negative zero error: the correction adds it" in say(answer.sentences[-1])
 
 
 @pytest.mark.parametrize(

@@ -156,9 +156,21 @@ CALIPER, SCREW = tool(on(20, 39)), tool(ScrewScale(HALF, 50, HALF))
         (CALIPER, None, "The zero has not been looked at yet, so nothing is corrected."),
         (CALIPER, ("0", 0), "This tool reads zero where it should: nothing to correct."),
         (SCREW, ("0", 0), "This gauge reads zero where it should: nothing to correct."),
-        (CALIPER, ("0", 3), "This tool reads 0.15 mm too much: the correction takes it off."),
-        (CALIPER, ("-1", 17), "This tool reads 0.15 mm too little: the correction adds it."),
-        (SCREW, ("-1/2", 43), "This gauge reads 0.07 mm too little: the correction adds it."),
+        (
+            CALIPER,
+            ("0", 3),
+            "This tool reads 0.15 mm too much, a positive zero error: the correction takes it off.",
+        ),
+        (
+            CALIPER,
+            ("-1", 17),
+            "This tool reads 0.15 mm too little, a negative zero error: the correction adds it.",
+        ),
+        (
+            SCREW,
+            ("-1/2", 43),
+            "This gauge reads 0.07 mm too little, a negative zero error: the correction adds it.",
+        ),
     ],
 )
 def test_what_a_zero_does(instrument: Instrument, look: tuple[str, int] | None, told: str) -> None:

@@ -116,6 +116,38 @@ def test_the_zero() -> None:
     assert "outside" in plainly().say(flag.says)
 
 
+@pytest.mark.parametrize(
+    ("lines", "phase", "face", "phases"),
+    [
+        ((0, 2), Phase.BEFORE, "outside", [Phase.BEFORE]),
+        ((0, 1), Phase.BEFORE, "outside", []),
+        ((3, 0, 1), Phase.AFTER, "", [Phase.AFTER]),
+        ((0, 2), Phase.BEFORE, "inside", []),
+    ],
+)
+def test_looks_at_the_zero_that_do_not_agree(
+    lines: tuple[int, ...], phase: Phase, face: str, phases: list[Phase]
+) -> None:
+    checks = tuple(
+        ZeroCheck(f"z{at}", "cal", Indication(Fraction(0), line), face=face, phase=phase)
+        for at, line in enumerate(lines)
+    )
+    found = review(measured([(6, 3), (6, 4), (6, 4)], checks=checks))
+    assert [flag.phase for flag in found if flag.code == "zero-looks-differ"] == phases
+
+
+def test_looks_of_both_phases_are_told_apart() -> None:
+    checks = tuple(
+        ZeroCheck(f"{phase}{line}", "cal", Indication(Fraction(0), line), phase=phase)
+        for phase in (Phase.AFTER, Phase.BEFORE)
+        for line in (0, 3)
+    )
+    found = review(measured([(6, 3), (6, 4), (6, 4)], checks=checks))
+    assert [(flag.code, flag.phase) for flag in found] == [
+        ("zero-looks-differ", Phase.BEFORE), ("zero-looks-differ", Phase.AFTER),
+    ]  # fmt: skip
+
+
 def test_places_that_differ_for_good() -> None:
     oval = [(6, 3, "0°"), (6, 4, "0°"), (6, 10, "90°"), (6, 11, "90°")]
     assert codes(measured(oval)) == [("place-effect", None)]

@@ -141,13 +141,13 @@ def test_the_error_in_words() -> None:
     gauge = screw()
     negative = zero_finding(gauge, Indication(-HALF, 43), Fraction(0))
     assert plainly().say(negative.says) == (
-        "Zero error −0.07 mm: it reads too little. The correction is +0.07 mm, the error with its "
-        "sign turned round."
+        "Zero error −0.07 mm: it reads too little, a negative zero error. The correction is "
+        "+0.07 mm, the error with its sign turned round."
     )
     assert negative.advice is not None
     assert "competent" in plainly().say(negative.advice)
     positive = zero_finding(gauge, Indication(Fraction(0), 3), Fraction(0))
-    assert "too much. The correction is −0.03 mm" in plainly().say(positive.says)
+    assert "a positive zero error. The correction is −0.03 mm" in plainly().say(positive.says)
     assert (len(positive.ways), positive.advice) == (1, None)
     exact = zero_finding(gauge, Indication(Fraction(0), 0), Fraction(0))
     assert "nothing to correct" in plainly().say(exact.says)

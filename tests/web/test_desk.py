@@ -20,7 +20,9 @@ def test_a_look_at_the_zero_is_judged(client: FlaskClient) -> None:
         "counted back from the end: −(20 − 17) × 0.05 = −3 × 0.05 = −0.15 mm",
     ]
     on_piece = indication(client, main="25", fine="1", zero=[], reference="25")
-    assert on_piece["finding"]["words"].startswith("Zero error 0.05 mm: it reads too much.")
+    assert on_piece["finding"]["words"].startswith(
+        "Zero error 0.05 mm: it reads too much, a positive zero error."
+    )
     wrong = indication(client, main="25", fine="1", zero=[], reference="a ring")
     assert (wrong["finding"], bool(wrong["reference_fault"])) == (None, True)
 

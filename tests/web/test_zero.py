@@ -32,6 +32,23 @@ def test_an_ordinary_zero_is_not_asked_about(client: FlaskClient) -> None:
     assert finding(client, "0", "2")["wrapped"] is None
 
 
+def test_keeping_a_zero_is_one_step_with_what_uses_it(client: FlaskClient) -> None:
+    before = next(q for q in sheet(client)["quantities"] if q["id"] == "spreader")
+    check = {
+        "id": "again", "instrument": "cal-a", "face": "outside", "main": "0", "fine": 1,
+        "quantity": "spreader", "answered": {"fine_as": "numeral", "main_as": None},
+    }  # fmt: skip
+    assert client.post(f"{SHEET}/zero_checks", json=check).status_code == 201
+    now = next(q for q in sheet(client)["quantities"] if q["id"] == "spreader")
+    assert now["zero"] == [*before["zero"], "again"]
+    # What the tool says already is not said anew.
+    assert sheet(client)["instruments"][0]["fine_as"] == "line"
+    client.post(f"{SHEET}/undo")
+    back = next(q for q in sheet(client)["quantities"] if q["id"] == "spreader")
+    assert back["zero"] == before["zero"]
+    assert "again" not in [one["id"] for one in sheet(client)["zero_checks"]]
+
+
 @pytest.fixture
 def wrapped(client: FlaskClient) -> Any:
     """Two quantities that use a zero check which is a mark off."""

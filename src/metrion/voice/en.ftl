@@ -492,8 +492,8 @@ that-is-out-of-range = That is outside the range of { $tool }, { $low } to { $hi
 zero-cancels-in-pairs = In the difference of two positions the zero cancels: it need not be looked at.
 zero-not-looked-at = The zero has not been looked at yet, so nothing is corrected.
 zero-reads-none = This { tool-or-gauge } reads zero where it should: nothing to correct.
-zero-reads-much = This { tool-or-gauge } reads { $size } too much: the correction takes it off.
-zero-reads-little = This { tool-or-gauge } reads { $size } too little: the correction adds it.
+zero-reads-much = This { tool-or-gauge } reads { $size } too much, a positive { $zero_error }: the correction takes it off.
+zero-reads-little = This { tool-or-gauge } reads { $size } too little, a negative { $zero_error }: the correction adds it.
 tool-or-gauge = { $tool ->
     [gauge] gauge
    *[tool] tool
@@ -511,8 +511,8 @@ turn-second = last mark passed { $mark }, second turn past it
 
 zero-error-none = The { $zero_error } is 0: nothing to correct.
 zero-error-is = { $Zero_error } { $error }: it reads { $side ->
-    [much] too much
-   *[little] too little
+    [much] too much, a positive { $zero_error }
+   *[little] too little, a negative { $zero_error }
 }. The correction is { $correction }, the error with its sign turned round.
 zero-by-mark-and-line = { $where ->
     [below] mark below zero
@@ -1754,11 +1754,11 @@ zero-side-on = Stands on zero
 zero-side-short = Still short of it
 zero-side-past = Run past it
 zero-side-on-slide = the two zero lines are one line: kept as it is
-zero-side-short-slide = the fine zero lies to the right: reads too much
-zero-side-past-slide = the fine zero lies to the left: reads too little
+zero-side-short-slide = the fine zero lies to the right: reads too much, a positive { $zero_error }
+zero-side-past-slide = the fine zero lies to the left: reads too little, a negative { $zero_error }
 zero-side-on-screw = zero at the datum line: kept as it is
-zero-side-short-screw = it shows 1, 2 … at the datum line: reads too much
-zero-side-past-screw = the zero has gone by, it shows the last lines: reads too little
+zero-side-short-screw = it shows 1, 2 … at the datum line: reads too much, a positive { $zero_error }
+zero-side-past-screw = the zero has gone by, it shows the last lines: reads too little, a negative { $zero_error }
 zero-wipe-the-faces-close-them-by = Wipe the faces, close them by the { $ratchet } until it slips.
 zero-wipe-the-faces-and-close-them = Wipe the faces and close them gently.
 zero-the-last-mark-passed-and-the = The last mark passed and the { $coinciding_line } make the { $zero_error }.
