@@ -132,6 +132,7 @@ def test_what_still_uses_a_thing_is_named_and_leads_there(page: Page, unchanged:
     page.goto(unchanged + SHEET)
     page.get_by_role("region", name="tools").get_by_role("button", name="Remove…").click()
     # By the arrow keys: the tool, then its zeros.
+    expect(page.get_by_role("menuitem", name="Caliper A")).to_be_focused()
     page.keyboard.press("ArrowDown")
     expect(page.get_by_role("menuitem", name="zero error −0.15 mm")).to_be_focused()
     page.keyboard.press("Enter")
