@@ -20,6 +20,7 @@ const START = {
   refused: "",
   over: {},
   resting: false,
+  splitting: false,
 };
 
 describe("typing", () => {
@@ -148,6 +149,25 @@ describe("a fault", () => {
   it("is over as soon as the figure is another", () => {
     expect(isFaulty(step(told, { type: "typed", entry: { main: "8" } }))).toBe(false);
     expect(isFaulty(step(told, { type: "cleared" }))).toBe(false);
+  });
+});
+
+describe("a reading said as one", () => {
+  const typed = step(START, { type: "typed", entry: { main: "7.25" } });
+  const whole = { ...answer(1, "7", "5"), whole: true };
+  const heard = { type: "answered", answer: whole, asked: typed.entry } as const;
+
+  it("is taken apart when that is asked for, before its answer came or after", () => {
+    const before = step(step(typed, { type: "split" }), heard);
+    const after = step(step(typed, heard), { type: "split" });
+    for (const apart of [before, after])
+      expect(apart).toMatchObject({ seq: 2, splitting: false, entry: { main: "7", fine: "5" } });
+  });
+
+  it("stays as it is while it is typed on", () => {
+    const on = step(step(typed, { type: "split" }), { type: "typed", entry: { fine: "3" } });
+    const answered = step(on, { ...heard, answer: { ...whole, seq: 2 } });
+    expect(answered.entry).toMatchObject({ main: "7.25", fine: "3" });
   });
 });
 

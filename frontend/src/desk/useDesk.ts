@@ -8,6 +8,7 @@ import {
   type Answer,
   type FineAs,
   type MainAs,
+  type Numerals,
   type Schemas,
 } from "../api";
 
@@ -24,6 +25,8 @@ export interface Entry {
   /** What the figures stand for, where that was answered while they were entered. */
   fineAs: FineAs | null;
   mainAs: MainAs | null;
+  /** The unit that the numerals of the main scale turned out to stand for. */
+  numerals: Numerals | null;
 }
 
 type Typed = Omit<Entry, "position">;
@@ -41,12 +44,15 @@ interface State {
   over: Partial<Typed>;
   /** Whether the slide was let go and comes to rest with the next answer. */
   resting: boolean;
+  /** Whether a reading that is said as one is taken apart with the next answer. */
+  splitting: boolean;
 }
 
 type Event =
   | { type: "typed"; entry: Partial<Typed> }
   | { type: "moved"; position: number }
   | { type: "released" }
+  | { type: "split" }
   | { type: "cleared" }
   | { type: "answered"; answer: Answer; asked: Entry }
   | { type: "away" }
@@ -54,8 +60,10 @@ type Event =
 
 export const EMPTY: Entry = {
   ...{ main: "", fine: "", position: null, secondTurn: null },
-  ...{ meant: "", fineAs: null, mainAs: null },
+  ...{ meant: "", fineAs: null, mainAs: null, numerals: null },
 };
+
+const CLEARED = { entry: EMPTY, over: {}, answer: null, splitting: false };
 
 export function isEmpty(entry: Entry): boolean {
   return entry.main.trim() === "" && entry.fine.trim() === "" && entry.position === null;
@@ -70,6 +78,7 @@ export function step(state: State, event: Event): State {
         ...state,
         seq: state.seq + 1,
         refused: "",
+        splitting: false,
         entry: { ...state.entry, ...entry },
         over: { ...state.over, ...entry },
       });
@@ -79,13 +88,16 @@ export function step(state: State, event: Event): State {
         ...state,
         seq: state.seq + 1,
         resting: false,
+        splitting: false,
         over: {},
         entry: { ...state.entry, position: event.position },
       };
     case "released":
       return rested({ ...state, resting: true });
+    case "split":
+      return split({ ...state, splitting: true });
     case "cleared":
-      return { ...state, seq: state.seq + 1, entry: EMPTY, over: {}, answer: null };
+      return { ...state, ...CLEARED, seq: state.seq + 1 };
     case "away":
       return { ...state, away: true };
     // The server is there, and says why it cannot answer: asking again would not help.
@@ -110,7 +122,7 @@ function answered(state: State, answer: Answer, asked: Entry): State {
     : {};
   const heard = { away: false, refused: "", answer, asked };
   const now = { ...state, ...heard, entry: { ...state.entry, ...figures } };
-  if (!dragged || Object.keys(state.over).length === 0) return rested(now);
+  if (!dragged || Object.keys(state.over).length === 0) return split(rested(now));
   const entry = { ...now.entry, ...state.over, position: null };
   return { ...now, seq: state.seq + 1, resting: false, over: {}, entry };
 }
@@ -134,6 +146,16 @@ function rested(state: State): State {
   return { ...state, resting: false, entry: { ...state.entry, position: null } };
 }
 
+/** A reading that was said as one stands as mark and line, once it is known what it means. */
+function split(state: State): State {
+  const { answer, seq, entry } = state;
+  if (!state.splitting || answer?.seq !== seq) return state;
+  if (!answer.whole) return { ...state, splitting: false };
+  const figures = { main: answer.main.typed ?? "", fine: answer.fine.typed ?? "" };
+  const chosen = { meant: answer.meant, secondTurn: answer.second_turn };
+  return { ...state, splitting: false, seq: seq + 1, entry: { ...entry, ...figures, ...chosen } };
+}
+
 export interface Desk {
   entry: Entry;
   /** The answer to what is entered now, or to what was entered a moment ago. */
@@ -148,6 +170,8 @@ export interface Desk {
   type: (entry: Partial<Typed>) => void;
   move: (position: number) => void;
   release: () => void;
+  /** Takes a reading that was said as one apart, into mark and line. */
+  split: () => void;
   clear: () => void;
 }
 
@@ -183,6 +207,7 @@ export function useDesk(question: (look: Look) => Promise<Answer>, options: Opti
     refused: "",
     over: {},
     resting: true,
+    splitting: false,
   });
   const queries = useQueryClient();
   const asker = useId();
@@ -205,6 +230,7 @@ export function useDesk(question: (look: Look) => Promise<Answer>, options: Opti
           fine: entry.fine,
           fine_as: entry.fineAs ?? fineAs,
           main_as: entry.mainAs ?? mainAs,
+          numerals: entry.numerals,
           meant: entry.meant,
           position: entry.position,
           second_turn: entry.secondTurn,
@@ -250,6 +276,7 @@ export function useDesk(question: (look: Look) => Promise<Answer>, options: Opti
     type: useCallback((entry) => dispatch({ type: "typed", entry }), []),
     move: useCallback((position) => dispatch({ type: "moved", position }), []),
     release: useCallback(() => dispatch({ type: "released" }), []),
+    split: useCallback(() => dispatch({ type: "split" }), []),
     clear: useCallback(() => dispatch({ type: "cleared" }), []),
   };
 }
@@ -326,15 +353,9 @@ export function figuresOf(answer: Answer): Figures | null {
   return { main: main.value, fine: line, second_turn: turn || null };
 }
 
-/** A reading that was said as one, as it stands in both blanks. */
-export const splitOf = ({ main, fine, meant, second_turn: secondTurn }: Answer) => ({
-  main: main.typed ?? "",
-  fine: fine.typed ?? "",
-  ...{ meant, secondTurn },
-});
-
 /** What was answered of the tool's figures while they were entered. */
-export const answeredOf = ({ fineAs, mainAs }: Entry): Schemas["Answered"] => ({
+export const answeredOf = ({ fineAs, mainAs, numerals }: Entry): Schemas["Answered"] => ({
   fine_as: fineAs,
   main_as: mainAs,
+  numerals,
 });

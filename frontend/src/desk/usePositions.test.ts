@@ -9,6 +9,7 @@ const TYPED = {
   fine: "3",
   fine_as: "line",
   main_as: null,
+  numerals: null,
   second_turn: false,
   meant: "",
 } as const;

@@ -13,7 +13,7 @@ import { post } from "../outbox/useOutbox";
 import { useAtBench, type AtBench } from "../bench/AtBench";
 import { asFields, circumstancesOf, kept, NONE, type Circumstances } from "./circumstances";
 import { openLooks } from "./reopened";
-import { answeredOf, figuresOf, splitOf, useSheetDesk, type Desk } from "./useDesk";
+import { answeredOf, figuresOf, useSheetDesk, type Desk, type Entry } from "./useDesk";
 import { say } from "../voice";
 import { asLooks, usePositions, type Position } from "./usePositions";
 
@@ -96,6 +96,7 @@ export function useRecording(props: Recorded) {
       ...{ main, fine, second_turn: secondTurn, meant },
       fine_as: entry.fineAs ?? instrument.fine_as,
       main_as: entry.mainAs ?? instrument.main_as,
+      numerals: entry.numerals,
     };
   }
   /** Records, or goes on to the next look; the id of a reading that is on its way. */
@@ -103,16 +104,12 @@ export function useRecording(props: Recorded) {
     // Figures that have not been answered yet (a quick hand, a server away) are kept as they were
     // typed; the server tells what they mean when they reach it.
     const typed = isTyped(desk, instrument) && !desk.faulty;
-    if (desk.settled && answer?.whole) {
-      // What was said as one is seen as mark and line before it is recorded.
-      desk.type(splitOf(answer));
-      return null;
-    }
+    if (desk.settled && answer?.whole) return split();
     if (others && desk.away && typed) {
       keepPosition();
       return null;
     }
-    if (others || changing || asked || (!desk.away && mayAsk(instrument))) {
+    if (others || changing || asked || (!desk.away && mayAsk(instrument, entry))) {
       // Enter came before the last figure had been answered: it is done with that answer.
       eager.current = figures;
       return desk.settled ? withAnswer() : null;
@@ -142,7 +139,13 @@ export function useRecording(props: Recorded) {
     eager.current = "";
     if (others) keepPosition();
     else if (changing) change(changing);
-    else if (answer?.read != null && !answer.whole) return send();
+    else if (answer?.whole) return split();
+    else if (answer?.read != null) return send();
+    return null;
+  }
+  /** What was said as one is seen as mark and line before it is recorded. */
+  function split(): null {
+    desk.split();
     return null;
   }
   function change(reading: Reading) {
@@ -193,10 +196,18 @@ function comesTo(answer: Answer | null, more: boolean, { kind, unit }: Instrumen
 const isTyped = ({ entry }: Desk, { kind }: Instrument) =>
   entry.main.trim() !== "" && (kind === "plain" || entry.fine.trim() !== "");
 
-/** Whether figures typed for a tool may have to be asked about: then its answer is waited for. */
-const mayAsk = ({ fine_as: fineAs, main_as: mainAs, lines, ...tool }: Instrument) =>
+/**
+ * Whether figures typed for a tool may have to be asked about, or be a whole reading: then its
+ * answer is waited for.
+ */
+const mayAsk = (
+  { fine_as: fineAs, main_as: mainAs, lines, ...tool }: Instrument,
+  { main, fine }: Entry,
+) =>
   (fineAs === null && lines.numerals_differ) ||
   (mainAs === null && tool.engraved_unit !== tool.unit) ||
+  (tool.kind !== "plain" && fine.trim() === "") ||
+  (tool.kind === "vernier" && /[.,]/.test(main)) ||
   lines.two_turns;
 
 /** Whether there is something to record: a reading, or figures that the server will make one. */

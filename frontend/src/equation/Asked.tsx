@@ -11,7 +11,7 @@ import { say } from "../voice";
 
 const WIDTH = 400;
 /** Where the scales begin, and how high they are, by kind. */
-const HEIGHTS = { vernier: [26, 104], angular: [26, 104], screw: [40, 160], plain: [26, 104] };
+const HEIGHTS = { vernier: [14, 116], angular: [14, 116], screw: [40, 160], plain: [26, 104] };
 
 type Reading = Answer["asked"][number];
 
@@ -25,14 +25,15 @@ interface Props {
 export function Asked({ desk, instrument, ref }: Props) {
   const { answer } = desk;
   if (!answer || !desk.settled || answer.asked.length === 0) return null;
-  const take = ({ meant, fine_as: fineAs, main_as: mainAs, second_turn: secondTurn }: Reading) => {
-    // What the figures stand for is kept with the tool; else this one reading is chosen.
+  const take = ({ meant, second_turn: secondTurn, ...reading }: Reading) => {
+    // What the figures stand for is kept with the tool.
+    const { fine_as: fineAs, main_as: mainAs, numerals } = reading;
     const kept = { ...(fineAs && { fineAs }), ...(mainAs && { mainAs }) };
     const turn = instrument.lines.two_turns ? { secondTurn } : {};
-    desk.type(fineAs || mainAs ? { ...kept, ...turn } : { meant, ...turn });
+    desk.type({ meant, ...kept, ...(numerals && { numerals }), ...turn });
     goOn();
   };
-  const keeps = answer.asked.some((one) => one.fine_as ?? one.main_as);
+  const keeps = answer.asked.some((one) => one.fine_as ?? one.main_as ?? one.numerals);
   const one = answer.asked.length === 1;
   return (
     <div ref={ref} className="asked" role="group" aria-label={say("equation-which-do-you-mean")}>
@@ -59,12 +60,15 @@ export function Asked({ desk, instrument, ref }: Props) {
 
 /** The scales as they stand for one of them, with its line. */
 function Drawn({ instrument, reading }: { instrument: Instrument; reading: Reading }) {
+  const { lines } = instrument;
   const [top, height] = HEIGHTS[instrument.kind] as [number, number];
+  const numbered = { main_step: reading.main_step, main_unit: reading.numerals ?? lines.main_unit };
+  const tool = { ...instrument, lines: { ...lines, ...numbered } };
   return (
     <svg className="strip-drawing" viewBox={`0 ${top} ${WIDTH} ${height}`} aria-hidden>
       <Scales
-        {...{ instrument, position: reading.position, answer: null }}
-        frame={frameAt(instrument.lines, reading.position, WIDTH)}
+        {...{ instrument: tool, position: reading.position, answer: null }}
+        frame={frameAt(lines, reading.position, WIDTH)}
         meeting={[reading.line]}
         narrow
         zeroError={0}

@@ -21,6 +21,7 @@ function desk(some: Partial<Desk> = {}, entry: Partial<Entry> = {}): Desk {
     type: vi.fn(),
     move: vi.fn(),
     release: vi.fn(),
+    split: vi.fn(),
     clear: vi.fn(),
     ...some,
   };

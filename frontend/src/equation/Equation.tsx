@@ -1,5 +1,4 @@
 import {
-  useCallback,
   useEffect,
   useId,
   useImperativeHandle,
@@ -16,7 +15,7 @@ import {
 } from "react";
 
 import type { FineAs, Instrument } from "../api";
-import { splitOf, type Desk } from "../desk/useDesk";
+import type { Desk } from "../desk/useDesk";
 import "./equation.css";
 import { Asked } from "./Asked";
 import { Sentence } from "./Sentence";
@@ -105,14 +104,9 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
     // What was put there for the student is typed over until they type.
     if (over.current && last.current === document.activeElement) last.current?.select();
   }, [entry.fine, entry.main, last]);
-  const typeOver = useCallback(() => {
-    over.current = true;
-  }, []);
-  const split = useSplit(desk, fine, typeOver);
   // The cursor may come back to it only after a dialog has opened.
   const onFocus = ({ target }: FocusEvent<HTMLInputElement>) => {
     if (over.current && target === last.current) target.select();
-    if (target === fine.current) split();
   };
   const typeInto = (blank: "main" | "fine") => (event: ChangeEvent<HTMLInputElement>) => {
     over.current = false;
@@ -224,20 +218,6 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
 
 /** Whether the figures can be several readings. */
 const isAsked = ({ answer, settled }: Desk) => settled && (answer?.asked.length ?? 0) > 0;
-
-/** A reading that was said as one stands in both blanks as soon as the hand goes on to the second. */
-function useSplit(desk: Desk, fine: RefObject<HTMLInputElement | null>, onSplit: () => void) {
-  const { answer, settled, type } = desk;
-  const split = useCallback(() => {
-    if (!settled || !answer?.whole) return;
-    onSplit();
-    type(splitOf(answer));
-  }, [settled, answer, type, onSplit]);
-  useEffect(() => {
-    if (document.activeElement === fine.current) split();
-  }, [split, fine]);
-  return split;
-}
 
 interface FineProps {
   desk: Desk;

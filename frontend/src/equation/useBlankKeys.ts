@@ -47,8 +47,10 @@ export function useBlankKeys(keyed: Keyed) {
         event.preventDefault();
       } else if (event.key === "Enter") {
         event.preventDefault();
-        if (blank === "main" && entry.fine.trim() === "" && fine.current) fine.current.focus();
-        else onEnter();
+        if (blank === "main" && entry.fine.trim() === "" && fine.current) {
+          fine.current.focus();
+          desk.split();
+        } else onEnter();
       } else if (event.key === "Escape") {
         desk.clear();
         main.current?.focus();

@@ -8,7 +8,15 @@ const entry = (id: string): Waiting => ({
   sheet: "s",
   quantity: "q",
   entered: [
-    { main: "6", fine: "3", fine_as: "line", main_as: null, second_turn: false, meant: "" },
+    {
+      main: "6",
+      fine: "3",
+      fine_as: "line",
+      main_as: null,
+      numerals: null,
+      second_turn: false,
+      meant: "",
+    },
   ],
   fields: {},
   refused: "",

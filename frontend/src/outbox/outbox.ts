@@ -1,15 +1,7 @@
-import { ApiError, type FineAs, type MainAs, type Schemas } from "../api";
+import { ApiError, type Schemas } from "../api";
 
 /** Figures as they were typed into the equation. */
-export interface Entered {
-  main: string;
-  fine: string;
-  fine_as: FineAs | null;
-  main_as: MainAs | null;
-  second_turn: boolean | null;
-  /** The reading that was chosen of several; empty where none was. */
-  meant: string;
-}
+export type Entered = Required<Schemas["Entered"]>;
 
 /** A reading on its way to the server: as it was entered, until the server has it. */
 export interface Waiting {

@@ -117,5 +117,6 @@ function typedLooks(entered: Entered[]): Schemas["TypedReading"] {
 
 /** What a pair has beside the looks it names. */
 const NOT_TYPED: Entered = {
-  ...{ main: "", fine: "", fine_as: null, main_as: null, second_turn: null, meant: "" },
+  ...{ main: "", fine: "", fine_as: null, main_as: null, numerals: null },
+  ...{ second_turn: null, meant: "" },
 };

@@ -112,6 +112,7 @@ describe("the tally", () => {
       fine: "2",
       fine_as: "line" as const,
       main_as: null,
+      numerals: null,
       second_turn: false,
       meant: "",
     };

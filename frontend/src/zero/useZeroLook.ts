@@ -64,6 +64,10 @@ export function useZeroLook({ sheet, instrument, quantity, off = null, onClose }
   }
   async function keep(figures = answer && desk.settled ? figuresOf(answer) : null) {
     if (!figures || answer?.reference_fault) return;
+    if (desk.settled && answer?.whole) {
+      desk.split();
+      return;
+    }
     const id = newId();
     try {
       await add.mutateAsync({

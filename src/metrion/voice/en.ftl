@@ -462,6 +462,14 @@ asked-line = { $way ->
     [mark] { " " }past { $mark }
    *[none] { "" }
 }
+asked-other-unit = { $mark }: is the { $kind ->
+    [screw] sleeve
+    [plain] scale
+   *[vernier] beam
+} numbered in { $unit ->
+    [cm] centimetres
+   *[mm] millimetres
+}? { $line }
 
 ## While a reading is entered
 

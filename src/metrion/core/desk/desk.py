@@ -96,6 +96,7 @@ def consider(
         estimates: whether one may read between the finest lines.
         at_zero: whether the zero is looked at.
     """
+    instrument = told.on(instrument)
     told = told.else_by(instrument)
     heard = hear(instrument, main, fine, told, at_zero=at_zero, estimates=estimates)
     turn = heard.indication.second_turn if heard.indication else bool(told.second_turn)

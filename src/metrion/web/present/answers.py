@@ -18,7 +18,7 @@ from metrion.core.desk.zero_desk import nearer_to_a_mark, sides, zero_finding
 from metrion.core.errors import MetrionError
 from metrion.core.facts import Fact, fact
 from metrion.core.instruments.appearance import FineAs
-from metrion.core.instruments.drawing import engraved_text, fine_numerals
+from metrion.core.instruments.drawing import engraved_text, fine_numerals, main_numerals
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.observations import Sort
 from metrion.core.quantity.zero import WrappedZero, ZeroCheck
@@ -49,6 +49,7 @@ def answer_view(
     checks: Sequence[ZeroCheck] = (),
 ) -> AnswerView:
     """Reading, bounds, neighbours and sentences for what was typed or dragged."""
+    instrument = body.told.on(instrument)
     sort = body.sort if isinstance(body, TypedView) else Sort.SINGLE
     answer = _answered(instrument, body, checks if sort is Sort.SINGLE else None)
     paired = _paired(instrument, answer, body)
@@ -163,8 +164,10 @@ def _asked(instrument: Instrument, answer: Answer, body: IndicationView) -> Iter
             position=float(one.reads),
             line=float(one.indication.line),
             second_turn=one.indication.second_turn,
+            main_step=float(main_numerals(told.on(instrument)).step),
             fine_as=told.fine_as if told != asked else None,
             main_as=told.main_as if told != asked else None,
+            numerals=told.numerals if told != asked else None,
         )
 
 

@@ -7,7 +7,7 @@ from typing import Annotated
 
 from marshmallow import validate
 
-from metrion.core.instruments.appearance import FineAs, MainAs
+from metrion.core.instruments.appearance import FineAs, MainAs, PrintedUnit
 from metrion.core.quantity.observations import Arc, Sort
 from metrion.web.schemas.declared import Told
 from metrion.web.schemas.entered import EnteredView
@@ -92,8 +92,9 @@ class OfferView:
 class AskedView:
     """One of the readings that figures can be, where they can be several.
 
-    ``fine_as`` and ``main_as`` are what the tool would have to say for it to be the one; where that
-    is nothing new, ``meant`` says which was chosen.
+    ``fine_as``, ``main_as`` and ``numerals`` are what the tool would have to say for it to be the one; where that
+    is nothing new, ``meant`` says which was chosen. ``main_step`` is what a numeral of the main scale
+    grows by then.
     """
 
     meant: str
@@ -103,8 +104,10 @@ class AskedView:
     position: float
     line: float
     second_turn: bool
+    main_step: float
     fine_as: FineAs | None
     main_as: MainAs | None
+    numerals: PrintedUnit | None
 
 
 @view

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from metrion.core.desk.said.judging import Told
-from metrion.core.instruments.appearance import FineAs, MainAs
+from metrion.core.instruments.appearance import FineAs, MainAs, PrintedUnit
 from metrion.core.json import Record
 from metrion.web.schemas.view import view
 
@@ -14,11 +14,12 @@ class AnsweredView:
 
     fine_as: FineAs | None = None
     main_as: MainAs | None = None
+    numerals: PrintedUnit | None = None
 
     @property
     def as_kept(self) -> Record:
         """As an instrument keeps it."""
-        said = {"fine_as": self.fine_as, "main_as": self.main_as}
+        said = {"fine_as": self.fine_as, "main_as": self.main_as, "numerals": self.numerals}
         return {name: str(value) for name, value in said.items() if value}
 
 
@@ -38,7 +39,7 @@ class EnteredView(AnsweredView):
     @property
     def told(self) -> Told:
         """What was said beside the figures."""
-        return Told(self.fine_as, self.main_as, self.second_turn, self.meant)
+        return Told(self.fine_as, self.main_as, self.second_turn, self.meant, self.numerals)
 
 
 @view
@@ -61,4 +62,5 @@ class TypedReadingView(EnteredView):
         looks = [self, *(look for look in (self.a, self.b, self.a2, self.b2) if look)]
         fine = next((look.fine_as for look in looks if look.fine_as), None)
         main = next((look.main_as for look in looks if look.main_as), None)
-        return AnsweredView(fine, main)
+        numerals = next((look.numerals for look in looks if look.numerals), None)
+        return AnsweredView(fine, main, numerals)

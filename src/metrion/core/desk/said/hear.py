@@ -69,12 +69,12 @@ def hear(
         return Heard(line=_line_alone(reach, fine, told)) if fine else NOTHING_HEARD
     marks = Hearing(reach, told.fine_as).marks(main)
     inside = [mark for mark in marks if reach.within(mark.start)] or marks
-    if instrument.scale.has_fine_scale and not fine and inside:
-        return _heard_mark(instrument, inside, main)
     judged = judge(reach, f"{main} {fine}".strip(), told)
     if judged.verdict is Verdict.ONE:
         [one] = judged.meanings
         return _heard(instrument, one, main, fine, told)
+    if instrument.scale.has_fine_scale and not fine and inside:
+        return _heard_mark(instrument, inside, main)
     if judged.verdict is Verdict.ASK:
         return Heard(
             main=_only(one.indication.main for one in judged.meanings),

@@ -7,8 +7,8 @@ from enum import StrEnum
 
 from metrion.core.desk.said.main_figures import Mark
 from metrion.core.desk.said.meanings import Hearing, Meaning
-from metrion.core.desk.said.reach import Reach
-from metrion.core.instruments.appearance import FineAs, MainAs
+from metrion.core.desk.said.reach import OTHER_UNIT, Reach
+from metrion.core.instruments.appearance import FineAs, MainAs, PrintedUnit
 from metrion.core.instruments.instrument import Instrument
 
 MOST_ASKED = 4
@@ -41,6 +41,7 @@ class Told:
 
     Attributes:
         fine_as, main_as: what figures stand for; None where that was not said.
+        numerals: the unit that the numerals of the main scale turned out to stand for.
         second_turn: whether the thimble is in the second turn past the mark; None if not said.
         meant: the `Meaning.key` that was answered when it was asked about; empty if it was not.
     """
@@ -49,6 +50,13 @@ class Told:
     main_as: MainAs | None = None
     second_turn: bool | None = None
     meant: str = ""
+    numerals: PrintedUnit | None = None
+
+    def on(self, tool: Instrument) -> Instrument:
+        """The tool, numbered in the unit that was answered."""
+        if self.numerals is None:
+            return tool
+        return replace(tool, appearance=replace(tool.appearance, numerals=self.numerals))
 
     def else_by(self, tool: Instrument) -> Told:
         """The same, with what the tool says where nothing else was said."""
@@ -98,7 +106,9 @@ def _judged(reach: Reach, said: str, told: Told) -> Judgement:
 
 
 def settled_by(reach: Reach, said: str, told: Told, meant: Meaning) -> Told:
-    """What the tool would have to say for this to be its one meaning; as told, if nothing does.
+    """What the tool would have to say for this to be its one meaning.
+
+    As told, if nothing does; but for the unit of its numerals, which is said whatever is left.
 
     Args:
         said: what was asked about.
@@ -107,7 +117,11 @@ def settled_by(reach: Reach, said: str, told: Told, meant: Meaning) -> Told:
     """
     fine = next((one for one in FineAs if one in meant.fine_as), None)
     main = next((one for one in MainAs if one == meant.main_way), None)
+    if other := OTHER_UNIT[reach.tool.unit] if meant.main_way == "other-unit" else None:
+        main, told = MainAs.ENGRAVED, replace(told, numerals=other, main_as=MainAs.ENGRAVED)
+        reach = reach.of(told.on(reach.tool))
     for answer in (
+        told,
         replace(told, fine_as=fine),
         replace(told, main_as=main),
         replace(told, fine_as=fine, main_as=main),

@@ -7,14 +7,13 @@ from dataclasses import dataclass, replace
 from fractions import Fraction
 from typing import NamedTuple, TypeVar
 
-from metrion.core.desk.said.reach import Reach
+from metrion.core.desk.said.reach import OTHER_UNIT, Reach
 from metrion.core.desk.said.spelling import Spelled, spelled, spelled_angles, split_figures
 from metrion.core.exact.numbers import finite_decimals
 from metrion.core.instruments.drawing import engraved_unit, main_numerals
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.scales.base import is_multiple
 
-_OTHER = {"mm": "cm", "cm": "mm"}
 
 
 @dataclass(frozen=True)
@@ -64,7 +63,7 @@ def unit_of_way(instrument: Instrument, way: str, typed: str) -> str:
         typed: the unit behind it, if one was.
     """
     units = {"engraved": engraved_unit(instrument), "typed": typed}
-    return units.get(way) or (_OTHER[instrument.unit] if way == "other-unit" else instrument.unit)
+    return units.get(way) or (OTHER_UNIT[instrument.unit] if way == "other-unit" else instrument.unit)
 
 
 _T = TypeVar("_T")
@@ -136,7 +135,7 @@ class MainFigures:
             }
             if not all(more.values()):
                 found = {way: each for way, each in found.items() if not more[way]}
-        other = _OTHER.get(own) if engraved == own else None
+        other = OTHER_UNIT.get(own) if engraved == own else None
         if other and not any(inside.values()):
             found["other-unit"] = [
                 one for one in meant("other-unit", self._reach.per(other)) if within(one)

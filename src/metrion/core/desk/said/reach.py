@@ -8,9 +8,13 @@ from functools import cached_property
 from metrion.core.exact.angles import FULL_CIRCLE
 from metrion.core.exact.numbers import finite_decimals
 from metrion.core.exact.units import parse_unit
+from metrion.core.instruments.appearance import PrintedUnit
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.scales import Indication, ScrewScale, VernierScale
 from metrion.core.scales.base import MOST_UNDECIDED, Undecided
+
+OTHER_UNIT = {"mm": PrintedUnit.CM, "cm": PrintedUnit.MM}
+"""The unit that figures may be in, where they are no reading in that of the tool."""
 
 _DIVISIONS = 1_000
 """How far a tool reaches, in main divisions, where that is not known."""
@@ -28,6 +32,7 @@ class Reach:
         plain: whether it has no fine scale.
         any_number: whether a plain scale may be read between its marks.
         between: whether one may read between two fine lines.
+        at_zero, estimates: whether the zero is looked at, and whether one may read between lines.
         in_order: whether its fine lines are in order, so that they can be counted back.
     """
 
@@ -40,6 +45,11 @@ class Reach:
         self.in_order = tool.scale.estimable()
         self.any_number = self.plain and (at_zero or estimates)
         self.between = estimates and self.in_order
+        self.at_zero, self.estimates = at_zero, estimates
+
+    def of(self, tool: Instrument) -> Reach:
+        """What another tool can read, looked at alike."""
+        return Reach(tool, at_zero=self.at_zero, estimates=self.estimates)
 
     @cached_property
     def bounds(self) -> tuple[Fraction, Fraction]:

@@ -8,6 +8,7 @@ from functools import reduce
 
 from metrion.core.desk.said.judging import Verdict
 from metrion.core.desk.said.meanings import Meaning
+from metrion.core.desk.said.reach import OTHER_UNIT
 from metrion.core.facts import Fact, Figure, Name, fact
 from metrion.core.instruments.drawing import engraved_text, engraved_unit, fine_numerals
 from metrion.core.instruments.instrument import Instrument, Kind
@@ -55,9 +56,24 @@ def meaning_says(instrument: Instrument, meaning: Meaning) -> Fact:
 def asked_says(instrument: Instrument, meaning: Meaning, *, with_mark: bool = True) -> Fact:
     """What one would point at: the fifth line, or the line printed 5.
 
+    Where the numerals would have to be in another unit, it asks whether they are.
+
     Args:
         with_mark: whether the mark has to be told as well.
     """
+    if meaning.main_way != "other-unit":
+        return _pointed_at(instrument, meaning, with_mark=with_mark)
+    main = meaning.indication.main
+    return fact(
+        "asked-other-unit",
+        mark=Figure(f"{instrument.mark_text(main)} {instrument.unit}"),
+        kind=instrument.kind,
+        unit=OTHER_UNIT[instrument.unit],
+        line=_pointed_at(instrument, meaning, with_mark=False),
+    )
+
+
+def _pointed_at(instrument: Instrument, meaning: Meaning, *, with_mark: bool) -> Fact:
     seen = meaning.indication
     unit = "" if instrument.kind is Kind.ANGULAR else f" {engraved_unit(instrument)}"
     mark = Figure(f"{engraved_text(instrument, seen.main)}{unit}")
