@@ -22,23 +22,59 @@ def test_a_mark_is_typed_as_it_is_engraved(page: Page, server: str) -> None:
 
 def test_what_cannot_be_is_answered_with_what_can(page: Page, server: str) -> None:
     open_quantity(page, server)
-    page.keyboard.type("6.4 3")
-    expect(page.get_by_role("alert")).to_contain_text("6.4 is not a mark of Caliper A")
+    page.keyboard.type("6.25 3")
+    expect(page.get_by_role("alert")).to_contain_text("6.25 is not a mark of Caliper A")
     page.get_by_role("button", name="7 mm", exact=True).click()
     expect(page.get_by_label("main reading")).to_have_value("7")
     expect(page.locator(".part-read output")).to_have_text("7.15")
 
 
+def changed_tool(server: str, **changes: object) -> None:
+    """Caliper A of the spare parts, with other things said of it."""
+    _, sheet = asked(server, "/sheets/spare-parts")
+    [version] = [one["version"] for one in sheet["instruments"] if one["id"] == "cal-a"]
+    path = "/sheets/spare-parts/instruments/cal-a"
+    assert asked(server, path, changes, "PATCH", version)[0] == 200
+
+
 def test_figures_that_fit_twice_are_asked_about_once(page: Page, server: str) -> None:
+    changed_tool(server, fine_as=None)
     open_quantity(page, server)
-    page.keyboard.type("6 0.5")
-    expect(page.get_by_role("alert")).to_have_text("0.5 can be two lines.")
-    page.get_by_role("button", name="line 10, printed 5, worth 0.50 mm").click()
-    expect(page.locator(".part-read output")).to_have_text("6.50")
-    page.reload()
-    expect(page.get_by_label("fine part")).to_be_visible()
-    page.keyboard.type("6 0.5")
-    expect(page.locator(".part-read output")).to_have_text("6.50")
+    page.keyboard.type("6 5")
+    page.keyboard.press("Enter")
+    choices = page.get_by_role("group", name="Which do you mean?")
+    expect(choices.get_by_role("button")).to_have_count(2)
+    # Both are drawn, and the cursor waits on the first.
+    expect(choices.locator("svg")).to_have_count(2)
+    expect(choices.get_by_role("button", name="line number 5 6.25 mm")).to_be_focused()
+    expect(page.locator("tr.reading")).to_have_count(3)
+    choices.get_by_role("button", name="the line printed 5 6.50 mm").click()
+    # Enter has been pressed: it goes on with the answer.
+    expect(page.locator("tr.reading").last).to_contain_text("6.50")
+    # What was answered is kept with the tool, and seen over the blank; one step takes both back.
+    expect(page.get_by_label("numeral that meets")).to_be_visible()
+    page.keyboard.type("7 5")
+    expect(page.locator(".part-read output")).to_have_text("7.50")
+    page.keyboard.press("Escape")
+    page.get_by_role("button", name="Undo").click()
+    expect(page.locator("tr.reading")).to_have_count(3)
+    page.keyboard.type("7 5")
+    expect(choices).to_be_visible()
+
+
+def test_a_beam_that_turns_out_numbered_in_centimetres(page: Page, server: str) -> None:
+    open_quantity(page, server)
+    page.keyboard.type("5.1 3")
+    choices = page.get_by_role("group", name="Is it this?")
+    expect(choices).to_contain_text("51 mm: is the beam numbered in centimetres?")
+    choices.get_by_role("button").click()
+    expect(page.locator(".part-read output")).to_have_text("51.15")
+    page.keyboard.press("Enter")
+    expect(page.locator("tr.reading")).to_have_count(4)
+    # The beam is drawn and read in centimetres from now on, unasked.
+    expect(page.locator(".part-main").first).to_contain_text("cm")
+    page.keyboard.type("5.2 4")
+    expect(page.locator(".part-read output")).to_have_text("52.20")
 
 
 def test_lines_that_cannot_be_told_apart_are_kept_as_seen(page: Page, server: str) -> None:
@@ -174,10 +210,11 @@ def test_marks_that_show_early_are_drawn_so(page: Page, server: str) -> None:
 
 def test_what_could_be_meant_is_asked_over_the_key_pad(browser: Browser, server: str) -> None:
     page = browser.new_page(viewport={"width": 390, "height": 844})
+    changed_tool(server, fine_as=None)
     page.goto(f"{server}/sheets/spare-parts/quantities/ferrule")
     pad = page.get_by_role("group", name="key pad")
-    for key in ("6", "Next blank", "0", ".", "5"):
+    for key in ("6", "Next blank", "5"):
         pad.get_by_role("button", name=key, exact=True).click()
-    pad.get_by_role("button", name="line 10, printed 5, worth 0.50 mm").click()
+    pad.get_by_role("button", name="the line printed 5").click()
     expect(page.locator(".part-read output")).to_have_text("6.50")
     page.close()

@@ -153,7 +153,7 @@ def test_a_table_with_other_headings_is_matched_and_taken_in(
     page: Page, server: str, tmp_path: Path
 ) -> None:
     table = tmp_path / "nocks.csv"
-    table.write_bytes("Stelle;Haupt;Strich\r\nlinks;6,5;3\r\nrechts;6;4\r\n".encode("cp1252"))
+    table.write_bytes("Stelle;Haupt;Strich\r\nlinks;6,25;3\r\nrechts;6;4\r\n".encode("cp1252"))
     page.goto(f"{server}/sheets/spare-parts/quantities/spreader")
     page.get_by_role("button", name="More", exact=True).click()
     page.get_by_role("button", name="Readings from a table").click()
@@ -164,8 +164,8 @@ def test_a_table_with_other_headings_is_matched_and_taken_in(
         dialog.get_by_label(f"column {column} holds").click()
         page.locator(".ant-select-dropdown:visible").get_by_title(role, exact=True).click()
         expect(page.locator(".ant-select-dropdown:visible")).to_have_count(0)
-    expect(dialog.get_by_text("row 2, column “Haupt”: 6.5 is not a mark")).to_be_visible()
-    expect(dialog.get_by_label("row 1, column 2")).to_have_value("6,5")
+    expect(dialog.get_by_text("row 2, column “Haupt”: 6.25 is not a mark")).to_be_visible()
+    expect(dialog.get_by_label("row 1, column 2")).to_have_value("6,25")
     table.write_text("Stelle;Haupt;Strich\nlinks;6;3\nrechts;6;4\n")
     page.get_by_label("table file").set_input_files(table)
     # What was chosen holds for the corrected file.
@@ -182,7 +182,7 @@ def test_a_table_on_the_notebook_is_offered_mended_and_taken_in(
     page: Page, server: str, tmp_path: Path
 ) -> None:
     table = tmp_path / "nocks.csv"
-    rows = [*["mouth,8,11"] * 3, "waist,8.5,12", "foot,8,99"]
+    rows = [*["mouth,8,11"] * 3, "waist,8.25,12", "foot,8,99"]
     written = "".join(f'"Ferrule, outside",{row}\n' for row in rows)
     table.write_text(f"quantity,place,main,line\n{written}")
     page.goto(server)

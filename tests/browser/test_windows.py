@@ -81,8 +81,8 @@ def test_the_other_arc_is_chosen_and_found_impossible(page: Page, server: str) -
     page.keyboard.type("341:20 11")
     expect(page.get_by_text("a deflection is never over 90°: the wrong arc was")).to_be_visible()
     page.keyboard.press("Escape")
-    page.keyboard.type("57.12")
-    expect(page.get_by_role("alert")).to_contain_text("57.12 is no mark, neither with minutes")
+    page.keyboard.type("57.123")
+    expect(page.get_by_role("alert")).to_contain_text("57.123 is no mark, neither with minutes")
     page.get_by_role("button", name="57°20′").click()
     expect(page.get_by_label("main reading")).to_have_value("57:20")
 

@@ -34,12 +34,11 @@ export function Asked({ desk, instrument, ref }: Props) {
     goOn();
   };
   const keeps = answer.asked.some((one) => one.fine_as ?? one.main_as ?? one.numerals);
-  const one = answer.asked.length === 1;
+  const question = answer.asked.length === 1 ? "equation-is-it-this" : "equation-which-do-you-mean";
   return (
-    <div ref={ref} className="asked" role="group" aria-label={say("equation-which-do-you-mean")}>
+    <div ref={ref} className="asked" role="group" aria-label={say(question)}>
       <p>
-        <b>{say(one ? "equation-is-it-this" : "equation-which-do-you-mean")}</b>{" "}
-        {keeps && say("equation-asked-once")}
+        <b>{say(question)}</b> {keeps && say("equation-asked-once")}
       </p>
       {answer.asked.map((reading) => (
         <button
