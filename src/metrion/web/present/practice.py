@@ -6,6 +6,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import replace
 
 from metrion.core.desk.said.amiss import main_typed
+from metrion.core.desk.said.meanings import key_of
 from metrion.core.facts import fact
 from metrion.core.practice.apart import Apart
 from metrion.core.practice.diagnosis import Diagnosis
@@ -67,6 +68,7 @@ def _met(found: Exercise, look: Indication) -> AnswerView:
         main=main_typed(tool, look.main),
         fine="" if found.is_plain else str(look.line),
         second_turn=look.second_turn,
+        meant=key_of(look),
         seq=0,
     )
     return answer_view(tool, typed)

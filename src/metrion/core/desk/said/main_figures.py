@@ -15,7 +15,6 @@ from metrion.core.instruments.instrument import Instrument
 from metrion.core.scales.base import is_multiple
 
 
-
 @dataclass(frozen=True)
 class Mark:
     """A main figure that was said.
@@ -63,7 +62,9 @@ def unit_of_way(instrument: Instrument, way: str, typed: str) -> str:
         typed: the unit behind it, if one was.
     """
     units = {"engraved": engraved_unit(instrument), "typed": typed}
-    return units.get(way) or (OTHER_UNIT[instrument.unit] if way == "other-unit" else instrument.unit)
+    return units.get(way) or (
+        OTHER_UNIT[instrument.unit] if way == "other-unit" else instrument.unit
+    )
 
 
 _T = TypeVar("_T")
