@@ -324,6 +324,7 @@ def report(
     The exit status is 2 if the file, or that of the words, has faults.
     """
     from metrion.core.logbook import reduce_logbook
+    from metrion.core.numbered import numbered_logbook
     from metrion.formats.handed_in import handed_in
     from metrion.formats.logbook import parse_logbook
     from metrion.formats.strict_json import read_json
@@ -342,7 +343,8 @@ def report(
         refuse_file(refused)
     speaker = Speaker.of(Numbers(DecimalSign(decimal)), own)
     assert isinstance(document, dict)
-    made = handed_in(reduce_logbook(logbook), document, speaker, length=Length(length))
+    results = reduce_logbook(numbered_logbook(logbook))
+    made = handed_in(results, document, speaker, length=Length(length))
     write_file(to, written_as(made, form))
 
 

@@ -205,7 +205,7 @@ const mayAsk = (
   { main, fine }: Entry,
 ) =>
   (fineAs === null && lines.numerals_differ) ||
-  (mainAs === null && tool.engraved_unit !== tool.unit) ||
+  (mainAs === null && tool.engraved_unit !== tool.kept_unit) ||
   (tool.kind !== "plain" && fine.trim() === "") ||
   (tool.kind === "vernier" && /[.,]/.test(main)) ||
   lines.two_turns;

@@ -49,6 +49,7 @@ export const CALIPER: Instrument = {
   derivation: [],
   notes: [],
   engraved_unit: "mm",
+  kept_unit: "mm",
   example_main: "6",
   example_fine: "3",
   below_main: "-1",

@@ -35,7 +35,7 @@ export function ChangeZero({ sheet, instrument, check }: Props) {
         <Input
           value={reference}
           inputMode="decimal"
-          suffix={instrument.unit}
+          suffix={instrument.kept_unit}
           onChange={(event) => setReference(event.target.value)}
         />
       </label>

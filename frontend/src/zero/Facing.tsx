@@ -49,7 +49,7 @@ export function Facing(props: Props) {
           status={fault ? "error" : ""}
           onChange={(event) => props.setReference(event.target.value)}
         />
-        {instrument.unit}
+        {instrument.kept_unit}
       </label>
       <span className="quiet">{fault || say(howTo(instrument, face, apart))}</span>
       {instrument.kind === "screw" && <MarksEarly {...props} />}

@@ -101,7 +101,7 @@ class _Row:
         read = Cell(self._value(instrument.reading(indication)))
         main = Cell(
             self.figure(instrument.mark_text(indication.main)),
-            self._changed(before[0], instrument.main_text(indication.main)),
+            self._changed(main_words(instrument, before[0]), instrument.mark_text(indication.main)),
         )
         if not instrument.scale.has_fine_scale:
             return [main, Cell(""), Cell(""), read]

@@ -2,12 +2,8 @@
 
 from __future__ import annotations
 
-from contextlib import suppress
-
-from metrion.core.errors import NotAnAngle
-from metrion.core.exact.angles import parse_angle
 from metrion.core.facts import Fact, Name, fact
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.review import Flag, Settlement, settled
 
@@ -22,7 +18,5 @@ def what_became(flag: Flag, measurement: Measurement) -> Fact:
 
 def main_words(instrument: Instrument, main: str) -> str:
     """A main reading of a file as the rows show it; one that was written otherwise as it is."""
-    if instrument.kind is Kind.ANGULAR:
-        with suppress(NotAnAngle):
-            return instrument.mark_text(parse_angle(main))
-    return main
+    found = instrument.main_of(main)
+    return main if found is None else instrument.mark_text(found)

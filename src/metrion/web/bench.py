@@ -143,7 +143,7 @@ def _quantity_record(given: BeginView) -> Record:
 @blueprint.response(200, schema_of(RevealedView))
 def revealed(sheet: str, key: str) -> RevealedView:
     """A result beside the truth, and what each habit cost. 422 if there is nothing to reveal."""
-    result = reduce_measurement(notebook().sheet(sheet).quantity(key))
+    result = reduce_measurement(notebook().sheet(sheet).kept_quantity(key))
     found = reveal(luck_of, result)
     if found is None:
         refuse(422, "bench-nothing-to-reveal")

@@ -22,13 +22,13 @@ def look(body: TypedView, sheet: str) -> AnswerView:
     """
     worked = notebook().sheet(sheet)
     instrument = _instrument(worked, body.instrument)
-    logbook = worked.results.logbook
+    logbook = worked.whole.logbook
     checks = [check for check in logbook.zero_checks if check.id in body.zero]
     return answer_view(instrument, body, checks)
 
 
 def _instrument(worked: Worked, key: str) -> Instrument:
-    for instrument in worked.results.logbook.instruments:
+    for instrument in worked.whole.logbook.instruments:
         if instrument.id == key:
             return instrument
     raise NotHere("instrument", key)

@@ -42,7 +42,7 @@ def leave(left: LeftView) -> SheetChangeView:
     nothing is stored then.
     """
     sheet, key = _open(left)
-    found = notebook().sheet(sheet).quantity(key)
+    found = notebook().sheet(sheet).kept_quantity(key)
     if found.intended is not Sort.SINGLE:
         refuse(422, "door-not-pairs")
     at = datetime.now(UTC).isoformat(timespec="seconds")

@@ -331,7 +331,7 @@ def add_reading(told: Told, sheet: str) -> SheetChangeView:
     """
     figures: Record = {}
     if told.typed:
-        figures = understood(notebook().sheet(sheet).quantity(told.quantity), told.typed)
+        figures = understood(notebook().sheet(sheet).kept_quantity(told.quantity), told.typed)
     return _add(sheet, OBSERVATIONS, told, {**figures, "at": _now()})
 
 

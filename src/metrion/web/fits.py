@@ -46,7 +46,7 @@ def fitting() -> list[FitView]:
 def _quantities(session: Session, sheet: Sheet) -> list[tuple[Worked, Measurement]]:
     with suppress(Damaged), contained():
         worked = notebook().worked(session, sheet)
-        return [(worked, one) for one in worked.results.logbook.measurements]
+        return [(worked, one) for one in worked.whole.logbook.measurements]
     return []
 
 

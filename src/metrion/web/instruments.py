@@ -9,6 +9,7 @@ from metrion.core.exact.numbers import to_text
 from metrion.core.exact.rounding import to_figures
 from metrion.core.instruments.in_unit import in_unit
 from metrion.core.instruments.instrument import Instrument, LengthUnit
+from metrion.core.instruments.numbered import numbered
 from metrion.core.instruments.pitch import PitchTrial, find_pitch
 from metrion.core.json import Record
 from metrion.core.scales import Pattern, VernierScale
@@ -21,6 +22,7 @@ from metrion.web.schemas import (
     DescriptionView,
     DraftIndicationView,
     InstrumentFields,
+    InstrumentView,
     InUnitView,
     PatternView,
     PitchSheetView,
@@ -40,6 +42,11 @@ def _drafted(given: Record) -> tuple[Instrument, Kept]:
     return read_drawn_instrument(record), Kept("draft", record, 0, 0)
 
 
+def _described(given: Record) -> InstrumentView:
+    instrument, entry = _drafted(given)
+    return instrument_view(numbered(instrument), entry)
+
+
 @blueprint.get("/shelf")
 @blueprint.response(200, schema_of(PatternView)(many=True))
 def shelf() -> list[PatternView]:
@@ -50,7 +57,7 @@ def shelf() -> list[PatternView]:
             title=title,
             description=speaker().text(f"shelf-{pattern.id}.description"),
             record=pattern.record,
-            instrument=instrument_view(*_drafted({"name": title, **pattern.record})),
+            instrument=_described({"name": title, **pattern.record}),
         )
         for pattern in SHELF
         for title in (speaker().text(f"shelf-{pattern.id}"),)
@@ -65,11 +72,11 @@ def describe(told: Told) -> DescriptionView:
 
     A useless fine scale is no fault here: it is drawn, and said to be useless.
     """
-    instrument, entry = _drafted(told.given)
+    instrument = numbered(_drafted(told.given)[0])
     scale = instrument.scale
     return widened(
         DescriptionView,
-        instrument_view(instrument, entry),
+        _described(told.given),
         useless=isinstance(scale, VernierScale) and scale.pattern is Pattern.USELESS,
         slide=slide_view(instrument),
     )

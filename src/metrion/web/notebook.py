@@ -12,7 +12,7 @@ from sqlalchemy import select
 from sqlalchemy.orm import Session
 
 from metrion.core.json import Json, Record, records_in, text_in
-from metrion.core.logbook import Results
+from metrion.core.logbook import Logbook, Results
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.uncertainty.conventions import Convention
 from metrion.formats.faults import Refused
@@ -46,7 +46,7 @@ class Worked:
         changed_at: when it was last changed, ISO 8601 in UTC.
         extra: fields of its logbook that are kept for the record only.
         whole: its entries, its document, and the logbook read from it.
-        worked_out: what that comes to.
+        worked_out: what that comes to, told in the units that its tools are numbered in.
         undo, redo: what undo and redo would do next; None for nothing.
     """
 
@@ -71,11 +71,19 @@ class Worked:
         return self.worked_out.results
 
     def quantity(self, key: str) -> Measurement:
-        """The quantity with this id. Raises `NotHere`."""
-        for measurement in self.results.logbook.measurements:
-            if measurement.id == key:
-                return measurement
-        raise NotHere("quantity", key)
+        """The quantity with this id, as it is shown. Raises `NotHere`."""
+        return quantity_in(self.results.logbook, key)
+
+    def kept_quantity(self, key: str) -> Measurement:
+        """The quantity with this id, in the unit of its logbook. Raises `NotHere`."""
+        return quantity_in(self.whole.logbook, key)
+
+
+def quantity_in(logbook: Logbook, key: str) -> Measurement:
+    for measurement in logbook.measurements:
+        if measurement.id == key:
+            return measurement
+    raise NotHere("quantity", key)
 
 
 @dataclass(frozen=True)

@@ -15,6 +15,7 @@ from typing import Generic, TypeVar
 
 from metrion.core.json import Record, records_in, text_in
 from metrion.core.logbook import Logbook, Results, Reviewed, reviewed
+from metrion.core.numbered import numbered_logbook
 from metrion.core.quantity.derived import reduce_derived
 from metrion.core.quantity.measurements import Measurement
 from metrion.formats.strict_json import write_json
@@ -71,12 +72,13 @@ class WorkedOut:
 
 
 def worked_out(logbook: Logbook, document: Record, before: WorkedOut | None = None) -> WorkedOut:
-    """Everything in a logbook worked out.
+    """Everything in a logbook worked out, in the units that its tools are numbered in.
 
     Args:
         document: what the logbook was read from.
         before: what an earlier state of it came to: values that are the same objects stand.
     """
+    logbook = numbered_logbook(logbook)
     known = _by_identity(before) if before else {}
     records = _Records(document)
     hashes, measured = [], []

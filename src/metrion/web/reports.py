@@ -8,6 +8,7 @@ from datetime import UTC, datetime
 from flask import Response
 from openpyxl import Workbook
 
+from metrion.core.logbook import Logbook
 from metrion.core.quantity.measurements import Measurement
 from metrion.formats.archive import file_name
 from metrion.formats.handed_in import handed_in
@@ -26,7 +27,7 @@ from metrion.store.pictures import find_pictures
 from metrion.store.sheets import find_sheet
 from metrion.web.bodies import Blueprint
 from metrion.web.damage import contained
-from metrion.web.notebook import Worked, notebook
+from metrion.web.notebook import Worked, notebook, quantity_in
 from metrion.web.schemas import WantedView, schema_of
 
 blueprint = Blueprint("reports", __name__, url_prefix="/api/sheets/<sheet>")
@@ -56,12 +57,9 @@ def _report(sheet: str, wanted: WantedView, *, carries: bool = False) -> tuple[R
     return report, worked
 
 
-def _chosen(worked: Worked, quantity: str | None) -> list[Measurement]:
-    return (
-        list(worked.results.logbook.measurements)
-        if quantity is None
-        else [worked.quantity(quantity)]
-    )
+def _chosen(logbook: Logbook, quantity: str | None) -> list[Measurement]:
+    """One quantity, or all. 404 if it is not here."""
+    return list(logbook.measurements) if quantity is None else [quantity_in(logbook, quantity)]
 
 
 def _saved(content: str | bytes, kind: str, name: str) -> Response:
@@ -131,7 +129,7 @@ def _written(
 def table(wanted: WantedView, sheet: str) -> Response:
     """Every observation as CSV."""
     worked = notebook().sheet(sheet)
-    content = observation_table(_chosen(worked, wanted.quantity))
+    content = observation_table(_chosen(worked.whole.logbook, wanted.quantity))
     return _saved(content, "text/csv", f"{file_name(worked.title)}.csv")
 
 
@@ -142,7 +140,7 @@ def table(wanted: WantedView, sheet: str) -> Response:
 def table_for_people(wanted: WantedView, sheet: str) -> Response:
     """Every observation as CSV in the words and numbers of who reads; not made to come in again."""
     worked = notebook().sheet(sheet)
-    content = table_to_read(_chosen(worked, wanted.quantity), notebook().speaker())
+    content = table_to_read(_chosen(worked.results.logbook, wanted.quantity), notebook().speaker())
     return _saved(content, "text/csv", f"{file_name(worked.title)}-to-read.csv")
 
 

@@ -28,6 +28,11 @@ def _caliper(lines: int, span: int, **more: Json) -> CommonPattern:
     return CommonPattern(f"caliper-{lines}-{span}", record)
 
 
+def _numbered_in_cm(lines: int, span: int) -> CommonPattern:
+    pattern = _caliper(lines, span, numerals="cm")
+    return CommonPattern(f"{pattern.id}-cm", pattern.record)
+
+
 def _screw(key: str, **more: Json) -> CommonPattern:
     record: Record = {"kind": "screw", "unit": "mm", "range": ["0", "25"], **more}
     return CommonPattern(key, record)
@@ -48,10 +53,13 @@ def _plain(key: str, **more: Json) -> CommonPattern:
 
 SHELF = (
     _caliper(10, 9),
+    _numbered_in_cm(10, 9),
     _caliper(10, 19),
     _caliper(20, 19),
+    _numbered_in_cm(20, 19),
     _caliper(20, 39),
     _caliper(50, 49),
+    _numbered_in_cm(50, 49),
     _caliper(25, 24, unit="in", main_division="0.025", range=["0", "6"]),
     _caliper(10, 11),
     _screw("screw-half", pitch="0.5", fine_divisions=50, main_division="0.5"),

@@ -104,7 +104,7 @@ def _columns(table: ReadingsTable, given: ColumnsView, found: Measurement) -> li
 @blueprint.response(200, schema_of(TableView))
 def preview(given: ColumnsView, sheet: str, key: str) -> TableView:
     """How a table would be read. Nothing is stored. 422 if it is no table."""
-    found = notebook().sheet(sheet).quantity(key)
+    found = notebook().sheet(sheet).kept_quantity(key)
     read = _read(found, given)
     return TableView(
         header=list(read.table.header),
@@ -135,7 +135,7 @@ def take_table(given: ColumnsView, sheet: str, key: str) -> SheetChangeView:
 
     422 with the faults, and nothing stored; where only good rows are wanted, if there are none.
     """
-    read = _read(notebook().sheet(sheet).quantity(key), given)
+    read = _read(notebook().sheet(sheet).kept_quantity(key), given)
     if read.faults and not (given.good_only and read.fit_to_take):
         raise Refused(read.faults)
     at = datetime.now(UTC).isoformat(timespec="seconds")

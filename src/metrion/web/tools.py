@@ -7,6 +7,7 @@ from contextlib import suppress
 
 from flask.views import MethodView
 
+from metrion.core.instruments.numbered import numbered
 from metrion.formats.logbook import read_drawn_instrument
 from metrion.store import Damaged
 from metrion.store.models import ToolRow
@@ -27,7 +28,7 @@ blueprint = Blueprint("tools", __name__, url_prefix="/api/tools")
 def _view(row: ToolRow) -> ToolView:
     entry = Kept(row.id, row.record, row.position, row.version)
     instrument = read_drawn_instrument(row.record, kept=True)
-    return widened(ToolView, instrument_view(instrument, entry))
+    return widened(ToolView, instrument_view(numbered(instrument), entry))
 
 
 def _shown(rows: Iterable[ToolRow]) -> Iterator[ToolView]:

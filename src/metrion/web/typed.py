@@ -36,8 +36,8 @@ def understood(measurement: Measurement, typed: TypedReadingView) -> Record:
         )
         place = child("/typed", name) if name else "/typed"
         faults += _faults(instrument, entered, answer, place)
-        if answer.indication is not None:
-            indications.append(answer.indication)
+        if answer.heard.indication is not None:
+            indications.append(answer.heard.indication)
     if faults:
         raise Refused(faults)
     return observation_record(instrument, indications)
@@ -54,6 +54,6 @@ def _faults(
     found = {name: fact("sentence", phrase=one) for name, one in wrong.items() if one}
     if not entered.main.strip():
         found["main"] = fact("main-missing")
-    if instrument.scale.has_fine_scale and not entered.fine.strip() and not answer.indication:
+    if instrument.scale.has_fine_scale and not entered.fine.strip() and not answer.heard.indication:
         found.setdefault("fine", fact("line-missing"))
     return [Fault(child(place, name), fault) for name, fault in found.items()]

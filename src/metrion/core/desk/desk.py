@@ -18,6 +18,8 @@ from metrion.core.exact.numbers import to_text
 from metrion.core.facts import Argument, Fact, Figure, Name, fact
 from metrion.core.instruments.drawing import engraved_text, fine_numerals
 from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.numbered import numbered, numbered_per
+from metrion.core.numbered import numbered_checks
 from metrion.core.quantity.zero import ZeroCheck, zero_error
 from metrion.core.scales import Indication, Line, VernierScale
 from metrion.core.scales.base import Undecided
@@ -42,7 +44,9 @@ class Neighbour:
 
 @dataclass(frozen=True)
 class Answer:
-    """What the desk knows of an entry, complete or not. Lengths in the unit of the instrument.
+    """What the desk knows of an entry, complete or not.
+
+    Lengths are in the unit that the tool is numbered in; what was heard is in that of its logbook.
 
     Attributes:
         main: the main reading, if there is a valid one.
@@ -98,13 +102,16 @@ def consider(
     """
     instrument = told.on(instrument)
     told = told.else_by(instrument)
+    tool, per = numbered(instrument), numbered_per(instrument)
     heard = hear(instrument, main, fine, told, at_zero=at_zero, estimates=estimates)
     turn = heard.indication.second_turn if heard.indication else bool(told.second_turn)
     line = heard.line
     if not instrument.scale.has_fine_scale:
         line = 0 if main.strip() and heard.main is not None else None
     whole = heard.indication is not None or not heard.asked
-    answer = _answer(instrument, heard.main, line, turn, checks, whole=whole)
+    at = None if heard.main is None else heard.main * per
+    shown = None if checks is None else numbered_checks(instrument, checks)
+    answer = _answer(tool, at, line, turn, shown, whole=whole)
     return replace(answer, heard=heard, sentences=(*heard.says, *answer.sentences))
 
 
@@ -112,8 +119,10 @@ def consider_position(
     instrument: Instrument, position: Fraction, checks: Sequence[ZeroCheck] | None = ()
 ) -> Answer:
     """Answer a fine zero that was put at ``position``: the nearest reading the scale can show."""
-    indication = instrument.scale.nearest(position)
-    return _answer(instrument, indication.main, indication.line, indication.second_turn, checks)
+    tool = numbered(instrument)
+    seen = tool.scale.nearest(position)
+    shown = None if checks is None else numbered_checks(instrument, checks)
+    return _answer(tool, seen.main, seen.line, seen.second_turn, shown)
 
 
 def _answer(

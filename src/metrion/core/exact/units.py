@@ -133,6 +133,15 @@ def parse_unit(text: str) -> Unit:
     return Unit(text, factor, dimension, exponents)
 
 
+def unit_ratio(of: str, unit: str) -> Fraction:
+    """What one of the first unit of length is in the second.
+
+    >>> unit_ratio("mm", "cm")
+    Fraction(1, 10)
+    """
+    return Fraction(parse_unit(of).factor) / Fraction(parse_unit(unit).factor)
+
+
 def _unit_text(powers: Mapping[str, int]) -> str:
     kept = [(name, power) for name, power in powers.items() if power]
     return "*".join(name if power == 1 else f"{name}**{power}" for name, power in kept) or "1"

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 
 from metrion.core.exact.numbers import to_text
-from metrion.core.exact.units import parse_unit
+from metrion.core.exact.units import unit_ratio
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.scales import Indication, VernierScale
 from metrion.core.scales.numerals import Numerals, usual_numerals
@@ -68,8 +68,7 @@ def engraved_text(instrument: Instrument, main: Fraction) -> str:
     """A mark as it is engraved: 5.2 on a beam numbered in centimetres, for 52 mm."""
     if instrument.kind is Kind.ANGULAR:
         return instrument.mark_text(main)
-    per = Fraction(parse_unit(engraved_unit(instrument)).factor)
-    return to_text(main * Fraction(parse_unit(instrument.unit).factor) / per)
+    return to_text(main * unit_ratio(instrument.unit, engraved_unit(instrument)))
 
 
 def line_places(instrument: Instrument) -> list[Fraction]:

@@ -6,7 +6,7 @@ from fractions import Fraction
 
 from metrion.core.errors import NotExact
 from metrion.core.exact.numbers import finite_decimals, parse_exact, to_text
-from metrion.core.exact.units import parse_unit
+from metrion.core.exact.units import unit_ratio
 from metrion.core.instruments.instrument import LengthUnit
 from metrion.core.json import Json, Record
 
@@ -22,7 +22,7 @@ def in_unit(record: Record, unit: LengthUnit) -> Record:
     was = record.get("unit")
     if was not in set(LengthUnit):
         return {**record, "unit": unit.value}
-    factor = Fraction(parse_unit(str(was)).factor) / Fraction(parse_unit(unit).factor)
+    factor = unit_ratio(str(was), unit)
     ends = record.get("range")
     return {
         **record,

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from contextlib import suppress
 from enum import StrEnum
 from fractions import Fraction
 from functools import cached_property
@@ -22,9 +23,18 @@ from metrion.core.declared import (
     entry,
     rest,
 )
-from metrion.core.errors import NoSuchLine, NotAMark, NotEstimable, NotUndecided, NoWholeSeconds
-from metrion.core.exact.angles import angle_text, degrees_and_minutes
-from metrion.core.exact.numbers import finite_decimals, fixed, to_text
+from metrion.core.errors import (
+    NoSuchLine,
+    NotAMark,
+    NotAnAngle,
+    NotEstimable,
+    NotExact,
+    NotUndecided,
+    NoWholeSeconds,
+)
+from metrion.core.exact.angles import angle_text, degrees_and_minutes, parse_angle
+from metrion.core.exact.numbers import finite_decimals, fixed, parse_exact, to_text
+from metrion.core.exact.units import unit_ratio
 from metrion.core.facts import Name, fact
 from metrion.core.formula.expression import Expression, Part, angle
 from metrion.core.instruments.appearance import Appearance
@@ -90,6 +100,7 @@ class Instrument:
         number: what is engraved on it to tell it from its like; for the record only.
         appearance: what it looks like; for the record only.
         rest: what else its entry has.
+        kept_unit: the unit of its logbook, where it is told in that of its numerals.
     """
 
     id: str = declared(Id())
@@ -106,6 +117,7 @@ class Instrument:
     number: str = declared(Text(), default="", for_the_record=True)
     appearance: Appearance = declared(Inline(Appearance), default=Appearance())
     rest: Rest = rest(default=NOTHING)
+    kept_unit: str = ""
 
     @property
     def least_count(self) -> Fraction:
@@ -134,8 +146,20 @@ class Instrument:
         return f"{self.value_text(value)} {self.unit}"
 
     def main_text(self, main: Fraction) -> str:
-        """A main reading as this instrument's files and marks write it."""
-        return angle_text(main) if self.kind is Kind.ANGULAR else to_text(main)
+        """A main reading as a logbook keeps it."""
+        if self.kind is Kind.ANGULAR:
+            return angle_text(main)
+        return to_text(main * unit_ratio(self.unit, self.kept_unit or self.unit))
+
+    def main_of(self, text: str) -> Fraction | None:
+        """The main reading that a logbook keeps so; None where it was written otherwise."""
+        if self.kind is Kind.ANGULAR:
+            with suppress(NotAnAngle):
+                return parse_angle(text)
+            return None
+        with suppress(NotExact):
+            return parse_exact(text) * unit_ratio(self.kept_unit or self.unit, self.unit)
+        return None
 
     def check_marks(self) -> None:
         """Raise `NoWholeSeconds` if an angle cannot be written for each of its marks."""

@@ -9,7 +9,7 @@ from fractions import Fraction
 from metrion.core.desk.typed import plainly_typed, typed_number
 from metrion.core.errors import MetrionError
 from metrion.core.exact.angles import parse_angle
-from metrion.core.exact.units import parse_unit
+from metrion.core.exact.units import unit_ratio
 from metrion.core.practice.exercise import Exercise, Question
 
 _LENGTH = re.compile(r"(.*?)\s*(mm|cm|m|um|µm|μm|in|inch|inches|\"|″)?", re.DOTALL)
@@ -69,7 +69,7 @@ def _length(exercise: Exercise, plain: str) -> Given | None:
     own = exercise.instrument.unit
     unit = _UNITS.get(match[2] or own, match[2] or own)
     if unit != own:
-        worth = Fraction(parse_unit(unit).factor) / Fraction(parse_unit(own).factor)
+        worth = unit_ratio(unit, own)
         value *= worth
         # Decimals move with the point: 0.630 cm has those of 6.30 mm.
         moved = {Fraction(10) ** places: places for places in range(-6, 7)}.get(worth, 0)

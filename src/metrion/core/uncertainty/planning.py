@@ -9,7 +9,7 @@ from fractions import Fraction
 from math import ceil
 
 from metrion.core.exact.rounding import to_figures
-from metrion.core.exact.units import parse_unit
+from metrion.core.exact.units import parse_unit, unit_ratio
 from metrion.core.facts import Amount, Fact, Figure, fact
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.scales.base import LEAST_COUNT
@@ -97,7 +97,7 @@ def _length(instrument: Instrument) -> Fraction:
 
 def in_its_unit(wish: Wish, instrument: Instrument) -> Fraction:
     """What the unit of a wish is worth in the unit of a tool."""
-    return Fraction(parse_unit(wish.unit).factor) / Fraction(parse_unit(instrument.unit).factor)
+    return unit_ratio(wish.unit, instrument.unit)
 
 
 def _plan(wish: Wish, instrument: Instrument) -> Plan:

@@ -16,10 +16,12 @@ from metrion.core.desk.said.words import asked_says, meaning_says
 from metrion.core.desk.typed import Offer, typed_number
 from metrion.core.desk.zero_desk import nearer_to_a_mark, sides, zero_finding
 from metrion.core.errors import MetrionError
+from metrion.core.exact.units import unit_ratio
 from metrion.core.facts import Fact, fact
 from metrion.core.instruments.appearance import FineAs
 from metrion.core.instruments.drawing import engraved_text, fine_numerals, main_numerals
 from metrion.core.instruments.instrument import Instrument
+from metrion.core.instruments.numbered import numbered, numbered_per
 from metrion.core.quantity.observations import Sort
 from metrion.core.quantity.zero import WrappedZero, ZeroCheck
 from metrion.core.scales import Indication
@@ -48,16 +50,22 @@ def answer_view(
     body: IndicationView,
     checks: Sequence[ZeroCheck] = (),
 ) -> AnswerView:
-    """Reading, bounds, neighbours and sentences for what was typed or dragged."""
-    instrument = body.told.on(instrument)
+    """Reading, bounds, neighbours and sentences for what was typed or dragged.
+
+    Args:
+        instrument: as its logbook has it, like the checks; the answer is in the unit of its
+            numerals.
+    """
+    kept = body.told.on(instrument)
+    instrument = numbered(kept)
     sort = body.sort if isinstance(body, TypedView) else Sort.SINGLE
-    answer = _answered(instrument, body, checks if sort is Sort.SINGLE else None)
-    paired = _paired(instrument, answer, body)
+    answer = _answered(kept, body, checks if sort is Sort.SINGLE else None)
+    paired = _paired(kept, answer, body)
     position = answer.main if answer.read is None else answer.read
     finding, reference_fault = _finding(instrument, answer, body.reference)
     return AnswerView(
         seq=body.seq,
-        asked=list(_asked(instrument, answer, body)),
+        asked=list(_asked(kept, answer, body)),
         meant=key_of(answer.indication) if answer.indication else "",
         whole=answer.heard.whole,
         main=FigureView(
@@ -118,7 +126,8 @@ def _paired(instrument: Instrument, answer: Answer, body: IndicationView) -> Pai
     ]
     if len(indications) != len(earlier) + 1:
         return None
-    return pairing(instrument, indications, body.sort, body.arc, halved=body.halved)
+    tool = numbered(instrument)
+    return pairing(tool, indications, body.sort, body.arc, halved=body.halved)
 
 
 def _answered(
@@ -154,14 +163,15 @@ def _asked(instrument: Instrument, answer: Answer, body: IndicationView) -> Iter
     said = f"{body.main.strip()} {body.fine.strip()}".strip()
     asked = body.told.else_by(instrument)
     several = len({one.indication.main for one in answer.heard.asked}) > 1
+    tool, per = numbered(instrument), numbered_per(instrument)
     for one in answer.heard.asked:
         told = settled_by(reach, said, asked, one)
         yield AskedView(
             meant=one.key,
             words=say(asked_says(instrument, one, with_mark=several)),
             says=say(meaning_says(instrument, one)),
-            read=shown(instrument.value_text(one.reads)),
-            position=float(one.reads),
+            read=shown(tool.value_text(one.reads * per)),
+            position=float(one.reads * per),
             line=float(one.indication.line),
             second_turn=one.indication.second_turn,
             main_step=float(main_numerals(told.on(instrument)).step),
@@ -218,6 +228,7 @@ def _finding(
         return None, say(fact("sentence", phrase=fact("setting-piece-negative")))
     if answer.indication is None:
         return None, ""
+    reference *= unit_ratio(instrument.kept_unit or instrument.unit, instrument.unit)
     found = zero_finding(instrument, answer.indication, reference)
     view = ZeroFindingView(
         error=float(found.error),

@@ -92,9 +92,9 @@ class OfferView:
 class AskedView:
     """One of the readings that figures can be, where they can be several.
 
-    ``fine_as``, ``main_as`` and ``numerals`` are what the tool would have to say for it to be the one; where that
-    is nothing new, ``meant`` says which was chosen. ``main_step`` is what a numeral of the main scale
-    grows by then.
+    ``fine_as``, ``main_as`` and ``numerals`` are what the tool would have to say for it to be the
+    one; where that is nothing new, ``meant`` says which was chosen. ``main_step`` is what a numeral
+    of the main scale grows by then.
     """
 
     meant: str

@@ -80,13 +80,17 @@ class AppearanceView:
 
 @view
 class InstrumentView:
-    """An instrument, its least count and its lines."""
+    """An instrument, its least count and its lines, in the unit that it is numbered in.
+
+    ``kept_unit`` is that of its description, in which setting pieces are given.
+    """
 
     id: str
     version: int
     name: str
     kind: Kind
     unit: str
+    kept_unit: str
     main_division: str
     fine_divisions: int
     span: int | None

@@ -20,11 +20,12 @@ from metrion.core.errors import (
 )
 from metrion.core.exact.bounds import check_length
 from metrion.core.exact.numbers import to_text
-from metrion.core.exact.units import parse_unit
+from metrion.core.exact.units import unit_ratio
 from metrion.core.facts import Fact, Figure, Name, fact
 from metrion.core.instruments.appearance import FineAs, MainAs
 from metrion.core.instruments.drawing import engraved_text, engraved_unit, fine_numerals
 from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.numbered import engraved_worth
 from metrion.core.scales import Indication, Line, VernierScale
 from metrion.core.scales.base import Undecided
 
@@ -70,10 +71,12 @@ def _angle_amiss(instrument: Instrument, said: str) -> Amiss:
 
 
 def _no_mark(instrument: Instrument, value: Fraction) -> Fact:
-    division = to_text(instrument.scale.main_division)
-    unit = "′" if instrument.kind is Kind.ANGULAR else f" {instrument.unit}"
-    shown = instrument.mark_text(value)
-    return NotAMark(shown, instrument.name, f"{division}{unit}").says
+    division = instrument.scale.main_division
+    if instrument.kind is Kind.ANGULAR:
+        apart = f"{to_text(division)}′"
+    else:
+        apart = f"{engraved_text(instrument, division)} {engraved_unit(instrument)}"
+    return NotAMark(engraved_text(instrument, value), instrument.name, apart).says
 
 
 def _around(instrument: Instrument, value: Fraction) -> list[Fraction]:
@@ -177,7 +180,7 @@ def _of_worth(instrument: Instrument, worth: Fraction | None) -> Fraction | None
 
 
 def _per(instrument: Instrument, unit: str) -> Fraction:
-    return Fraction(parse_unit(unit).factor) / Fraction(parse_unit(instrument.unit).factor)
+    return unit_ratio(unit, instrument.unit)
 
 
 def _worth(instrument: Instrument, line: Line) -> Fraction:
@@ -204,7 +207,7 @@ def _beside(
         return
     for line in sorted({floor(near), ceil(near)}):
         if instrument.scale.has_line(line):
-            worth = Figure(instrument.with_unit(_worth(instrument, line)))
+            worth = Figure(engraved_worth(instrument, _worth(instrument, line)))
             numeral = Figure(fine_numerals(instrument).text(line))
             told = fact("offer-line", line=Figure(str(line)), numeral=numeral, worth=worth)
             yield Offer(line_typed(instrument, line, fine_as), told)

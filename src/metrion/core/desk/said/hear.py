@@ -161,10 +161,10 @@ def _main_taken(instrument: Instrument, way: str, mark: Fraction, main: str) -> 
         return
     number = spelled(text)
     unit = unit_of_way(instrument, way, number.unit if number else "")
-    if unit != instrument.unit:
+    if unit != engraved_unit(instrument):
         as_typed = main.replace(",", ".")
         typed = as_typed if number and number.unit else f"{as_typed} {unit}"
-        value = Figure(f"{instrument.mark_text(mark)} {instrument.unit}")
+        value = Figure(_mark(instrument, mark))
         yield fact("typed-mark", typed=Figure(typed), value=value)
 
 

@@ -7,7 +7,7 @@ from functools import cached_property
 
 from metrion.core.exact.angles import FULL_CIRCLE
 from metrion.core.exact.numbers import finite_decimals
-from metrion.core.exact.units import parse_unit
+from metrion.core.exact.units import unit_ratio
 from metrion.core.instruments.appearance import PrintedUnit
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.scales import Indication, ScrewScale, VernierScale
@@ -66,7 +66,7 @@ class Reach:
         return low <= value <= high
 
     def per(self, unit: str) -> Fraction:
-        return Fraction(parse_unit(unit).factor) / Fraction(parse_unit(self.tool.unit).factor)
+        return unit_ratio(unit, self.tool.unit)
 
     @property
     def two_turns(self) -> bool:

@@ -12,6 +12,7 @@ from metrion.core.desk.said.reach import OTHER_UNIT
 from metrion.core.facts import Fact, Figure, Name, fact
 from metrion.core.instruments.drawing import engraved_text, engraved_unit, fine_numerals
 from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.numbered import engraved_worth
 from metrion.core.scales import Indication, ScrewScale
 
 
@@ -34,7 +35,7 @@ def meaning_says(instrument: Instrument, meaning: Meaning) -> Fact:
     bare = instrument.kind is Kind.ANGULAR
     unit = "" if bare else f" {engraved_unit(instrument)}"
     mark = Figure(f"{engraved_text(instrument, seen.main)}{unit}")
-    reads = Figure(instrument.with_unit(meaning.reads))
+    reads = Figure(engraved_worth(instrument, meaning.reads))
     if not instrument.scale.has_fine_scale:
         return fact("said-mark", reads=reads)
     turn = "second" if seen.second_turn else "first"
@@ -88,5 +89,5 @@ def _pointed_at(instrument: Instrument, meaning: Meaning, *, with_mark: bool) ->
         turn = "second" if seen.second_turn else "first"
     return fact(
         "asked-line", way=way, line=Figure(seen.line_words), numeral=numeral, mark=mark, turn=turn,
-        worth=Figure(instrument.with_unit(worth)), past="mark" if with_mark else "none",
+        worth=Figure(engraved_worth(instrument, worth)), past="mark" if with_mark else "none",
     )  # fmt: skip
