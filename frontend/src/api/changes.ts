@@ -127,7 +127,7 @@ const at = (sheet: string, seen: Seen) => ({
 });
 
 export function useAmendInstrument(sheet: string) {
-  return useSheetChange(({ seen, ...change }: { seen: Seen } & Schemas["InstrumentFields"]) =>
+  return useSheetChange(({ seen, ...change }: { seen: Seen } & Schemas["InstrumentPatch"]) =>
     body(
       client.PATCH("/api/sheets/{sheet}/instruments/{key}", { ...at(sheet, seen), body: change }),
     ),

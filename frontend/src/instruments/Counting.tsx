@@ -1,40 +1,42 @@
-import { App, Input, InputNumber, Select } from "antd";
-import type { ReactNode } from "react";
+import { Input, InputNumber, Select } from "antd";
 
-import { useInUnit, type ApiError } from "../api";
-import { asked, type Draft } from "./draft";
+import type { ApiError } from "../api";
+import type { Draft } from "./draft";
+import { ReadBefore, UnitChoice, type WhatWasRead } from "./UnitChoice";
 import { say } from "../voice";
 
 interface Props {
   draft: Draft;
   problem: ApiError | null;
   onChange: (draft: Draft) => void;
+  /** What becomes of what was read with it, where it may get another unit. */
+  read?: WhatWasRead;
 }
 
-const UNITS = (["mm", "cm", "in"] as const).map((value) => ({ value, label: value }));
-
 /** The description as one sentence with blanks, filled by looking and counting. */
-export function Counting({ draft, problem, onChange }: Props) {
+export function Counting({ draft, problem, onChange, read }: Props) {
   const set = (some: Draft) => onChange({ ...draft, ...some });
   return (
-    <section className="card counting" aria-label={say("instruments-description")}>
-      <label className="counting-name">
-        {say("instruments-i-call-it")}
-        <Input
-          value={draft.name ?? ""}
-          maxLength={200}
-          placeholder={say("instruments-caliper-a")}
-          onChange={(event) => set({ name: event.target.value })}
-        />
-      </label>
-      {draft.kind === "screw" && <ScrewSentence draft={draft} set={set} />}
-      {draft.kind === "plain" && <PlainSentence draft={draft} set={set} />}
-      {(draft.kind === "vernier" || draft.kind === "angular") && (
-        <SlidingSentence draft={draft} set={set} />
-      )}
-      {draft.kind !== "angular" && <RangeSentence draft={draft} set={set} />}
-      <Faults problem={problem} />
-    </section>
+    <ReadBefore.Provider value={read ?? null}>
+      <section className="card counting" aria-label={say("instruments-description")}>
+        <label className="counting-name">
+          {say("instruments-i-call-it")}
+          <Input
+            value={draft.name ?? ""}
+            maxLength={200}
+            placeholder={say("instruments-caliper-a")}
+            onChange={(event) => set({ name: event.target.value })}
+          />
+        </label>
+        {draft.kind === "screw" && <ScrewSentence draft={draft} set={set} />}
+        {draft.kind === "plain" && <PlainSentence draft={draft} set={set} />}
+        {(draft.kind === "vernier" || draft.kind === "angular") && (
+          <SlidingSentence draft={draft} set={set} />
+        )}
+        {draft.kind !== "angular" && <RangeSentence draft={draft} set={set} />}
+        <Faults problem={problem} />
+      </section>
+    </ReadBefore.Provider>
   );
 }
 
@@ -178,25 +180,6 @@ function Length({ label, value, onChange }: BlankProps<string>) {
       inputMode="decimal"
       value={value ?? ""}
       onChange={(event) => onChange(event.target.value)}
-    />
-  );
-}
-
-/** In another unit the same lengths have other figures: a beam of 150 mm does not become 150 in. */
-function UnitChoice({ draft, set }: SentenceProps): ReactNode {
-  const { message } = App.useApp();
-  const inUnit = useInUnit();
-  return (
-    <Select
-      aria-label={say("planner-unit")}
-      value={(draft.unit ?? "mm") as "mm" | "cm" | "in"}
-      options={UNITS}
-      onChange={(unit: "mm" | "cm" | "in") =>
-        inUnit.mutate(
-          { record: asked(draft), unit },
-          { onSuccess: set, onError: (problem) => void message.error(problem.message) },
-        )
-      }
     />
   );
 }

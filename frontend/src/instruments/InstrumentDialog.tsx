@@ -20,6 +20,7 @@ import { Working } from "../results/Working";
 import { ToolFacts } from "./ToolFacts";
 import { ClosedScales } from "./ClosedScales";
 import { Counting } from "./Counting";
+import type { WhatWasRead } from "./UnitChoice";
 import { asked, calledLike, isMetric, type Draft } from "./draft";
 import "./instruments.css";
 import { Dialog } from "../app/overlays";
@@ -147,6 +148,7 @@ function Describe({ sheet, picked, changing, onAdded, onBack }: DescribeProps) {
     name: picked.name ?? `${called} ${sheet.instruments.length + 1}`,
   });
   const [edges, setEdges] = useState(false);
+  const [stays, setStays] = useState<WhatWasRead["stays"]>(null);
   const query = useDescription(asked(record));
   const description = query.data;
   const problem = query.error instanceof ApiError ? query.error : null;
@@ -177,14 +179,25 @@ function Describe({ sheet, picked, changing, onAdded, onBack }: DescribeProps) {
     // What is not told any more is taken away.
     const gone = Object.fromEntries(Object.keys(picked.record).map((field) => [field, null]));
     amend.mutate(
-      { seen: changing, ...(gone as Draft), ...asked(record), name },
+      {
+        seen: changing,
+        ...(gone as Draft),
+        ...asked(record),
+        name,
+        ...(stays && { what_was_read: stays }),
+      },
       { onSuccess: () => onAdded(changing.id) },
     );
   }
   if (!description) return <Skeleton active />;
   return (
     <Form layout="vertical" onFinish={keep} className="describe">
-      <Counting draft={record} problem={problem} onChange={setRecord} />
+      <Counting
+        draft={record}
+        problem={problem}
+        onChange={setRecord}
+        {...(changing && wasUsed(sheet, changing) && { read: { stays, onStays: setStays } })}
+      />
       <Drawn description={description} words={picked.description} />
       <div>
         <ToolFacts draft={record} onChange={set} />
@@ -227,6 +240,11 @@ function Describe({ sheet, picked, changing, onAdded, onBack }: DescribeProps) {
     </Form>
   );
 }
+
+/** Whether something was read with a tool, or its zero looked at. */
+const wasUsed = ({ quantities, zero_checks: checks }: Sheet, { id }: Instrument) =>
+  checks.some(({ instrument }) => instrument === id) ||
+  quantities.some((one) => one.instrument === id && one.reading_count > 0);
 
 /** The tool as it is described so far, and how its least count comes about. */
 function Drawn({ description, words }: { description: Description; words: string }) {

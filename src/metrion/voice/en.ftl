@@ -576,6 +576,8 @@ lines-not-in-order = the fine lines of { $tool } are not in order
 convention-without-estimates = the convention in force does not estimate between lines
 main-missing = the main reading is missing
 line-missing = the fine reading is missing
+what-was-read-unsaid = something was read with this tool in { $was }: say whether it keeps its lengths or its figures in { $unit } (what_was_read: same-lengths, same-figures)
+history-other-unit = told in { $unit } instead of { $was }
 setting-piece-negative = the size of a setting piece is not negative
 no-turn = { $text } names no turn of the { $thimble }; write first or second
 
@@ -1301,6 +1303,12 @@ equation-enter-replaces-esc-leaves = Enter puts the new figures in the place of 
 equation-record-by-thumb = Record by thumb
 
 ## On the page: instruments
+
+instruments-unit-which = { $was } becomes { $unit }, and something was read with this tool. Which is it?
+instruments-unit-same-lengths = Same lengths, other unit: the readings are converted
+instruments-unit-same-figures = Same figures: the description was wrong
+instruments-unit-converted = What was read is converted when you change it.
+instruments-unit-stands = What was read keeps its figures.
 
 instruments-your-tools = Your tools
 instruments-none-yet-describe-one-above-give = None yet. Describe one above, give it a name, and keep it.

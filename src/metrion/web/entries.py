@@ -33,7 +33,7 @@ from metrion.web.notebook import notebook
 from metrion.web.present import change_view
 from metrion.web.schemas import (
     DerivedFields,
-    InstrumentFields,
+    InstrumentPatch,
     NewDerived,
     NewInstrument,
     NewQuantity,
@@ -49,6 +49,7 @@ from metrion.web.schemas.declared import Told
 from metrion.web.settings import settings
 from metrion.web.speaking import InUse, refuse
 from metrion.web.typed import understood
+from metrion.web.unit_change import what_was_read
 
 blueprint = Blueprint("entries", __name__, url_prefix="/api/sheets/<sheet>")
 
@@ -96,15 +97,22 @@ def _add(
     return change_view(notebook().change(sheet, f"add-{section}", build))
 
 
-def _amend(sheet: str, section: str, key: str, told: Told, title: str = "") -> SheetChangeView:
-    """Change fields of an entry; a null takes a field away."""
+def _amend(
+    sheet: str, section: str, key: str, told: Told, title: str = "", also: Also = _nothing
+) -> SheetChangeView:
+    """Change fields of an entry; a null takes a field away.
+
+    Args:
+        also: what else changes with it.
+    """
     version = seen_version()
 
     def build(session: Session, found: Sheet) -> list[Change]:
         before = find_entry(session, found, section, key, version)
         changed = Change(section, before, amended(before, told))
         kept = answers_kept(session, found, before, told)
-        return [*own_convention(session, found, told.record), *kept, changed]
+        own = own_convention(session, found, told.record)
+        return [*own, *kept, changed, *also(session, found, before)]
 
     return change_view(notebook().change(sheet, title or f"change-{section}", build))
 
@@ -219,11 +227,18 @@ class InstrumentResource(MethodView):
     """One instrument of a sheet."""
 
     @blueprint.versioned
-    @blueprint.arguments(InstrumentFields)
+    @blueprint.arguments(InstrumentPatch)
     @blueprint.response(200, schema_of(SheetChangeView))
     def patch(self, told: Told, sheet: str, key: str) -> SheetChangeView:
-        """Describe it anew. 412 if changed meanwhile; 422 if what was read no longer fits."""
-        return _amend(sheet, "instruments", key, told)
+        """Describe it anew. 412 if changed meanwhile; 422 if what was read no longer fits.
+
+        Where its unit changes, ``what_was_read`` says what becomes of the readings.
+        """
+
+        def read(session: Session, found: Sheet, tool: Kept) -> list[Change]:
+            return what_was_read(session, found, tool, told, at=_now())
+
+        return _amend(sheet, "instruments", key, told, also=read)
 
     @blueprint.versioned
     @blueprint.response(200, schema_of(SheetChangeView))
@@ -346,7 +361,7 @@ class ReadingResource(MethodView):
         """Change it; figures that change stay in its history. 412 if changed meanwhile."""
         titles = {"excluded": "set-aside", "looked_again": "settle"}
         named = [title for name, title in titles.items() if told.record.get(name)]
-        return _amend(sheet, OBSERVATIONS, key, told, *named[:1])
+        return _amend(sheet, OBSERVATIONS, key, told, next(iter(named), ""))
 
     @blueprint.versioned
     @blueprint.response(200, schema_of(SheetChangeView))

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from fractions import Fraction
 
 from metrion.core.errors import NotExact
@@ -11,6 +12,7 @@ from metrion.core.instruments.instrument import LengthUnit
 from metrion.core.json import Json, Record
 
 _LENGTHS = ("main_division", "pitch", "maker_limit")
+_MARKS = ("main", "meets", "reference")
 
 
 def in_unit(record: Record, unit: LengthUnit) -> Record:
@@ -25,11 +27,28 @@ def in_unit(record: Record, unit: LengthUnit) -> Record:
     factor = unit_ratio(str(was), unit)
     ends = record.get("range")
     return {
-        **record,
+        **_times(record, _LENGTHS, factor),
         "unit": unit.value,
-        **{name: _told(record[name], factor) for name in _LENGTHS if name in record},
         **({"range": [_told(end, factor) for end in ends]} if isinstance(ends, list) else {}),
     }
+
+
+def marks_in_unit(record: Record, looks: Sequence[str], factor: Fraction) -> Record:
+    """A reading or a look at the zero, told in another unit; its lines stay.
+
+    Args:
+        looks: the names under which a pair has its looks.
+        factor: what one of its unit is in the other.
+    """
+    paired = {name: one for name in looks if isinstance(one := record.get(name), dict)}
+    return {
+        **_times(record, _MARKS, factor),
+        **{name: _times(one, _MARKS, factor) for name, one in paired.items()},
+    }
+
+
+def _times(record: Record, names: Sequence[str], factor: Fraction) -> Record:
+    return {**record, **{name: _told(record[name], factor) for name in names if name in record}}
 
 
 def _told(given: Json, factor: Fraction) -> Json:

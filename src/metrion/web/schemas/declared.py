@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Collection, Iterator, Mapping
 from dataclasses import dataclass
+from enum import StrEnum
 from functools import cache
 from types import MappingProxyType
 from typing import Any
@@ -26,6 +27,13 @@ KEPT_BY_THE_SERVER = frozenset({"id", "at", "history", "observations", "photogra
 """Fields that are not a client's to say."""
 
 
+class WhatWasRead(StrEnum):
+    """What stays of readings when the unit of their tool is told otherwise."""
+
+    SAME_LENGTHS = "same-lengths"
+    SAME_FIGURES = "same-figures"
+
+
 @dataclass(frozen=True)
 class Told:
     """What a client says of an entry.
@@ -36,6 +44,7 @@ class Told:
         quantity: (readings, zero checks) that it belongs to, or that is to use it.
         typed: (readings) its figures as they were typed.
         answered: what was said of the figures of its tool while they were entered.
+        what_was_read: (instruments) what becomes of what was read when its unit is another one.
         why: the reason of a change.
     """
 
@@ -44,6 +53,7 @@ class Told:
     quantity: str = ""
     typed: TypedReadingView | None = None
     answered: AnsweredView | None = None
+    what_was_read: str = ""
     why: str = ""
 
     @property
@@ -52,7 +62,7 @@ class Told:
         return {name: value for name, value in self.record.items() if value is not None}
 
 
-_BESIDE = frozenset({"id", "quantity", "typed", "answered", "why"})
+_BESIDE = frozenset({"id", "quantity", "typed", "answered", "what_was_read", "why"})
 
 
 def _told(found: More) -> Told:
@@ -185,6 +195,11 @@ NEW_ID = {"id": fields.String(validate=ID)}
 
 ANSWERED = {"answered": fields.Nested(schema_of(AnsweredView))}
 """What was answered of the tool's figures while these were entered; it is kept with the tool."""
+
+WHAT_WAS_READ = {
+    "what_was_read": fields.String(validate=validate.OneOf([str(one) for one in WhatWasRead]))
+}
+"""Whether lengths or figures stay of what was read with a tool whose unit changes."""
 
 WHY = {"why": fields.String(validate=validate.Length(max=d.PROSE))}
 """The reason of a change; it goes into the history of figures that change."""

@@ -9,7 +9,7 @@ from marshmallow import validate
 from metrion.core.instruments.appearance import FineAs, Growth, MainAs, PrintedUnit, Side
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.json import Record
-from metrion.web.schemas.declared import NEW_ID, Told, taken
+from metrion.web.schemas.declared import NEW_ID, WHAT_WAS_READ, Told, taken
 from metrion.web.schemas.view import view
 from metrion.web.schemas.working import StepView
 
@@ -130,6 +130,7 @@ class ToolView(InstrumentView):
 
 _ABOUT = "An instrument as the student describes it."
 InstrumentFields = taken(Instrument, "InstrumentFields", _ABOUT)
+InstrumentPatch = taken(Instrument, "InstrumentPatch", _ABOUT, also=WHAT_WAS_READ)
 NewTool = taken(Instrument, "NewTool", _ABOUT, also=NEW_ID)
 NewInstrument = taken(Instrument, "NewInstrument", _ABOUT, also=NEW_ID)
 

@@ -1,0 +1,118 @@
+"""A tool numbered in centimetres speaks in centimetres everywhere; its logbook keeps its unit."""
+
+import csv
+import io
+from typing import Any
+
+import pytest
+from flask.testing import FlaskClient
+
+SHEET = "/api/sheets/sail-film"
+
+
+def sheet(client: FlaskClient) -> Any:
+    return client.get(SHEET).json
+
+
+def version(client: FlaskClient) -> str:
+    return str(next(t for t in sheet(client)["instruments"] if t["id"] == "cal-c")["version"])
+
+
+def quantity(client: FlaskClient) -> Any:
+    return client.get(f"{SHEET}/quantities/film").json
+
+
+@pytest.fixture
+def read(client: FlaskClient) -> FlaskClient:
+    """Two readings of the film: 5.2 cm, line 16, and 5.2 cm, line 17; and one look at the zero."""
+    for line in ("16", "17"):
+        typed = {"main": "5.2", "fine": line}
+        body = {"quantity": "film", "typed": typed}
+        assert client.post(f"{SHEET}/readings", json=body).status_code == 201
+    check = {"instrument": "cal-c", "main": "0", "fine": 2, "face": "outside", "quantity": "film"}
+    assert client.post(f"{SHEET}/zero_checks", json=check).status_code == 201
+    return client
+
+
+def kept(client: FlaskClient) -> Any:
+    return client.get(f"{SHEET}/logbook").json
+
+
+def test_desk_table_result_and_working_speak_in_the_engraved_unit(read: FlaskClient) -> None:
+    body = {"seq": 1, "instrument": "cal-c", "main": "5.2", "fine": "16"}
+    answer = read.post(f"{SHEET}/look", json=body).json
+    # What is kept is in millimetres, what is seen in centimetres.
+    assert (answer["main"]["value"], answer["main"]["typed"]) == ("52", "5.2")
+    assert (answer["read"], answer["bounds"]) == ("5.280", ["5.2", "5.3"])
+    assert "worth 0.080 cm" in " ".join(answer["sentences"])
+    tool = sheet(read)["instruments"][0]
+    assert (tool["unit"], tool["kept_unit"]) == ("cm", "mm")
+    assert tool["least_count_text"] == "0.005 cm"
+    found = quantity(read)
+    assert [(one["main"], one["read"]) for one in found["readings"]] == [
+        ("5.2", "5.280"),
+        ("5.2", "5.285"),
+    ]
+    assert found["result"]["sentence"].endswith("cm")
+    working = read.get(f"{SHEET}/quantities/film/working").json
+    told = " ".join(str(step["spans"]) for step in working)
+    assert "cm" in told and "mm" not in told
+
+
+def test_report_and_spreadsheet_speak_so_and_the_file_keeps_its_unit(read: FlaskClient) -> None:
+    report = read.get(f"{SHEET}/report.md").text
+    assert "5.280" in report and "52.8" not in report
+    assert " cm" in report and " mm" not in report
+    one = read.get(f"{SHEET}/table-to-read.csv").text
+    assert "5.28" in one and "52.8" not in one
+    # What is made to come in again, and the logbook, are in the unit of the description.
+    rows = list(csv.DictReader(io.StringIO(read.get(f"{SHEET}/table.csv").text)))
+    assert [row["main"] for row in rows] == ["52", "52"]
+    assert {row["unit"] for row in rows} == {"mm"}
+    observations = kept(read)["measurements"][0]["observations"]
+    assert [one["main"] for one in observations] == ["52", "52"]
+
+
+def test_a_correction_that_is_offered_is_kept_in_the_unit_of_the_description(
+    read: FlaskClient,
+) -> None:
+    for main in ("5.2", "5.3"):
+        body = {"quantity": "film", "typed": {"main": main, "fine": "16"}}
+        assert read.post(f"{SHEET}/readings", json=body).status_code == 201
+    [slip] = [one for one in quantity(read)["flags"] if one["code"] == "main-mark-slip"]
+    assert (slip["suggestion"]["main"], slip["suggested"]) == ("52", "5.2")
+
+
+def change(client: FlaskClient, **more: Any) -> Any:
+    record = {"unit": "cm", "main_division": "0.1", "range": ["0", "15"], **more}
+    headers = {"If-Match": version(client)}
+    return client.patch(f"{SHEET}/instruments/cal-c", json=record, headers=headers)
+
+
+def test_another_unit_is_asked_about_where_something_was_read(read: FlaskClient) -> None:
+    refused = change(read)
+    assert refused.status_code == 422
+    assert "lengths or its figures" in refused.json["message"]
+    assert kept(read)["instruments"][0]["unit"] == "mm"
+
+
+def test_the_same_lengths_are_converted_in_one_step_with_history(read: FlaskClient) -> None:
+    before = quantity(read)["result"]["sentence"]
+    assert change(read, what_was_read="same-lengths").status_code == 200
+    logbook = kept(read)
+    [first, _] = logbook["measurements"][0]["observations"]
+    assert (first["main"], first["fine"]) == ("5.2", 16)
+    [earlier] = first["history"]
+    assert (earlier["main"], earlier["why"]) == ("52", "told in cm instead of mm")
+    assert quantity(read)["result"]["sentence"] == before
+    read.post(f"{SHEET}/undo")
+    logbook = kept(read)
+    assert logbook["instruments"][0]["unit"] == "mm"
+    assert "history" not in logbook["measurements"][0]["observations"][0]
+
+
+def test_the_same_figures_stand_where_the_description_was_wrong(read: FlaskClient) -> None:
+    wrong = {"main_division": "1", "range": ["0", "150"], "what_was_read": "same-figures"}
+    assert change(read, **wrong).status_code == 200
+    assert kept(read)["measurements"][0]["observations"][0]["main"] == "52"
+    assert quantity(read)["result"]["sentence"].endswith("cm")
