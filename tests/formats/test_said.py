@@ -123,13 +123,14 @@ def test_the_command_answers_every_line_and_tells_faults() -> None:
         {"instrument": CALIPER, "said": "6 1½", "at": "noon"},
         {"instrument": CALIPER, "said": "6 1½", "main_as": None},
         ["6 3"],
+        {"instrument": IN_CM, "said": "5.2 2"},
     ]
     done = subprocess.run(
         [*COMMAND, "said"], input="\n".join(map(json.dumps, asked)), capture_output=True,
         text=True, check=False,
     )  # fmt: skip
     assert (done.returncode, done.stderr) == (2, "")
-    first, nothing, noon, half, no_object = map(json.loads, done.stdout.splitlines())
+    first, nothing, noon, half, no_object, in_cm = map(json.loads, done.stdout.splitlines())
     assert first["verdict"] == "ask"
     assert first["words"] == (
         "“6 3” can be 6.15 mm: 6 mm and line 3 (printed 1½) or 6.30 mm: 6 mm and line 6 (printed 3)"
@@ -138,3 +139,6 @@ def test_the_command_answers_every_line_and_tells_faults() -> None:
     assert [fault["pointer"] for fault in noon["faults"]] == ["/at"]
     assert half["words"] == "That is 6.15 mm: 6 mm and line 3 (printed 1½)"
     assert [fault["pointer"] for fault in no_object["faults"]] == [""]
+    # Words are in the unit that is engraved, what is read in that of the tool.
+    assert in_cm["words"] == "That is 5.22 cm: 5.2 cm and line 2"
+    assert in_cm["readings"][0]["reads"] == "52.2"

@@ -36,7 +36,10 @@ def test_the_working_of_a_series_with_a_negative_zero() -> None:
     found = lines(demo("spare-parts"))
     assert found["least count"] == "1 / 20 = 0.05 mm"
     assert found["least count, by difference"] == "2 × 1 − 1.95 = 0.05 mm"
-    assert found["zero error"] == "−1 + 17 × 0.05 = −0.15 mm, correction 0.15 mm"
+    assert (
+        found["zero error"]
+        == "−1 + 17 × 0.05 = −0.15 mm, correction 0.15 mm: a negative zero error"
+    )
     assert found["reading 2"] == "6 + 4 × 0.05 = 6.20 mm"
     assert found["mean of 4 readings"] == "(6.15 + 6.20 + 6.15 + 7.15) / 4 − (−0.15) = 6.5625 mm"
     assert found["limit of one look"] == "0.5 × 0.05 = 0.025 mm"

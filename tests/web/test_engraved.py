@@ -56,15 +56,19 @@ def test_desk_table_result_and_working_speak_in_the_engraved_unit(read: FlaskCli
     assert found["result"]["sentence"].endswith("cm")
     working = read.get(f"{SHEET}/quantities/film/working").json
     told = " ".join(str(step["spans"]) for step in working)
-    assert "cm" in told and "mm" not in told
+    assert "cm" in told
+    assert "mm" not in told
 
 
 def test_report_and_spreadsheet_speak_so_and_the_file_keeps_its_unit(read: FlaskClient) -> None:
     report = read.get(f"{SHEET}/report.md").text
-    assert "5.280" in report and "52.8" not in report
-    assert " cm" in report and " mm" not in report
+    assert "5.280" in report
+    assert "52.8" not in report
+    assert " cm" in report
+    assert " mm" not in report
     one = read.get(f"{SHEET}/table-to-read.csv").text
-    assert "5.28" in one and "52.8" not in one
+    assert "5.28" in one
+    assert "52.8" not in one
     # What is made to come in again, and the logbook, are in the unit of the description.
     rows = list(csv.DictReader(io.StringIO(read.get(f"{SHEET}/table.csv").text)))
     assert [row["main"] for row in rows] == ["52", "52"]

@@ -176,7 +176,9 @@ export interface Desk {
 }
 
 /** One question to the desk: what is entered, numbered. */
-export type Look = Required<Omit<Schemas["Typed"], "instrument" | "zero" | keyof Pairing>>;
+export type Look = Required<
+  Omit<Schemas["Typed"], "instrument" | "zero" | "looks" | keyof Pairing>
+>;
 
 interface Options {
   /** What the figures stand for; null where the tool does not say. */
@@ -292,19 +294,23 @@ export type Pairing = Pick<Schemas["Typed"], "sort" | "arc" | "halved" | "earlie
 
 interface SheetOptions extends Options {
   pairing?: Pairing;
+  /** Earlier looks at the zero that this one should agree with. */
+  looks?: string[];
 }
 
 const ALONE: Pairing = { sort: "single", arc: "shorter", halved: false, earlier: [] };
+
+const NONE: string[] = [];
 
 /** The desk of a sheet: its instrument, corrected by these zero checks. */
 export function useSheetDesk(
   sheet: string,
   instrument: string,
   zero: string[],
-  { pairing = ALONE, ...options }: SheetOptions,
+  { pairing = ALONE, looks = NONE, ...options }: SheetOptions,
 ) {
   const checks = JSON.stringify(zero);
-  const others = JSON.stringify(pairing);
+  const others = JSON.stringify({ ...pairing, looks });
   const question = useCallback(
     (look: Look) =>
       body(
@@ -314,7 +320,7 @@ export function useSheetDesk(
             ...look,
             instrument,
             zero: JSON.parse(checks) as string[],
-            ...(JSON.parse(others) as Pairing),
+            ...(JSON.parse(others) as Pairing & { looks: string[] }),
           },
         }),
       ),

@@ -1,19 +1,11 @@
-import { App, Button, Input, InputNumber, Segmented } from "antd";
+import { App, Input, InputNumber, Segmented } from "antd";
 
-import {
-  useAmendInstrument,
-  useAmendQuantity,
-  type Instrument,
-  type Quantity,
-  type Sheet,
-  type Words,
-} from "../api";
+import { useAmendInstrument, type Instrument, type Sheet, type Words } from "../api";
 import { say } from "../voice";
 
 interface Props {
   sheet: Sheet;
   instrument: Instrument;
-  quantity: Quantity | null;
   face: string;
   faces: Words["kinds"][number]["faces"];
   reference: string;
@@ -21,13 +13,11 @@ interface Props {
   fault: string;
   setFace: (face: string) => void;
   setReference: (reference: string) => void;
-  onClose: () => void;
 }
 
 /** Which faces are closed, or what stands between them. */
 export function Facing(props: Props) {
   const { instrument, face, faces, reference, fault } = props;
-  const closes = facesClose(faces, face);
   const apart = staysApart(instrument, faces, face);
   return (
     <div className="zero-facing">
@@ -53,7 +43,6 @@ export function Facing(props: Props) {
       </label>
       <span className="quiet">{fault || say(howTo(instrument, face, apart))}</span>
       {instrument.kind === "screw" && <MarksEarly {...props} />}
-      {!closes && <TakenOver {...props} />}
     </div>
   );
 }
@@ -97,32 +86,5 @@ function MarksEarly({ sheet, instrument }: Props) {
       />
       {say("zero-lines-early")}
     </label>
-  );
-}
-
-/** Faces that ride on one slide with others have their zero, if it is looked at there. */
-function TakenOver({ sheet, instrument, quantity, onClose }: Props) {
-  const { message } = App.useApp();
-  const amend = useAmendQuantity(sheet.id);
-  const outside = sheet.zero_checks.filter(
-    (check) => check.instrument === instrument.id && (check.face || "outside") === "outside",
-  );
-  if (!quantity) return null;
-  const take = () => {
-    const zero = outside.map(({ id }) => id);
-    amend.mutate(
-      { seen: quantity, zero, zero_exact: null, zero_taken_over: true },
-      { onSuccess: onClose, onError: (problem) => void message.error(problem.message) },
-    );
-  };
-  return (
-    <p className="zero-taken-over">
-      {say(outside.length > 0 ? "zero-both-faces-ride-on-one-slide" : "zero-look-outside-first")}
-      {outside.length > 0 && (
-        <Button loading={amend.isPending} onClick={take}>
-          {say("zero-take-over-the-outside-zero")}
-        </Button>
-      )}
-    </p>
   );
 }

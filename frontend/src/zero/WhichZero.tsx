@@ -1,4 +1,5 @@
 import { Button } from "antd";
+import type { Ref } from "react";
 
 import type { Instrument, Schemas } from "../api";
 import { capital, say } from "../voice";
@@ -6,29 +7,31 @@ import { ZeroSketch } from "./ZeroSketch";
 
 interface Props {
   instrument: Instrument;
-  fine: string;
+  ref: Ref<HTMLDivElement>;
+  /** What is odd about it. */
+  why: string;
   error: number;
-  wrapped: Schemas["WrappedZero"];
-  /** Puts other figures into the equation. */
-  onLikely: (figures: { main: string; fine: string; secondTurn: boolean }) => void;
-  /** It was meant as it was entered, in the words for it. */
-  onMeant: (kept: string) => void;
+  /** What the error would be in the likelier case. */
+  likely: number;
+  either: Schemas["WrappedZero"];
+  onLikely: () => void;
+  /** It was meant as it was entered. */
+  onMeant: () => void;
 }
 
-/** Closed faces that read nearer to a full mark than to nothing: asked at once, not kept unasked. */
-export function WhichZero({ instrument, fine, error, wrapped, onLikely, onMeant }: Props) {
-  const { main, second_turn: secondTurn } = wrapped;
-  const off = error / (instrument.lines.pitch ?? instrument.lines.division);
+/** A look at the zero that is likely another one: asked at once, both drawn, not kept unasked. */
+export function WhichZero({ ref, instrument, why, error, likely, either, ...props }: Props) {
+  const mark = instrument.lines.pitch ?? instrument.lines.division;
   return (
-    <div className="which-zero" role="group" aria-label={say("zero-which-zero-is-it")}>
-      <p>{wrapped.words}</p>
-      <Button type="primary" onClick={() => onLikely({ main, fine, secondTurn })}>
-        <ZeroSketch instrument={instrument} off={off - Math.sign(off)} />
-        {capital(wrapped.likely)}
+    <div ref={ref} className="which-zero" role="group" aria-label={say("zero-which-zero-is-it")}>
+      <p>{why}</p>
+      <Button type="primary" onClick={props.onLikely}>
+        <ZeroSketch instrument={instrument} off={likely / mark} />
+        {capital(either.likely)}
       </Button>
-      <Button onClick={() => onMeant(wrapped.kept)}>
-        <ZeroSketch instrument={instrument} off={off} />
-        {capital(wrapped.kept)}
+      <Button onClick={props.onMeant}>
+        <ZeroSketch instrument={instrument} off={error / mark} />
+        {capital(either.kept)}
       </Button>
     </div>
   );

@@ -8,7 +8,6 @@ import {
   type Quantity,
   type Sheet,
   type ZeroOff,
-  type ZeroStands,
 } from "../api";
 import { useAtBench } from "../bench/AtBench";
 import { ZeroAtBench } from "../bench/ZeroAtBench";
@@ -16,10 +15,12 @@ import { Equation } from "../equation/Equation";
 import { Strip } from "../strip";
 import { EarlierLooks } from "./EarlierLooks";
 import { Facing, staysApart } from "./Facing";
+import { TakenOver } from "./TakenOver";
 import { SideChoices } from "./SideChoices";
+import { WhichLook } from "./WhichLook";
 import { WhichZero } from "./WhichZero";
 import { PhaseChoice } from "./PhaseChoice";
-import { useZeroLook } from "./useZeroLook";
+import { sideOf, useZeroLook } from "./useZeroLook";
 import "./zero.css";
 import { Dialog } from "../app/overlays";
 import { say } from "../voice";
@@ -56,30 +57,28 @@ function ZeroLook(props: Props) {
   const tool = useAmendInstrument(sheet.id);
   const look = useZeroLook(props);
   const bench = useAtBench();
-  const { desk, equation, face, phase, reference, position } = look;
+  const { desk, equation, face, phase, reference, position, asks, question, keep } = look;
   const { answer } = desk;
   const error = answer?.finding?.error ?? null;
   const faces = words?.kinds.find(({ kind }) => kind === instrument.kind)?.faces ?? [];
   const { setFace, setReference } = look;
   return (
     <>
+      {quantity && <TakenOver {...{ sheet, instrument, quantity, face }} onTaken={onClose} />}
       <Facing
-        {...{ sheet, instrument, quantity, face, faces, reference, setFace, setReference, onClose }}
+        {...{ sheet, instrument, face, faces, reference, setFace, setReference }}
         fault={answer?.reference_fault ?? ""}
       />
-      {answer?.finding?.wrapped && look.meant !== answer.finding.wrapped.kept ? (
-        <WhichZero
-          instrument={instrument}
-          fine={answer.fine.typed ?? ""}
-          error={answer.finding.error}
-          wrapped={answer.finding.wrapped}
-          onLikely={desk.type}
-          onMeant={look.setMeant}
-        />
+      {asks === "wrapped" || asks === "opposite" ? (
+        <Which {...{ look, instrument, asks }} />
       ) : (
         reference.trim() === "" &&
         !staysApart(instrument, faces, face) && (
-          <SideChoices instrument={instrument} chosen={sideOf(error)} onChoose={look.choose} />
+          <SideChoices
+            instrument={instrument}
+            chosen={error === null ? null : sideOf(error)}
+            onChoose={look.choose}
+          />
         )
       )}
       {bench?.standing ? (
@@ -128,20 +127,63 @@ function ZeroLook(props: Props) {
           className="record"
           loading={look.keeping}
           disabled={answer?.read == null}
-          onClick={() => void look.keep()}
+          onClick={() => void keep()}
         >
           {say("zero-keep-this-zero")}
         </Button>
       </Equation>
+      {asks === "unlike" && answer?.finding && (
+        <WhichLook
+          ref={question}
+          instrument={instrument}
+          finding={answer.finding}
+          moves={phase === "before"}
+          onKeep={(kept) => void keep(kept)}
+        />
+      )}
       <Finding answer={answer} />
-      <EarlierLooks sheet={sheet} instrument={instrument} face={face} />
+      <EarlierLooks sheet={sheet} instrument={instrument} quantity={quantity} />
     </>
   );
 }
 
-function sideOf(error: number | null): ZeroStands | null {
-  if (error === null) return null;
-  return error === 0 ? "on" : error < 0 ? "past" : "short";
+interface WhichProps {
+  look: ReturnType<typeof useZeroLook>;
+  instrument: Instrument;
+  asks: "wrapped" | "opposite";
+}
+
+/** Which of two zeros it is: a mark less, or as far off the other way. */
+function Which({ look, instrument, asks }: WhichProps) {
+  const { desk, question, position, tapped, move, setMeant, setTapped } = look;
+  const { answer } = desk;
+  const { error, [asks]: either } = answer?.finding ?? { error: 0, wrapped: null, opposite: null };
+  if (!answer || !either) return null;
+  const shared = { ref: question, instrument, error, either };
+  if (asks === "opposite")
+    return (
+      <WhichZero
+        {...shared}
+        why={say("zero-tapped-otherwise", { side: tapped ?? "past" })}
+        likely={-error}
+        onLikely={() => move(0, -position)}
+        onMeant={() => setTapped(null)}
+      />
+    );
+  const mark = instrument.lines.pitch ?? instrument.lines.division;
+  const { main, second_turn: secondTurn } = either;
+  return (
+    <WhichZero
+      {...shared}
+      why={either.words}
+      likely={error - Math.sign(error) * mark}
+      onLikely={() => desk.type({ main, fine: answer.fine.typed ?? "", secondTurn })}
+      onMeant={() => {
+        setMeant(either.kept);
+        setTapped(null);
+      }}
+    />
+  );
 }
 
 /** The error in words, and the two ways of counting side by side. */

@@ -3,6 +3,7 @@ import { memo, useEffect, useRef, useState } from "react";
 import { useLocation, useNavigate } from "react-router";
 
 import { useAmendQuantity, type Instrument, type Quantity, type Sheet, type ZeroOff } from "../api";
+import { TakenOver } from "./TakenOver";
 import { ZeroDialog } from "./ZeroDialog";
 import { Bubble } from "../app/overlays";
 import { say } from "../voice";
@@ -36,6 +37,9 @@ export const ZeroTerm = memo(function ZeroTerm({ sheet, quantity, instrument, on
   const menu = (
     <div className="zero-menu">
       <p>{quantity.zero_words}</p>
+      {quantity.zero.length === 0 && (
+        <TakenOver {...{ sheet, instrument, quantity }} onTaken={() => setOpen(false)} />
+      )}
       {checks.map((check) => {
         const used = quantity.zero.includes(check.id);
         return (

@@ -271,7 +271,11 @@ convention-differs = It { $phrases }.
 
 zero-cancels = cancels in the difference of two positions
 zero-taken-as-exact = not looked at, taken as exact
-with-correction = correction { $correction }
+with-correction = correction { $correction }{ $side ->
+    [much] : a positive { $zero_error }
+    [little] : a negative { $zero_error }
+   *[none] { "" }
+}
 set-aside = set aside: { $why }
 windows-apart = { $first } and { $second }; the mean of both windows is free of the off-centre error
 no-reading-yet = no reading yet
@@ -577,6 +581,8 @@ convention-without-estimates = the convention in force does not estimate between
 main-missing = the main reading is missing
 line-missing = the fine reading is missing
 what-was-read-unsaid = something was read with this tool in { $was }: say whether it keeps its lengths or its figures in { $unit } (what_was_read: same-lengths, same-figures)
+history-looked-again = looked at again
+earlier-look = The earlier look said { $error }
 history-other-unit = told in { $unit } instead of { $was }
 setting-piece-negative = the size of a setting piece is not negative
 no-turn = { $text } names no turn of the { $thimble }; write first or second
@@ -842,6 +848,7 @@ notebook-title = Notebook
 command-add-instruments = add the instrument
 command-change-instruments = change the instrument
 command-remove-instruments = remove the instrument
+command-replace-zero_checks = look at the zero again
 command-add-zero_checks = add the zero check
 command-change-zero_checks = change the zero check
 command-remove-zero_checks = remove the zero check
@@ -1752,7 +1759,7 @@ words-care-and-safety-2 = care and safety
 
 ## On the page: zero
 
-zero-looked-at-before-on-these-faces = Looked at before on these faces. A quantity that uses several takes their mean.
+zero-looked-at-before = Its looks at the zero beside the readings, in order of time. A quantity that uses several takes their mean.
 zero-take-it-as-exact = Take it as exact
 zero-zero-error-tap-to-change = { $zero_error }, tap to change
 zero-zero-of = Zero of { $name }
@@ -1764,8 +1771,8 @@ zero-0-closed = closed
 zero-these-faces-cannot-close-on-each = These faces cannot close on each other: use a ring, rod or gap of known size.
 zero-flush-on-a-flat-surface = Stand the end of the beam on a clean flat surface and let the rod down until both are flush.
 zero-where-it-should-read-nothing = See what it reads where it should read nothing.
-zero-both-faces-ride-on-one-slide = Or: both faces ride on one slide, so the zero of the outside jaws shifts these as well. The report says so.
-zero-look-outside-first = Or look at the zero of the outside jaws first: both faces ride on one slide, so it can be taken over here.
+zero-both-faces-ride-on-one-slide = As both faces ride on one slide, the zero of the outside jaws shifts these as well. The report says so.
+zero-look-outside-first = Look at the zero of the outside jaws first: both faces ride on one slide, so it can be taken over here.
 zero-take-over-the-outside-zero = Take over the outside zero
 zero-its-zero-mark-shows = Its marks show
 zero-lines-early = lines early (with a minus: late)
@@ -1784,6 +1791,20 @@ zero-side-past-screw = the zero has gone by, it shows the last lines: reads too 
 zero-wipe-the-faces-close-them-by = Wipe the faces, close them by the { $ratchet } until it slips.
 zero-wipe-the-faces-and-close-them = Wipe the faces and close them gently.
 zero-the-last-mark-passed-and-the = The last mark passed and the { $coinciding_line } make the { $zero_error }.
+zero-tapped-otherwise = You said that it { $side ->
+    [past] has run past zero
+   *[short] is still short of zero
+}, and these figures say the opposite. Which is it?
+zero-looks-differ-which = The looks at the zero differ by more than one { $least_count }. Does the new one replace the old, do both hold, or did it move between?
+zero-looks-which = Which look holds?
+zero-replaces = The new one replaces it
+zero-both-hold = Both hold
+zero-moved-between = It moved between: before, and after
+zero-the-new-look = the new look
+zero-readings-between = { $count ->
+    [one] one reading
+   *[other] { $count } readings
+}
 zero-which-zero-is-it = Which zero is it?
 
 ## On the page: counts and single words
@@ -2105,6 +2126,10 @@ practice-answer = Answer
 practice-show-me = Show me
 practice-next = Next
 practice-it-is = It is { $answer }.
+practice-zero-with-sign = { $answer }, a { $side ->
+    [much] positive
+   *[little] negative
+} { $zero_error }
 
 ## Practice on paper
 

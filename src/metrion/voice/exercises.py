@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 
 from metrion.core.exact.numbers import to_text
-from metrion.core.facts import Figure
+from metrion.core.facts import Figure, Name
 from metrion.core.practice.exercise import Exercise, Question
 from metrion.core.scales import Indication, ScrewScale
 from metrion.voice.speaker import Speaker
@@ -36,6 +36,15 @@ def looks_in_words(exercise: Exercise, speaker: Speaker) -> Iterator[tuple[str, 
         code = "practice-position" if exercise.question is Question.SWEEP else "practice-look"
         several = len(exercise.looks) > 1
         yield speaker.text(code if several else "practice-one-look", at=at), look
+
+
+def right_answer(exercise: Exercise, speaker: Speaker) -> str:
+    """The right answer; of a zero error also which one it is."""
+    answer = answer_words(exercise, exercise.answer, speaker)
+    if exercise.question is not Question.ZERO_ERROR or not exercise.value:
+        return answer
+    side = "much" if exercise.value > 0 else "little"
+    return speaker.text("practice-zero-with-sign", answer=Name(answer), side=side)
 
 
 def answer_words(exercise: Exercise, answer: str, speaker: Speaker) -> str:

@@ -23,8 +23,11 @@ def look(body: TypedView, sheet: str) -> AnswerView:
     worked = notebook().sheet(sheet)
     instrument = _instrument(worked, body.instrument)
     logbook = worked.whole.logbook
-    checks = [check for check in logbook.zero_checks if check.id in body.zero]
-    return answer_view(instrument, body, checks)
+    checks, looks = (
+        [check for check in logbook.zero_checks if check.id in ids]
+        for ids in (body.zero, body.looks)
+    )
+    return answer_view(instrument, body, checks, looks)
 
 
 def _instrument(worked: Worked, key: str) -> Instrument:

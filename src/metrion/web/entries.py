@@ -47,7 +47,7 @@ from metrion.web.schemas import (
 )
 from metrion.web.schemas.declared import Told
 from metrion.web.settings import settings
-from metrion.web.speaking import InUse, refuse
+from metrion.web.speaking import InUse, refuse, speaker
 from metrion.web.typed import understood
 from metrion.web.unit_change import what_was_read
 
@@ -251,7 +251,13 @@ class InstrumentResource(MethodView):
 @blueprint.arguments(NewZeroCheck)
 @blueprint.response(201, schema_of(SheetChangeView))
 def add_zero_check(told: Told, sheet: str) -> SheetChangeView:
-    """A new zero check, used by ``quantity``, if it names one. 422 if the scale cannot show it."""
+    """A new zero check, used by ``quantity``, if it names one. 422 if the scale cannot show it.
+
+    With ``replaces`` the first of those has its figures from now on, and the earlier ones in its
+    history; ``quantity`` uses the others no more.
+    """
+    if told.replaces:
+        return _replace_looks(sheet, told)
 
     def used(session: Session, found: Sheet, check: Kept) -> list[Change]:
         if not told.quantity:
@@ -264,6 +270,26 @@ def add_zero_check(told: Told, sheet: str) -> SheetChangeView:
         return [Change("measurements", before, replace(before, record={**own, "zero": zero}))]
 
     return _add(sheet, "zero_checks", told, {"at": _now()}, used)
+
+
+def _replace_looks(sheet: str, told: Told) -> SheetChangeView:
+    def build(session: Session, found: Sheet) -> list[Change]:
+        first, *others = (find_entry(session, found, "zero_checks", key) for key in told.replaces)
+        why = speaker().text("history-looked-again")
+        now = replace(told, record={**told.record, "at": _now()}, why=why)
+        changes = [
+            *answers_kept(session, found, first, told),
+            Change("zero_checks", first, amended(first, now)),
+        ]
+        if told.quantity and others:
+            before = find_entry(session, found, "measurements", told.quantity)
+            looks, gone = before.record.get("zero"), {one.id for one in others}
+            left = [one for one in looks if one not in gone] if isinstance(looks, list) else []
+            after = replace(before, record={**before.record, "zero": left})
+            changes.append(Change("measurements", before, after))
+        return changes
+
+    return change_view(notebook().change(sheet, "replace-zero_checks", build))
 
 
 @blueprint.route("/zero_checks/<path:key>")

@@ -2,13 +2,19 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from fractions import Fraction
 
 from metrion.core.facts import Argument, Fact, Figure, fact
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.quantity.zero import WrappedZero, wrapped_zero
+from metrion.core.quantity.zero import (
+    WrappedZero,
+    ZeroCheck,
+    looks_apart,
+    wrapped_zero,
+    zero_error,
+)
 from metrion.core.scales import Indication, ScrewScale, VernierScale
 
 _LARGE = 5
@@ -52,6 +58,28 @@ def zero_finding(
         None if wrapped else _advice(instrument, error),
         wrapped,
     )
+
+
+def opposite_zero(instrument: Instrument, error: Fraction, reference: Fraction) -> WrappedZero:
+    """What a look at the zero is where its line was counted back from the mark, not on from it."""
+    seen = instrument.scale.nearest(reference - error)
+    return WrappedZero(error, seen, -error, reference)
+
+
+def looks_unlike(
+    instrument: Instrument, error: Fraction, looks: Sequence[ZeroCheck]
+) -> list[tuple[ZeroCheck, Fact]]:
+    """Those of earlier looks at the same zero that one which shows this error does not agree with.
+
+    Each with what it said: their mean would be the zero of neither.
+    """
+    found = []
+    for look in looks:
+        earlier = zero_error(instrument, [look])
+        if looks_apart(instrument, [error, earlier]) is not None:
+            says = fact("earlier-look", error=Figure(instrument.with_unit(earlier)))
+            found.append((look, says))
+    return found
 
 
 def nearer_to_a_mark(instrument: Instrument) -> Fact:

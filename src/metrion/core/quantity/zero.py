@@ -83,6 +83,12 @@ def zero_error(instrument: Instrument, checks: Sequence[ZeroCheck]) -> Fraction:
     return exact(MEAN_OF_ERRORS, zero_errors=Series.of(zero_errors(instrument, checks)))
 
 
+def looks_apart(instrument: Instrument, errors: Sequence[Fraction]) -> Fraction | None:
+    """By how much looks at one zero differ; None up to one least count, which their mean bears."""
+    apart = max(errors) - min(errors)
+    return apart if apart > instrument.least_count else None
+
+
 @dataclass(frozen=True)
 class WrappedZero:
     """An indication of the zero that reads nearer to a full mark (or turn) than to nothing.

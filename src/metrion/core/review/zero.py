@@ -7,7 +7,14 @@ from collections.abc import Iterator
 from metrion.core.desk.zero_desk import likelier, nearer_to_a_mark
 from metrion.core.facts import Name, fact
 from metrion.core.json import Record
-from metrion.core.quantity.zero import Phase, ZeroCheck, wrapped_zero, zero_error
+from metrion.core.quantity.zero import (
+    Phase,
+    ZeroCheck,
+    looks_apart,
+    wrapped_zero,
+    zero_error,
+    zero_errors,
+)
 from metrion.core.review.flags import Flag, Level, Series
 from metrion.core.scales import ScrewScale
 
@@ -96,9 +103,8 @@ def zero_looks_differ(series: Series) -> Iterator[Flag]:
         checks = [check for check in measurement.checks if check.phase is phase]
         if not checks or any(_on_another_face(check, measurement.face) for check in checks):
             continue
-        errors = [zero_error(measurement.instrument, [check]) for check in checks]
-        apart = max(errors) - min(errors)
-        if apart > measurement.instrument.least_count:
+        apart = looks_apart(measurement.instrument, zero_errors(measurement.instrument, checks))
+        if apart is not None:
             says = fact("zero-looks-differ", phase=str(phase), apart=series.figure(apart))
             yield Flag("zero-looks-differ", Level.WARNING, says, phase=phase)
 

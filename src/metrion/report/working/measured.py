@@ -103,8 +103,10 @@ def _no_zero(measurement: Measurement, speaker: Speaker) -> Written:
 
 
 def _zero_error(line: Written, measurement: Measurement, speaker: Speaker) -> Written:
-    correction = Figure(measurement.instrument.with_unit(-measurement.zero_error))
-    told = speaker.text("with-correction", correction=correction)
+    error = measurement.zero_error
+    correction = Figure(measurement.instrument.with_unit(-error))
+    side = "much" if error > 0 else "little" if error else "none"
+    told = speaker.text("with-correction", correction=correction, side=side)
     return replace(line, spans=(*line.spans, Span(f", {told}", Tint.ZERO)))
 
 

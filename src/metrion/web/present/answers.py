@@ -14,7 +14,13 @@ from metrion.core.desk.said.meanings import key_of
 from metrion.core.desk.said.reach import Reach
 from metrion.core.desk.said.words import asked_says, meaning_says
 from metrion.core.desk.typed import Offer, typed_number
-from metrion.core.desk.zero_desk import nearer_to_a_mark, sides, zero_finding
+from metrion.core.desk.zero_desk import (
+    looks_unlike,
+    nearer_to_a_mark,
+    opposite_zero,
+    sides,
+    zero_finding,
+)
 from metrion.core.errors import MetrionError
 from metrion.core.exact.units import unit_ratio
 from metrion.core.facts import Fact, fact
@@ -22,8 +28,9 @@ from metrion.core.instruments.appearance import FineAs
 from metrion.core.instruments.drawing import engraved_text, fine_numerals, main_numerals
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.instruments.numbered import numbered, numbered_per
+from metrion.core.numbered import numbered_checks
 from metrion.core.quantity.observations import Sort
-from metrion.core.quantity.zero import WrappedZero, ZeroCheck
+from metrion.core.quantity.zero import WrappedZero, ZeroCheck, zero_error
 from metrion.core.scales import Indication
 from metrion.web.schemas import (
     AnswerView,
@@ -36,6 +43,7 @@ from metrion.web.schemas import (
     OfferView,
     TurnView,
     TypedView,
+    UnlikeView,
     WrappedZeroView,
     ZeroFindingView,
 )
@@ -49,12 +57,14 @@ def answer_view(
     instrument: Instrument,
     body: IndicationView,
     checks: Sequence[ZeroCheck] = (),
+    looks: Sequence[ZeroCheck] = (),
 ) -> AnswerView:
     """Reading, bounds, neighbours and sentences for what was typed or dragged.
 
     Args:
         instrument: as its logbook has it, like the checks; the answer is in the unit of its
             numerals.
+        looks: earlier looks at the zero that this one should agree with.
     """
     kept = body.told.on(instrument)
     instrument = numbered(kept)
@@ -62,7 +72,9 @@ def answer_view(
     answer = _answered(kept, body, checks if sort is Sort.SINGLE else None)
     paired = _paired(kept, answer, body)
     position = answer.main if answer.read is None else answer.read
-    finding, reference_fault = _finding(instrument, answer, body.reference)
+    finding, reference_fault = _finding(
+        instrument, answer, body.reference, numbered_checks(kept, looks)
+    )
     return AnswerView(
         seq=body.seq,
         asked=list(_asked(kept, answer, body)),
@@ -215,7 +227,7 @@ def _text(instrument: Instrument, value: Fraction | None) -> str | None:
 
 
 def _finding(
-    instrument: Instrument, answer: Answer, typed: str | None
+    instrument: Instrument, answer: Answer, typed: str | None, looks: Sequence[ZeroCheck]
 ) -> tuple[ZeroFindingView | None, str]:
     """What a look at the zero comes to, where a reference (0 for closed faces) makes it one."""
     if typed is None:
@@ -232,20 +244,32 @@ def _finding(
     found = zero_finding(instrument, answer.indication, reference)
     view = ZeroFindingView(
         error=float(found.error),
+        unlike=[
+            UnlikeView(look.id, float(zero_error(instrument, [look])), say(says))
+            for look, says in looks_unlike(instrument, found.error, looks)
+        ],
         words=say(found.says),
         ways=[say(way) for way in found.ways],
         advice=say(found.advice),
-        wrapped=_wrapped_view(instrument, found.wrapped) if found.wrapped else None,
+        wrapped=_either_view(instrument, found.wrapped, nearer_to_a_mark(instrument))
+        if found.wrapped
+        else None,
+        opposite=_either_view(instrument, opposite_zero(instrument, found.error, reference), None)
+        if found.error
+        else None,
     )
     return view, ""
 
 
-def _wrapped_view(instrument: Instrument, wrapped: WrappedZero) -> WrappedZeroView:
+def _either_view(
+    instrument: Instrument, wrapped: WrappedZero, nearer: Fact | None
+) -> WrappedZeroView:
+    """The two that a look at the zero can be, and what is odd about it."""
     likely, kept = sides(instrument, wrapped)
     return WrappedZeroView(
         main=main_typed(instrument, wrapped.indication.main),
         second_turn=wrapped.indication.second_turn,
-        words=say(fact("which-zero", nearer=nearer_to_a_mark(instrument))),
+        words=say(fact("which-zero", nearer=nearer)) if nearer else "",
         likely=say(likely),
         kept=say(kept),
     )

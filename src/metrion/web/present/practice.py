@@ -19,7 +19,7 @@ from metrion.core.practice.slips import Step
 from metrion.core.scales import Indication
 from metrion.formats.exercise import instrument_record
 from metrion.store.records import Kept
-from metrion.voice.exercises import answer_words, looks_in_words, task_words
+from metrion.voice.exercises import looks_in_words, right_answer, task_words
 from metrion.web.present.answers import answer_view
 from metrion.web.present.instruments import instrument_view
 from metrion.web.schemas import (
@@ -55,7 +55,7 @@ def exercise_view(found: Exercise) -> ExerciseView:
 
 def shown_view(found: Exercise) -> ShownView:
     """What is right, and which marks and lines make it."""
-    return ShownView(answer_words(found, found.answer, speaker()), _met_in(found))
+    return ShownView(right_answer(found, speaker()), _met_in(found))
 
 
 def _met_in(found: Exercise) -> list[AnswerView]:

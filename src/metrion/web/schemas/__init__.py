@@ -46,6 +46,7 @@ from metrion.web.schemas.desk import (
     OfferView,
     TurnView,
     TypedView,
+    UnlikeView,
     WrappedZeroView,
     ZeroFindingView,
 )
@@ -289,6 +290,7 @@ __all__ = [
     "TurnView",
     "TypedReadingView",
     "TypedView",
+    "UnlikeView",
     "UseView",
     "VoiceView",
     "WantedView",

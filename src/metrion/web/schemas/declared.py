@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable, Collection, Iterator, Mapping
+from collections.abc import Callable, Collection, Iterator, Mapping, Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 from functools import cache
@@ -44,6 +44,7 @@ class Told:
         quantity: (readings, zero checks) that it belongs to, or that is to use it.
         typed: (readings) its figures as they were typed.
         answered: what was said of the figures of its tool while they were entered.
+        replaces: (zero checks) the earlier looks in whose place it comes.
         what_was_read: (instruments) what becomes of what was read when its unit is another one.
         why: the reason of a change.
     """
@@ -53,6 +54,7 @@ class Told:
     quantity: str = ""
     typed: TypedReadingView | None = None
     answered: AnsweredView | None = None
+    replaces: Sequence[str] = ()
     what_was_read: str = ""
     why: str = ""
 
@@ -62,7 +64,7 @@ class Told:
         return {name: value for name, value in self.record.items() if value is not None}
 
 
-_BESIDE = frozenset({"id", "quantity", "typed", "answered", "what_was_read", "why"})
+_BESIDE = frozenset({"id", "quantity", "typed", "answered", "replaces", "what_was_read", "why"})
 
 
 def _told(found: More) -> Told:

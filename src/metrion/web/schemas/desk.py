@@ -36,12 +36,14 @@ class DraftIndicationView(IndicationView):
 class TypedView(IndicationView):
     """An entry at the desk of a sheet.
 
-    A ``reference`` makes it a look at the zero. ``sort`` says how many looks make the reading, and
-    ``earlier`` holds those that have been entered before this one.
+    A ``reference`` makes it a look at the zero, and ``looks`` are the ids of earlier ones of the
+    same faces and phase that it should agree with. ``sort`` says how many looks make the reading,
+    and ``earlier`` holds those that have been entered before this one.
     """
 
     instrument: str = field(kw_only=True)
     zero: list[str] = field(default_factory=list)
+    looks: list[str] = field(default_factory=list)
     sort: Sort = Sort.SINGLE
     arc: Arc = Arc.SHORTER
     halved: bool = False
@@ -60,14 +62,29 @@ class WrappedZeroView:
 
 
 @view
+class UnlikeView:
+    """An earlier look at the same zero that said something else."""
+
+    id: str
+    error: float
+    words: str
+
+
+@view
 class ZeroFindingView:
-    """What a look at the zero comes to."""
+    """What a look at the zero comes to.
+
+    ``unlike`` are earlier looks that it does not agree with; ``opposite`` is the one as far off the
+    other way, for who had said that it is off so; null where it is not off.
+    """
 
     error: float
+    unlike: list[UnlikeView]
     words: str
     ways: list[str]
     advice: str
     wrapped: WrappedZeroView | None
+    opposite: WrappedZeroView | None
 
 
 @view

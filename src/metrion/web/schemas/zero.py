@@ -32,6 +32,11 @@ _ABOUT = (
     "A zero check; ``main`` and ``fine`` as they would stand in a logbook file. "
     "``quantity`` is what is to use it."
 )
-_ALSO = {**NEW_ID, **ANSWERED, "quantity": fields.String()}
+_ALSO = {
+    **NEW_ID,
+    **ANSWERED,
+    "quantity": fields.String(),
+    "replaces": fields.List(fields.String()),
+}
 NewZeroCheck = taken(ZeroCheck, "NewZeroCheck", _ABOUT, also=_ALSO)
 ZeroCheckPatch = taken(ZeroCheck, "ZeroCheckPatch", "A change to a zero check.", also=WHY)
