@@ -120,3 +120,28 @@ def test_the_same_figures_stand_where_the_description_was_wrong(read: FlaskClien
     assert change(read, **wrong).status_code == 200
     assert kept(read)["measurements"][0]["observations"][0]["main"] == "52"
     assert quantity(read)["result"]["sentence"].endswith("cm")
+
+
+def test_a_place_between_marks_names_the_convention_that_reads_it(client: FlaskClient) -> None:
+    ruler = {
+        "id": "ruler", "name": "Ruler", "kind": "plain", "unit": "mm", "main_division": "1",
+        "range": ["0", "300"], "numerals": "cm", "main_as": "engraved",
+    }  # fmt: skip
+    assert client.post(f"{SHEET}/instruments", json=ruler).status_code == 201
+    body = {"seq": 1, "instrument": "ruler", "main": "1.24", "fine": ""}
+
+    def fault() -> str:
+        found: str = client.post(f"{SHEET}/look", json=body).json["main"]["fault"]
+        return found
+
+    none = "1.24 is not a mark of Ruler, whose marks are 0.1 cm apart; the convention in force "
+    assert fault() == f"{none}reads no place between them; one of your own can (Settings)."
+    own = {
+        "id": "tenths", "name": "Tenths by eye", "family": "limit", "reading_limit": "1/2",
+        "zero_look": True, "spread": "half-range", "combine": "larger", "digits": 1,
+        "estimate": True,
+    }  # fmt: skip
+    assert client.post("/api/conventions", json=own).status_code == 201
+    assert fault() == f"{none}reads no place between them, Tenths by eye does."
+    read = client.post(f"{SHEET}/look", json={**body, "estimates": True}).json
+    assert (read["main"]["fault"], read["read"]) == ("", "1.24")

@@ -2,9 +2,10 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from fractions import Fraction
+from functools import reduce
 from typing import TypeAlias, Union
 
 
@@ -58,3 +59,8 @@ class Fact:
 def fact(code: str, **about: Argument) -> Fact:
     """A fact, with what it is about."""
     return Fact(code, about)
+
+
+def either(choices: Sequence[Fact | Name]) -> Fact | Name:
+    """One of these: ``a or b or c``."""
+    return reduce(lambda first, second: fact("or", first=first, second=second), choices)

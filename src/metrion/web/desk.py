@@ -4,10 +4,12 @@ from __future__ import annotations
 
 from metrion.core.instruments.instrument import Instrument
 from metrion.store import NotHere
+from metrion.voice.conventions import convention_name
 from metrion.web.bodies import Blueprint
 from metrion.web.notebook import Worked, notebook
 from metrion.web.present import answer_view
 from metrion.web.schemas import AnswerView, TypedView, schema_of
+from metrion.web.speaking import speaker
 
 blueprint = Blueprint("desk", __name__, url_prefix="/api/sheets/<sheet>/look")
 
@@ -27,7 +29,9 @@ def look(body: TypedView, sheet: str) -> AnswerView:
         [check for check in logbook.zero_checks if check.id in ids]
         for ids in (body.zero, body.looks)
     )
-    return answer_view(instrument, body, checks, looks)
+    own = [*logbook.conventions, *notebook().conventions()]
+    estimating = dict.fromkeys(convention_name(one, speaker()) for one in own if one.estimate)
+    return answer_view(instrument, body, checks, looks, estimating=tuple(estimating))
 
 
 def _instrument(worked: Worked, key: str) -> Instrument:

@@ -91,6 +91,7 @@ def consider(
     *,
     estimates: bool = False,
     at_zero: bool = False,
+    estimating: Sequence[str] | None = None,
 ) -> Answer:
     """Answer what has been typed so far; empty texts are not yet typed.
 
@@ -99,11 +100,15 @@ def consider(
         checks: None for a position of a pair, where the zero cancels.
         estimates: whether one may read between the finest lines.
         at_zero: whether the zero is looked at.
+        estimating: names of conventions that read between marks, where the one in force does not.
     """
     instrument = told.on(instrument)
     told = told.else_by(instrument)
     tool, per = numbered(instrument), numbered_per(instrument)
-    heard = hear(instrument, main, fine, told, at_zero=at_zero, estimates=estimates)
+    heard = hear(
+        instrument, main, fine, told,
+        at_zero=at_zero, estimates=estimates, estimating=estimating,
+    )  # fmt: skip
     turn = heard.indication.second_turn if heard.indication else bool(told.second_turn)
     line = heard.line
     if not instrument.scale.has_fine_scale:

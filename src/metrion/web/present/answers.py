@@ -58,6 +58,8 @@ def answer_view(
     body: IndicationView,
     checks: Sequence[ZeroCheck] = (),
     looks: Sequence[ZeroCheck] = (),
+    *,
+    estimating: Sequence[str] | None = None,
 ) -> AnswerView:
     """Reading, bounds, neighbours and sentences for what was typed or dragged.
 
@@ -65,11 +67,12 @@ def answer_view(
         instrument: as its logbook has it, like the checks; the answer is in the unit of its
             numerals.
         looks: earlier looks at the zero that this one should agree with.
+        estimating: names of conventions that read between marks; None where there are none to tell.
     """
     kept = body.told.on(instrument)
     instrument = numbered(kept)
     sort = body.sort if isinstance(body, TypedView) else Sort.SINGLE
-    answer = _answered(kept, body, checks if sort is Sort.SINGLE else None)
+    answer = _answered(kept, body, checks if sort is Sort.SINGLE else None, estimating)
     paired = _paired(kept, answer, body)
     position = answer.main if answer.read is None else answer.read
     finding, reference_fault = _finding(
@@ -143,12 +146,15 @@ def _paired(instrument: Instrument, answer: Answer, body: IndicationView) -> Pai
 
 
 def _answered(
-    instrument: Instrument, body: IndicationView, checks: Sequence[ZeroCheck] | None
+    instrument: Instrument,
+    body: IndicationView,
+    checks: Sequence[ZeroCheck] | None,
+    estimating: Sequence[str] | None,
 ) -> Answer:
     if body.position is not None:
         position = Fraction(body.position).limit_denominator(_FINEST)
         return consider_position(instrument, position, checks)
-    return _typed(instrument, body, checks, body)
+    return _typed(instrument, body, checks, body, estimating)
 
 
 def _typed(
@@ -156,6 +162,7 @@ def _typed(
     entered: EnteredView,
     checks: Sequence[ZeroCheck] | None,
     body: IndicationView,
+    estimating: Sequence[str] | None = None,
 ) -> Answer:
     return consider(
         instrument,
@@ -165,6 +172,7 @@ def _typed(
         checks,
         estimates=body.estimates,
         at_zero=body.reference is not None,
+        estimating=None if body.estimates else estimating,
     )
 
 

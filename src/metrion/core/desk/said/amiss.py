@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import re
-from collections.abc import Iterable, Iterator
+from collections.abc import Iterable, Iterator, Sequence
 from contextlib import suppress
 from fractions import Fraction
 from math import ceil, floor
@@ -21,7 +21,7 @@ from metrion.core.errors import (
 from metrion.core.exact.bounds import check_length
 from metrion.core.exact.numbers import to_text
 from metrion.core.exact.units import unit_ratio
-from metrion.core.facts import Fact, Figure, Name, fact
+from metrion.core.facts import Fact, Figure, Name, either, fact
 from metrion.core.instruments.appearance import FineAs, MainAs
 from metrion.core.instruments.drawing import engraved_text, engraved_unit, fine_numerals
 from metrion.core.instruments.instrument import Instrument, Kind
@@ -35,8 +35,12 @@ _BACK = re.compile(r"-([0-9]{1,4})")
 Amiss = tuple[Fact, tuple[Offer, ...]]
 
 
-def main_amiss(instrument: Instrument, said: str) -> Amiss:
-    """Why a main figure is no mark, with the marks beside it."""
+def main_amiss(instrument: Instrument, said: str, estimating: Sequence[str] | None = None) -> Amiss:
+    """Why a main figure is no mark, with the marks beside it.
+
+    Args:
+        estimating: names of conventions that read between marks, where the one in force does not.
+    """
     try:
         check_length(said.strip())
     except MetrionError as error:
@@ -47,7 +51,18 @@ def main_amiss(instrument: Instrument, said: str) -> Amiss:
     if number is None:
         return _no_number(said), ()
     value = number.value * _per(instrument, number.unit or engraved_unit(instrument))
-    return _no_mark(instrument, value), tuple(_marks(instrument, _around(instrument, value)))
+    says = _no_mark(instrument, value)
+    if estimating is not None and not instrument.scale.has_fine_scale:
+        says = fact("fault-and-hint", what=says, hint=_who_estimates(estimating))
+    return says, tuple(_marks(instrument, _around(instrument, value)))
+
+
+def _who_estimates(conventions: Sequence[str]) -> Fact:
+    """By which convention a place between marks could be read."""
+    names = [Name(one) for one in conventions]
+    if not names:
+        return fact("no-convention-estimates")
+    return fact("convention-that-estimates", names=either(names))
 
 
 def _no_number(said: str) -> Fact:

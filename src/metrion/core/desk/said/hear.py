@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Iterator
+from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass, replace
 from fractions import Fraction
 from typing import TypeVar
@@ -52,7 +52,14 @@ NOTHING_HEARD = Heard()
 
 
 def hear(
-    instrument: Instrument, main: str, fine: str, told: Told, *, at_zero: bool, estimates: bool
+    instrument: Instrument,
+    main: str,
+    fine: str,
+    told: Told,
+    *,
+    at_zero: bool,
+    estimates: bool,
+    estimating: Sequence[str] | None = None,
 ) -> Heard:
     """Understand what stands in the blanks; empty ones are not yet typed.
 
@@ -60,6 +67,8 @@ def hear(
         told: what the tool and the student have said beside the figures.
         at_zero: whether the zero is looked at.
         estimates: whether one may read between the finest lines.
+        estimating: names of conventions that do, where the one in force does not; None where that
+            cannot be told.
     """
     main, fine = main.strip(), fine.strip()
     if not instrument.scale.has_fine_scale:
@@ -83,7 +92,7 @@ def hear(
         )
     amiss = Heard(main=_only(mark.at for mark in inside))
     if not marks:
-        fault, offers = main_amiss(instrument, main)
+        fault, offers = main_amiss(instrument, main, estimating)
         amiss = Heard(main_fault=fault, main_offers=offers)
     if marks or (fine and judge(reach, f"0 {fine}", told).verdict is Verdict.NONE):
         fault, offers = fine_amiss(instrument, fine, told.fine_as, estimates=estimates)

@@ -4,12 +4,11 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 from fractions import Fraction
-from functools import reduce
 
 from metrion.core.desk.said.judging import Verdict
 from metrion.core.desk.said.meanings import Meaning
 from metrion.core.desk.said.reach import OTHER_UNIT
-from metrion.core.facts import Fact, Figure, Name, fact
+from metrion.core.facts import Fact, Figure, Name, either, fact
 from metrion.core.instruments.drawing import engraved_text, engraved_unit, fine_numerals
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.instruments.numbered import engraved_worth
@@ -25,8 +24,7 @@ def judgement_says(
         return fact("said-none", said=Name(said.strip()), tool=Name(instrument.name))
     if verdict is Verdict.ONE:
         return fact("said-one", reading=readings[0])
-    either = reduce(lambda first, second: fact("or", first=first, second=second), readings)
-    return fact("said-ask", said=Name(said.strip()), readings=either, count=len(readings))
+    return fact("said-ask", said=Name(said.strip()), readings=either(readings), count=len(readings))
 
 
 def meaning_says(instrument: Instrument, meaning: Meaning) -> Fact:
