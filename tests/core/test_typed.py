@@ -47,10 +47,11 @@ def sentences(answer: Answer) -> str:
 @pytest.mark.parametrize(
     ("tool", "typed", "value", "said"),
     [
-        (IN_CM, "5.2", "52", "5.2 cm is 52 mm."),
-        (IN_CM, "5,2", "52", "5.2 cm is 52 mm."),
-        (IN_CM, "5 mm", "5", ""),
-        (IN_CM, "5.2cm", "52", "5.2cm is 52 mm."),
+        # What is engraved is spoken, whatever the logbook keeps.
+        (IN_CM, "5.2", "5.2", "The zero line has passed 5.2 and not yet 5.3"),
+        (IN_CM, "5,2", "5.2", "The zero line has passed 5.2 and not yet 5.3"),
+        (IN_CM, "5 mm", "1/2", "5 mm is 0.5 cm."),
+        (IN_CM, "5.2cm", "5.2", "The zero line has passed 5.2 and not yet 5.3"),
         (PLAIN_MM, "52", "52", ""),
         (PLAIN_MM, "5.2cm", "52", "5.2cm is 52 mm."),
         (PLAIN_MM, "-1 mm", "-1", ""),
@@ -158,8 +159,8 @@ def test_what_is_no_line_is_answered_with_what_may_have_been_meant(
 
 def test_a_mark_beyond_the_beam_is_asked_about() -> None:
     short = replace(IN_CM, range=(Fraction(0), Fraction(150)))
-    assert consider(short, "52", "3", LINE).read == Fraction("52.06")
-    assert consider(short, "52 mm", "3", LINE).read == Fraction("52.06")
+    assert consider(short, "52", "3", LINE).read == Fraction("5.206")
+    assert consider(short, "52 mm", "3", LINE).read == Fraction("5.206")
     beyond = consider(short, "199", "3", LINE)
     assert (beyond.read, [one.reads for one in beyond.heard.asked]) == (
         None, [Fraction("1990.06"), Fraction("199.06")],
@@ -167,7 +168,10 @@ def test_a_mark_beyond_the_beam_is_asked_about() -> None:
     # Whole figures that can be both are asked about, until the tool says which they are.
     both = consider(short, "6", "3", LINE)
     assert [one.main_way for one in both.heard.asked] == ["engraved", "unit"]
-    assert consider(short, "6", "3", replace(LINE, main_as=MainAs.UNIT)).read == Fraction("6.06")
+    assert consider(short, "6", "3", replace(LINE, main_as=MainAs.UNIT)).read == Fraction("0.606")
+    # A tool that is read in millimetres is spoken of in millimetres.
+    told = replace(short, appearance=replace(short.appearance, main_as=MainAs.UNIT))
+    assert consider(told, "6", "3", LINE).read == Fraction("6.06")
 
 
 def test_inches_are_typed_with_a_stroke_between() -> None:

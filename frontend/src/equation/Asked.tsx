@@ -30,7 +30,9 @@ export function Asked({ desk, instrument, ref }: Props) {
     const { fine_as: fineAs, main_as: mainAs, numerals } = reading;
     const kept = { ...(fineAs && { fineAs }), ...(mainAs && { mainAs }) };
     const turn = instrument.lines.two_turns ? { secondTurn } : {};
-    desk.type({ meant, ...kept, ...(numerals && { numerals }), ...turn });
+    // Figures of another unit stand in that of the page, until the tool is kept with the answer.
+    const figures = (mainAs ?? numerals) ? { main: reading.main, fine: reading.fine } : {};
+    desk.type({ meant, ...figures, ...kept, ...(numerals && { numerals }), ...turn });
     goOn();
   };
   const keeps = answer.asked.some((one) => one.fine_as ?? one.main_as ?? one.numerals);

@@ -174,7 +174,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
             onChange={typeInto("main")}
             onKeyDown={keys("main")}
           />
-          <span>{angular ? "" : instrument.engraved_unit}</span>
+          <span>{angular ? "" : instrument.unit}</span>
         </Term>
         {instrument.lines.two_turns && (
           <SecondTurn desk={desk} pitch={`${instrument.pitch ?? ""} ${instrument.unit}`} />

@@ -83,7 +83,7 @@ interface FactorProps {
 /** What the figure in the fine blank is worth, or is multiplied by. */
 export function FineFactor({ fineAs, instrument, worth, asTyped }: FactorProps) {
   const circle = instrument.kind === "angular";
-  if (fineAs === "worth") return <span>{circle ? "" : instrument.engraved_unit}</span>;
+  if (fineAs === "worth") return <span>{circle ? "" : instrument.unit}</span>;
   const unit = circle ? "" : instrument.unit;
   if (fineAs === "numeral")
     return (

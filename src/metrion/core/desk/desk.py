@@ -16,9 +16,9 @@ from metrion.core.desk.said.hear import NOTHING_HEARD, Heard, hear
 from metrion.core.desk.said.judging import NOTHING_TOLD, Told
 from metrion.core.exact.numbers import to_text
 from metrion.core.facts import Argument, Fact, Figure, Name, fact
-from metrion.core.instruments.drawing import engraved_text, fine_numerals
+from metrion.core.instruments.drawing import fine_numerals
 from metrion.core.instruments.instrument import Instrument, Kind
-from metrion.core.instruments.numbered import numbered, numbered_per
+from metrion.core.instruments.numbered import numbered, numbered_per, spoken_mark
 from metrion.core.numbered import numbered_checks
 from metrion.core.quantity.zero import ZeroCheck, zero_error
 from metrion.core.scales import Indication, Line, VernierScale
@@ -102,11 +102,10 @@ def consider(
         at_zero: whether the zero is looked at.
         estimating: names of conventions that read between marks, where the one in force does not.
     """
-    instrument = told.on(instrument)
     told = told.else_by(instrument)
     tool, per = numbered(instrument), numbered_per(instrument)
     heard = hear(
-        instrument, main, fine, told,
+        told.on(instrument), main, fine, told,
         at_zero=at_zero, estimates=estimates, estimating=estimating,
     )  # fmt: skip
     turn = heard.indication.second_turn if heard.indication else bool(told.second_turn)
@@ -174,7 +173,7 @@ def _neighbours(
         miss = place - mark
         angular = instrument.kind is Kind.ANGULAR
         distance = instrument.with_unit(abs(miss)) if angular else instrument.value_text(abs(miss))
-        at = instrument.value_text(mark) if angular else engraved_text(instrument, mark)
+        at = instrument.value_text(mark) if angular else spoken_mark(instrument, mark)
         side = "right" if miss > 0 else "left" if miss else "meets"
         says = fact(f"neighbour-{side}", distance=Figure(distance), mark=Figure(at))
         found.append(Neighbour(line, mark, miss, says))
@@ -196,7 +195,7 @@ def _sentences(
             _alike(instrument, line) if isinstance(line, Undecided) else _line(instrument, line)
         )
     if fine and bounds:
-        low, high = (Figure(engraved_text(instrument, bound)) for bound in bounds)
+        low, high = (Figure(spoken_mark(instrument, bound)) for bound in bounds)
         code = "edge-between" if instrument.kind is Kind.SCREW else "zero-line-between"
         found.append(fact(code, low=low, high=high))
     if indication is not None:

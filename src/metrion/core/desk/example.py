@@ -16,7 +16,7 @@ def example(instrument: Instrument) -> tuple[str, str]:
     """What would be typed for a place a few marks from zero; no fine figure on a plain scale."""
     scale = instrument.scale
     marks = 20 * _MARKS if instrument.kind is Kind.ANGULAR else _MARKS
-    if engraved_unit(instrument) != instrument.unit:
+    if instrument.kept_unit or engraved_unit(instrument) != instrument.unit:
         # Whole centimetres could be millimetres.
         marks = 10 * _MARKS + 2
     numerals = fine_numerals(instrument)

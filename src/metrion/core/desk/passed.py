@@ -11,8 +11,8 @@ from dataclasses import dataclass
 from fractions import Fraction
 
 from metrion.core.facts import Fact, Figure, fact
-from metrion.core.instruments.drawing import engraved_text
 from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.numbered import spoken_mark
 from metrion.core.scales import Indication, ScrewScale
 
 _NEAR = Fraction(1, 10)
@@ -44,7 +44,7 @@ def near_mark(instrument: Instrument, indication: Indication) -> Fact | None:
         return _near_datum(instrument, scale, indication)
     past = (instrument.reading(indication) - indication.main) / scale.main_division
     below, here, above = (
-        Figure(engraved_text(instrument, indication.main + step * scale.main_division))
+        Figure(spoken_mark(instrument, indication.main + step * scale.main_division))
         for step in (-1, 0, 1)
     )
     if 0 < past <= _NEAR:
@@ -65,7 +65,7 @@ def _near_datum(instrument: Instrument, scale: ScrewScale, indication: Indicatio
     side = "just-past" if past <= to_come else "to-come"
     # Half marks lie where the thimble shows another line than its zero.
     which = "edge" if mark % scale.pitch else "thimble-zero"
-    at = Figure(engraved_text(instrument, mark))
+    at = Figure(spoken_mark(instrument, mark))
     return fact(f"{which}-{side}", line=Fraction(indication.line), mark=at)
 
 
@@ -91,6 +91,6 @@ def turns(instrument: Instrument, indication: Indication) -> tuple[Turn, ...]:
 
 
 def _turn(instrument: Instrument, scale: ScrewScale, indication: Indication) -> Turn:
-    mark = Figure(engraved_text(instrument, scale.last_mark(indication)))
+    mark = Figure(spoken_mark(instrument, scale.last_mark(indication)))
     code = "turn-second" if indication.second_turn else "turn"
     return Turn(indication, instrument.reading(indication), fact(code, mark=mark))

@@ -5,8 +5,6 @@ from __future__ import annotations
 from dataclasses import dataclass
 from fractions import Fraction
 
-from metrion.core.exact.numbers import to_text
-from metrion.core.exact.units import unit_ratio
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.scales import Indication, VernierScale
 from metrion.core.scales.numerals import Numerals, usual_numerals
@@ -62,13 +60,6 @@ def engraved_unit(instrument: Instrument) -> str:
     """The unit that the numerals of its main scale stand for; that of a display is its own."""
     bare = instrument.kind is Kind.ANGULAR or instrument.appearance.display
     return instrument.unit if bare else main_numerals(instrument).unit
-
-
-def engraved_text(instrument: Instrument, main: Fraction) -> str:
-    """A mark as it is engraved: 5.2 on a beam numbered in centimetres, for 52 mm."""
-    if instrument.kind is Kind.ANGULAR:
-        return instrument.mark_text(main)
-    return to_text(main * unit_ratio(instrument.unit, engraved_unit(instrument)))
 
 
 def line_places(instrument: Instrument) -> list[Fraction]:

@@ -1,7 +1,8 @@
 """A tool told in the unit that its numerals stand for, as one reads it.
 
 A logbook keeps marks in the unit of its description; people see, type and write them as they are
-engraved. Whatever is shown is worked out from the tool told so; what is kept never changes.
+engraved, unless they said that their figures are in that of the description. Whatever is shown is
+worked out from the tool told so; what is kept never changes.
 """
 
 from __future__ import annotations
@@ -9,15 +10,24 @@ from __future__ import annotations
 from dataclasses import replace
 from fractions import Fraction
 
+from metrion.core.exact.numbers import to_text
 from metrion.core.exact.units import unit_ratio
+from metrion.core.instruments.appearance import MainAs
 from metrion.core.instruments.drawing import engraved_unit
-from metrion.core.instruments.instrument import Instrument
+from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.scales import PlainScale, Scale, ScrewScale, VernierScale
 
 
+def spoken_unit(tool: Instrument) -> str:
+    """The unit of its numerals, or its own where figures were said to be in that."""
+    if tool.kind is Kind.ANGULAR or tool.appearance.main_as is MainAs.UNIT:
+        return tool.unit
+    return engraved_unit(tool)
+
+
 def numbered(tool: Instrument) -> Instrument:
-    """The tool in the unit of its numerals; the same one where that is its own."""
-    unit = engraved_unit(tool)
+    """The tool in the unit that is spoken of it; the same one where that is its own."""
+    unit = spoken_unit(tool)
     if unit == tool.unit:
         return tool
     per = unit_ratio(tool.unit, unit)
@@ -32,13 +42,20 @@ def numbered(tool: Instrument) -> Instrument:
 
 
 def numbered_per(tool: Instrument) -> Fraction:
-    """What one of its unit is in the unit of its numerals."""
-    return unit_ratio(tool.unit, engraved_unit(tool))
+    """What one of its unit is in the one that is spoken."""
+    return unit_ratio(tool.unit, spoken_unit(tool))
 
 
-def engraved_worth(tool: Instrument, value: Fraction) -> str:
-    """A reading or a difference of readings in the unit of its numerals, with that unit."""
+def spoken_worth(tool: Instrument, value: Fraction) -> str:
+    """A reading or a difference of readings in the unit that is spoken, with that unit."""
     return numbered(tool).with_unit(value * numbered_per(tool))
+
+
+def spoken_mark(tool: Instrument, main: Fraction, *, with_unit: bool = False) -> str:
+    """A mark as one says it: 5.2 on a beam numbered in centimetres, for 52 mm."""
+    if tool.kind is Kind.ANGULAR:
+        return tool.mark_text(main)
+    return to_text(main * numbered_per(tool)) + (f" {spoken_unit(tool)}" if with_unit else "")
 
 
 def _scale_times(scale: Scale, per: Fraction) -> Scale:

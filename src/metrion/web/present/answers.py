@@ -25,9 +25,9 @@ from metrion.core.errors import MetrionError
 from metrion.core.exact.units import unit_ratio
 from metrion.core.facts import Fact, fact
 from metrion.core.instruments.appearance import FineAs
-from metrion.core.instruments.drawing import engraved_text, fine_numerals, main_numerals
+from metrion.core.instruments.drawing import fine_numerals, main_numerals
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.instruments.numbered import numbered, numbered_per
+from metrion.core.instruments.numbered import numbered, numbered_per, spoken_mark
 from metrion.core.numbered import numbered_checks
 from metrion.core.quantity.observations import Sort
 from metrion.core.quantity.zero import WrappedZero, ZeroCheck, zero_error
@@ -69,8 +69,7 @@ def answer_view(
         looks: earlier looks at the zero that this one should agree with.
         estimating: names of conventions that read between marks; None where there are none to tell.
     """
-    kept = body.told.on(instrument)
-    instrument = numbered(kept)
+    kept, instrument = instrument, numbered(instrument)
     sort = body.sort if isinstance(body, TypedView) else Sort.SINGLE
     answer = _answered(kept, body, checks if sort is Sort.SINGLE else None, estimating)
     paired = _paired(kept, answer, body)
@@ -94,7 +93,7 @@ def answer_view(
         corrected=_text(instrument, answer.corrected),
         # With a main reading alone the page can already show where the zero line must be.
         position=None if position is None else float(position),
-        bounds=[shown(engraved_text(instrument, b)) for b in answer.bounds]
+        bounds=[shown(spoken_mark(instrument, b)) for b in answer.bounds]
         if answer.bounds
         else None,
         meets=None if answer.meets is None else float(answer.meets),
@@ -179,21 +178,25 @@ def _typed(
 def _asked(instrument: Instrument, answer: Answer, body: IndicationView) -> Iterator[AskedView]:
     """The readings that it can be, each with what settles that it is this one."""
     at_zero = body.reference is not None
-    reach = Reach(instrument, at_zero=at_zero, estimates=body.estimates)
+    reach = Reach(body.told.on(instrument), at_zero=at_zero, estimates=body.estimates)
     said = f"{body.main.strip()} {body.fine.strip()}".strip()
     asked = body.told.else_by(instrument)
     several = len({one.indication.main for one in answer.heard.asked}) > 1
     tool, per = numbered(instrument), numbered_per(instrument)
     for one in answer.heard.asked:
         told = settled_by(reach, said, asked, one)
+        seen = one.indication
+        line = line_typed(tool, seen.line, told.fine_as)
         yield AskedView(
             meant=one.key,
+            main=main_typed(tool, seen.main * per),
+            fine=seen.line_text if seen.undecided else line,
             words=say(asked_says(instrument, one, with_mark=several)),
             says=say(meaning_says(instrument, one)),
             read=shown(tool.value_text(one.reads * per)),
             position=float(one.reads * per),
-            line=float(one.indication.line),
-            second_turn=one.indication.second_turn,
+            line=float(seen.line),
+            second_turn=seen.second_turn,
             main_step=float(main_numerals(told.on(instrument)).step),
             fine_as=told.fine_as if told != asked else None,
             main_as=told.main_as if told != asked else None,

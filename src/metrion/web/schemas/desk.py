@@ -109,12 +109,15 @@ class OfferView:
 class AskedView:
     """One of the readings that figures can be, where they can be several.
 
+    ``main`` and ``fine`` are its figures as the page's tool has them typed.
     ``fine_as``, ``main_as`` and ``numerals`` are what the tool would have to say for it to be the
     one; where that is nothing new, ``meant`` says which was chosen. ``main_step`` is what a numeral
     of the main scale grows by then.
     """
 
     meant: str
+    main: str
+    fine: str
     words: str
     says: str
     read: str

@@ -22,10 +22,10 @@ from metrion.core.exact.bounds import check_length
 from metrion.core.exact.numbers import to_text
 from metrion.core.exact.units import unit_ratio
 from metrion.core.facts import Fact, Figure, Name, either, fact
-from metrion.core.instruments.appearance import FineAs, MainAs
-from metrion.core.instruments.drawing import engraved_text, engraved_unit, fine_numerals
+from metrion.core.instruments.appearance import FineAs
+from metrion.core.instruments.drawing import engraved_unit, fine_numerals
 from metrion.core.instruments.instrument import Instrument, Kind
-from metrion.core.instruments.numbered import engraved_worth
+from metrion.core.instruments.numbered import spoken_mark, spoken_unit, spoken_worth
 from metrion.core.scales import Indication, Line, VernierScale
 from metrion.core.scales.base import Undecided
 
@@ -90,8 +90,8 @@ def _no_mark(instrument: Instrument, value: Fraction) -> Fact:
     if instrument.kind is Kind.ANGULAR:
         apart = f"{to_text(division)}′"
     else:
-        apart = f"{engraved_text(instrument, division)} {engraved_unit(instrument)}"
-    return NotAMark(engraved_text(instrument, value), instrument.name, apart).says
+        apart = spoken_mark(instrument, division, with_unit=True)
+    return NotAMark(spoken_mark(instrument, value), instrument.name, apart).says
 
 
 def _around(instrument: Instrument, value: Fraction) -> list[Fraction]:
@@ -101,18 +101,16 @@ def _around(instrument: Instrument, value: Fraction) -> list[Fraction]:
 
 
 def _marks(instrument: Instrument, marks: Iterable[Fraction]) -> Iterator[Offer]:
-    bare = instrument.kind is Kind.ANGULAR
-    unit = "" if bare else f" {engraved_unit(instrument)}"
     for mark in dict.fromkeys(marks):
-        shown = Figure(f"{engraved_text(instrument, mark)}{unit}")
+        shown = Figure(spoken_mark(instrument, mark, with_unit=True))
         yield Offer(main_typed(instrument, mark), fact("offer-mark", mark=shown))
 
 
 def main_typed(instrument: Instrument, main: Fraction) -> str:
     """What is typed for a main reading at the bench."""
-    if instrument.kind is Kind.ANGULAR or instrument.appearance.main_as is MainAs.UNIT:
+    if instrument.kind is Kind.ANGULAR:
         return instrument.main_text(main)
-    return engraved_text(instrument, main)
+    return spoken_mark(instrument, main)
 
 
 def line_typed(instrument: Instrument, line: Line, fine_as: FineAs | None) -> str:
@@ -123,8 +121,8 @@ def line_typed(instrument: Instrument, line: Line, fine_as: FineAs | None) -> st
         worth = _worth(instrument, line)
         if instrument.kind is Kind.ANGULAR:
             return to_text(worth)
-        if engraved_unit(instrument) != instrument.unit:
-            return engraved_text(instrument, worth)
+        if spoken_unit(instrument) != instrument.unit:
+            return spoken_mark(instrument, worth)
         return instrument.value_text(worth)
     return to_text(Fraction(line))
 
@@ -222,7 +220,7 @@ def _beside(
         return
     for line in sorted({floor(near), ceil(near)}):
         if instrument.scale.has_line(line):
-            worth = Figure(engraved_worth(instrument, _worth(instrument, line)))
+            worth = Figure(spoken_worth(instrument, _worth(instrument, line)))
             numeral = Figure(fine_numerals(instrument).text(line))
             told = fact("offer-line", line=Figure(str(line)), numeral=numeral, worth=worth)
             yield Offer(line_typed(instrument, line, fine_as), told)

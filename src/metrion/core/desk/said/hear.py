@@ -16,8 +16,8 @@ from metrion.core.desk.said.spelling import plainly, spelled
 from metrion.core.desk.typed import Offer
 from metrion.core.facts import Fact, Figure, fact
 from metrion.core.instruments.appearance import FineAs
-from metrion.core.instruments.drawing import engraved_text, engraved_unit
 from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.numbered import spoken_mark, spoken_unit
 from metrion.core.scales import Indication, Line
 from metrion.core.scales.base import Undecided
 
@@ -143,7 +143,7 @@ def _taken(
     """What was taken for what, where that is not what stands there."""
     seen, scale = one.indication, instrument.scale
     if scale.has_fine_scale and not fine:
-        mark = Figure(_mark(instrument, seen.main))
+        mark = Figure(spoken_mark(instrument, seen.main, with_unit=True))
         yield fact("typed-whole", typed=Figure(main), mark=mark, line=Figure(seen.line_words))
         return
     yield from _main_taken(instrument, one.main_way, seen.main, main)
@@ -170,13 +170,8 @@ def _main_taken(instrument: Instrument, way: str, mark: Fraction, main: str) -> 
         return
     number = spelled(text)
     unit = unit_of_way(instrument, way, number.unit if number else "")
-    if unit != engraved_unit(instrument):
+    if unit != spoken_unit(instrument):
         as_typed = main.replace(",", ".")
         typed = as_typed if number and number.unit else f"{as_typed} {unit}"
-        value = Figure(_mark(instrument, mark))
+        value = Figure(spoken_mark(instrument, mark, with_unit=True))
         yield fact("typed-mark", typed=Figure(typed), value=value)
-
-
-def _mark(instrument: Instrument, main: Fraction) -> str:
-    bare = instrument.kind is Kind.ANGULAR
-    return engraved_text(instrument, main) + ("" if bare else f" {engraved_unit(instrument)}")

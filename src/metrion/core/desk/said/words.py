@@ -9,9 +9,9 @@ from metrion.core.desk.said.judging import Verdict
 from metrion.core.desk.said.meanings import Meaning
 from metrion.core.desk.said.reach import OTHER_UNIT
 from metrion.core.facts import Fact, Figure, Name, either, fact
-from metrion.core.instruments.drawing import engraved_text, engraved_unit, fine_numerals
-from metrion.core.instruments.instrument import Instrument, Kind
-from metrion.core.instruments.numbered import engraved_worth
+from metrion.core.instruments.drawing import fine_numerals
+from metrion.core.instruments.instrument import Instrument
+from metrion.core.instruments.numbered import spoken_mark, spoken_worth
 from metrion.core.scales import Indication, ScrewScale
 
 
@@ -30,10 +30,8 @@ def judgement_says(
 def meaning_says(instrument: Instrument, meaning: Meaning) -> Fact:
     """One reading, by mark, line and what it reads."""
     seen = meaning.indication
-    bare = instrument.kind is Kind.ANGULAR
-    unit = "" if bare else f" {engraved_unit(instrument)}"
-    mark = Figure(f"{engraved_text(instrument, seen.main)}{unit}")
-    reads = Figure(engraved_worth(instrument, meaning.reads))
+    mark = Figure(spoken_mark(instrument, seen.main, with_unit=True))
+    reads = Figure(spoken_worth(instrument, meaning.reads))
     if not instrument.scale.has_fine_scale:
         return fact("said-mark", reads=reads)
     turn = "second" if seen.second_turn else "first"
@@ -74,8 +72,7 @@ def asked_says(instrument: Instrument, meaning: Meaning, *, with_mark: bool = Tr
 
 def _pointed_at(instrument: Instrument, meaning: Meaning, *, with_mark: bool) -> Fact:
     seen = meaning.indication
-    unit = "" if instrument.kind is Kind.ANGULAR else f" {engraved_unit(instrument)}"
-    mark = Figure(f"{engraved_text(instrument, seen.main)}{unit}")
+    mark = Figure(spoken_mark(instrument, seen.main, with_unit=True))
     if not instrument.scale.has_fine_scale:
         return fact("asked-mark", mark=mark)
     numeral = Figure(fine_numerals(instrument).text(seen.line))
@@ -87,5 +84,5 @@ def _pointed_at(instrument: Instrument, meaning: Meaning, *, with_mark: bool) ->
         turn = "second" if seen.second_turn else "first"
     return fact(
         "asked-line", way=way, line=Figure(seen.line_words), numeral=numeral, mark=mark, turn=turn,
-        worth=Figure(engraved_worth(instrument, worth)), past="mark" if with_mark else "none",
+        worth=Figure(spoken_worth(instrument, worth)), past="mark" if with_mark else "none",
     )  # fmt: skip
