@@ -20,7 +20,7 @@ from metrion.core.quantity.observations import Arc
 from metrion.core.scales import Indication, ScrewScale, VernierScale
 from metrion.formats.chance import chance_of
 from metrion.formats.faults import Fault, Faults, Refused, refusal
-from metrion.formats.logbook.fields import Fields
+from metrion.formats.logbook.fields import Fields, read_alone
 from metrion.formats.logbook.indications import indication_record, parse_indication
 from metrion.formats.logbook.instruments import parse_instrument
 from metrion.formats.logbook.known import Known, Sketch
@@ -132,14 +132,7 @@ def parse_exercise(record: Json) -> Exercise:
     Raises:
         Refused: with everything that is wrong with it.
     """
-    if not isinstance(record, dict):
-        raise refusal("practice-no-exercise")
-    faults = Faults()
-    told: Record = {name: value for name, value in record.items() if value is not None}
-    found = _parsed(Fields(told, "", faults))
-    if faults or found is None:
-        raise Refused(faults)
-    return found
+    return read_alone(record, "practice-no-exercise", _parsed)
 
 
 def _parsed(fields: Fields) -> Exercise | None:

@@ -11,8 +11,7 @@ from metrion.core.exact.numbers import to_text
 from metrion.core.instruments.appearance import FineAs, MainAs
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.json import Json, Record
-from metrion.formats.faults import Faults, Refused, refusal
-from metrion.formats.logbook.fields import Fields
+from metrion.formats.logbook.fields import Fields, read_alone
 from metrion.formats.logbook.indications import indication_record
 from metrion.formats.logbook.instruments import parse_instrument
 from metrion.formats.logbook.known import Known
@@ -54,27 +53,25 @@ def parse_said(record: Json) -> Said:
     Raises:
         Refused: with everything that is wrong with it.
     """
-    if not isinstance(record, dict):
-        raise refusal("said-nothing")
-    faults = Faults()
-    given: Record = {name: value for name, value in record.items() if value is not None}
-    fields = Fields(given, "", faults)
-    told = fields.object("instrument")
-    tool = parse_instrument(told, Known()) if told else None
-    text = fields.text("said", _LONGEST_SAID, required="said" not in given)
-    at = fields.choice("at", _At)
-    fine_as, main_as = fields.choice("fine_as", FineAs), fields.choice("main_as", MainAs)
-    if faults or tool is None or text is None:
-        raise Refused(faults)
-    return Said(
-        tool,
-        text,
-        at is _At.ZERO,
-        Told(
-            fine_as if "fine_as" in record else tool.appearance.fine_as,
-            main_as if "main_as" in record else tool.appearance.main_as,
-        ),
-    )
+    names = record.keys() if isinstance(record, dict) else ()
+
+    def read(fields: Fields) -> Said | None:
+        told = fields.object("instrument")
+        tool = parse_instrument(told, Known()) if told else None
+        text = fields.text("said", _LONGEST_SAID, required="said" not in fields)
+        at = fields.choice("at", _At)
+        fine_as, main_as = fields.choice("fine_as", FineAs), fields.choice("main_as", MainAs)
+        if tool is None or text is None:
+            return None
+        # A null says that nothing was said; what is left out is the tool's to say.
+        own = tool.appearance
+        told_so = Told(
+            fine_as if "fine_as" in names else own.fine_as,
+            main_as if "main_as" in names else own.main_as,
+        )
+        return Said(tool, text, at is _At.ZERO, told_so)
+
+    return read_alone(record, "said-nothing", read)
 
 
 def judgement_record(said: Said, judgement: Judgement, words: str) -> Record:

@@ -22,7 +22,7 @@ from metrion.core.exact.bounds import (
 from metrion.core.exact.numbers import parse_exact
 from metrion.core.facts import Argument, Fact, Name, fact
 from metrion.core.json import Json, Record, text_in
-from metrion.formats.faults import BoundFault, Fault, Faults, child
+from metrion.formats.faults import BoundFault, Fault, Faults, Refused, child, refusal
 from metrion.formats.strict_json import takes_more
 
 _Enum = TypeVar("_Enum", bound=StrEnum)
@@ -267,3 +267,23 @@ def _shown(value: Json) -> Name | Fact:
     if value is None or isinstance(value, bool):
         return Name({None: "null", True: "true", False: "false"}[value])
     return Name(str(value)[:40])
+
+
+def read_alone(record: Json, no_object: str, read: Callable[[Fields], _Value | None]) -> _Value:
+    """Read an object that stands for itself; a null counts as if the field were not there.
+
+    Args:
+        no_object: the code of what is said where it is none.
+        read: its fields as a value; None where that cannot be.
+
+    Raises:
+        Refused: with everything that is wrong with it.
+    """
+    if not isinstance(record, dict):
+        raise refusal(no_object)
+    faults = Faults()
+    told: Record = {name: value for name, value in record.items() if value is not None}
+    found = read(Fields(told, "", faults))
+    if faults or found is None:
+        raise Refused(faults)
+    return found
