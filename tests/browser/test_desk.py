@@ -18,8 +18,8 @@ def test_ten_readings_by_figures_space_and_enter_alone(page: Page, server: str) 
         page.keyboard.press("Enter")
     expect(page.locator("tr.reading")).to_have_count(10)
     read = page.locator("tr.reading td:nth-child(5)").all_inner_texts()
-    # Its beam is numbered in centimetres.
-    assert read == [f"{10 + (line % 4) * 0.05:.2f}" for line in range(10)]
+    # Its beam is numbered in centimetres, and so is what is said of it.
+    assert read == [f"{1 + (line % 4) * 0.005:.3f}" for line in range(10)]
 
 
 def test_a_server_that_stops_in_the_middle_of_a_series_loses_nothing(
@@ -100,7 +100,9 @@ def test_how_a_reading_was_taken_is_kept_and_remarked_on(page: Page, server: str
             page.get_by_label("line that meets").fill(line)
             page.keyboard.press("Enter")
             expect(page.get_by_label("main reading")).to_have_value("")
-    expect(page.get_by_text("Readings taken opening and closing differ by 0.25 mm")).to_be_visible()
+    expect(
+        page.get_by_text("Readings taken opening and closing differ by 0.025 cm")
+    ).to_be_visible()
     expect(page.get_by_label("read by")).to_have_value("Ane")
 
 

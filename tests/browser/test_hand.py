@@ -10,14 +10,14 @@ def test_a_mark_is_typed_as_it_is_engraved(page: Page, server: str) -> None:
     open_quantity(page, server, "sail-film/quantities/film")
     expect(page.locator(".part-main").first).to_contain_text("cm")
     page.keyboard.type("5.2 16")
-    expect(page.locator(".part-read output")).to_have_text("52.80")
-    expect(page.locator(".equation-words")).to_contain_text("5.2 cm is 52 mm.")
+    expect(page.locator(".part-read output")).to_have_text("5.280")
     # After a space a unit belongs to the figure before it.
     page.keyboard.press("Escape")
     page.keyboard.type("52 mm")
     expect(page.get_by_label("main reading")).to_have_value("52 mm")
     page.get_by_label("line that meets").fill("16")
-    expect(page.locator(".part-read output")).to_have_text("52.80")
+    expect(page.locator(".part-read output")).to_have_text("5.280")
+    expect(page.locator(".equation-words")).to_contain_text("52 mm is 5.2 cm.")
 
 
 def test_what_cannot_be_is_answered_with_what_can(page: Page, server: str) -> None:
@@ -74,7 +74,7 @@ def test_a_beam_that_turns_out_numbered_in_centimetres(page: Page, server: str) 
     # The beam is drawn and read in centimetres from now on, unasked.
     expect(page.locator(".part-main").first).to_contain_text("cm")
     page.keyboard.type("5.2 4")
-    expect(page.locator(".part-read output")).to_have_text("52.20")
+    expect(page.locator(".part-read output")).to_have_text("5.220")
 
 
 def test_lines_that_cannot_be_told_apart_are_kept_as_seen(page: Page, server: str) -> None:
@@ -101,10 +101,10 @@ def test_a_ruler_and_a_finer_tool_stand_on_one_sheet(page: Page, server: str) ->
     expect(page.get_by_label("main reading")).to_be_focused()
     expect(page.get_by_label("line that meets")).to_have_count(0)
     page.keyboard.type("0.9")
-    expect(page.locator(".part-read output")).to_have_text("9")
+    expect(page.locator(".part-read output")).to_have_text("0.9")
     page.keyboard.press("Enter")
     expect(page.locator("tr.reading")).to_have_count(1)
-    expect(page.get_by_test_id("sentence")).to_have_text("(9.0 ± 0.5) mm")
+    expect(page.get_by_test_id("sentence")).to_have_text("(0.90 ± 0.05) cm")
 
 
 def test_a_tool_is_changed_and_the_old_one_kept_for_what_was_read(page: Page, server: str) -> None:

@@ -79,10 +79,10 @@ def test_ten_readings_by_touch_on_a_phone(
     for line in range(10):
         for key in ("1", "Next blank", str(line)):
             pad.get_by_role("button", name=key, exact=True).tap()
-        expect(pad.locator("output")).to_have_text(f"{10 + line * 0.05:.2f} mm")
+        expect(pad.locator("output")).to_have_text(f"{1 + line * 0.005:.3f} cm")
         record.tap()
         expect(page.get_by_label("main reading")).to_have_value("")
-        expect(pad.locator("output")).to_have_text(f"kept {10 + line * 0.05:.2f} mm")
+        expect(pad.locator("output")).to_have_text(f"kept {1 + line * 0.005:.3f} cm")
     expect(page.locator("tr.reading")).to_have_count(10)
     for button in pad.get_by_role("button").all():
         box = button.bounding_box()

@@ -158,7 +158,7 @@ def test_with_the_mouse_alone(page: Page, server: str) -> None:
 
     def together() -> str:
         # The beam is numbered in centimetres.
-        return f"{float(main.input_value()) * 10 + int(fine.input_value()) * 0.05:.2f}"
+        return f"{float(main.input_value()) + int(fine.input_value()) * 0.005:.3f}"
 
     # Blanks and sum follow the hand, and come to rest shortly after it.
     for _ in range(100):
@@ -170,7 +170,7 @@ def test_with_the_mouse_alone(page: Page, server: str) -> None:
 
     # One notch of the wheel is one least count.
     page.mouse.wheel(0, 40)
-    expect(read).to_have_text(f"{float(first) + 0.05:.2f}")
+    expect(read).to_have_text(f"{float(first) + 0.005:.3f}")
     page.get_by_role("button", name="Record").click()
     expect(page.locator("tr.reading")).to_have_count(1)
     expect(main).to_have_value("")
