@@ -138,6 +138,37 @@ def test_another_unit_converts_what_was_given(page: Page, server: str) -> None:
     expect(page.get_by_text("ten times what such tools usually have")).to_be_visible()
 
 
+def in_centimetres(page: Page, server: str, answer: str) -> None:
+    """Describe Caliper A, with which something was read, in centimetres."""
+    page.goto(f"{server}/sheets/spare-parts")
+    page.locator(".tool-card").first.get_by_role("button", name="Change").last.click()
+    dialog = page.get_by_role("dialog")
+    dialog.get_by_label("unit").first.click()
+    page.locator(".ant-select-dropdown:visible").get_by_title("cm", exact=True).click()
+    # Nothing changes before the answer.
+    expect(dialog).to_contain_text("something was read with this tool. Which is it?")
+    expect(dialog.get_by_label("main division", exact=True)).to_have_value("1")
+    dialog.get_by_role("button", name=answer).click()
+    expect(dialog.get_by_label("main division", exact=True)).to_have_value(
+        "0.1" if "lengths" in answer else "1"
+    )
+    dialog.get_by_role("button", name="Change it").click()
+    expect(dialog).to_have_count(0)
+    page.goto(f"{server}/sheets/spare-parts/quantities/ferrule")
+
+
+def test_the_same_lengths_in_another_unit(page: Page, server: str) -> None:
+    in_centimetres(page, server, "Same lengths")
+    expect(page.get_by_test_id("sentence")).to_have_text("F = (0.872 ± 0.003) cm")
+    page.get_by_role("button", name="Undo").click()
+    expect(page.get_by_test_id("sentence")).to_have_text("F = (8.72 ± 0.03) mm")
+
+
+def test_the_same_figures_where_the_description_was_wrong(page: Page, server: str) -> None:
+    in_centimetres(page, server, "Same figures")
+    expect(page.get_by_test_id("sentence")).to_have_text("F = (8.72 ± 0.03) cm")
+
+
 def test_quantities_and_looks_at_the_zero_are_changed_afterwards(page: Page, server: str) -> None:
     page.goto(f"{server}/sheets/spare-parts")
     page.locator(".sheet-quantity").first.get_by_role("button", name="Change").click()
