@@ -87,6 +87,17 @@ def test_a_correction_that_is_offered_is_kept_in_the_unit_of_the_description(
     assert (slip["suggestion"]["main"], slip["suggested"]) == ("52", "5.2")
 
 
+def test_the_unit_that_is_kept_is_one_of_the_others(read: FlaskClient) -> None:
+    [mm] = [one for one in quantity(read)["also"] if one["name"] == "mm"]
+    headers = {"If-Match": str(quantity(read)["version"])}
+    body = {"also_in": [mm["unit"]]}
+    assert read.patch(f"{SHEET}/quantities/film", json=body, headers=headers).status_code == 200
+    assert kept(read)["measurements"][0]["also_in"] == ["cm"]
+    [mm] = [one for one in quantity(read)["also"] if one["name"] == "mm"]
+    assert mm["chosen"]
+    assert mm["sentence"].endswith("mm")
+
+
 def change(client: FlaskClient, **more: Any) -> Any:
     record = {"unit": "cm", "main_division": "0.1", "range": ["0", "15"], **more}
     headers = {"If-Match": version(client)}

@@ -6,8 +6,9 @@ from collections.abc import Sequence
 from dataclasses import replace
 from fractions import Fraction
 
+from metrion.core.exact.units import parse_unit
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.instruments.numbered import numbered, numbered_per
+from metrion.core.instruments.numbered import numbered, numbered_per, spoken_unit
 from metrion.core.logbook import Logbook
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation
@@ -55,6 +56,11 @@ def numbered_measurement(measurement: Measurement) -> Measurement:
         instrument=numbered(tool),
         observations=tuple(_observation(one, per) for one in measurement.observations),
         checks=numbered_checks(tool, measurement.checks),
+        # Who wants it in the unit of the numerals too wants both: the other is that of the logbook.
+        also_in=tuple(
+            parse_unit(tool.unit) if unit.text == spoken_unit(tool) else unit
+            for unit in measurement.also_in
+        ),
     )
 
 

@@ -11,12 +11,19 @@ from metrion.web.schemas import AlsoView
 from metrion.web.speaking import shown, speaker
 
 
-def also_views(own: Unit, chosen: Sequence[Unit], found: Sequence[Also | None]) -> list[AlsoView]:
-    """Every unit on offer, and what else was chosen; with a sentence where it is."""
+def also_views(
+    own: Unit, chosen: Sequence[Unit], found: Sequence[Also | None], kept: str = ""
+) -> list[AlsoView]:
+    """Every unit on offer, and what else was chosen; with a sentence where it is.
+
+    Args:
+        kept: the unit that a logbook keeps it in, where it is shown in another. A logbook does not
+            name its own unit: what it keeps in its place is the one that it is shown in.
+    """
     given = {unit.text: one for unit, one in zip(chosen, found, strict=True)}
     return [
         AlsoView(
-            unit=text,
+            unit=own.text if text == kept else text,
             name=speaker().text("decimals-of-a-degree") if text == "deg" else printed_unit(text),
             chosen=text in given,
             sentence=shown(one.printed) if (one := given.get(text)) else None,

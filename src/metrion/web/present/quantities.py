@@ -111,7 +111,9 @@ def brief_view(
         sort=measurement.intended,
         arc=measurement.arc,
         zero=[check.id for check in measurement.checks],
-        also=also_views(parse_unit(instrument.unit), measurement.also_in, result.also),
+        also=also_views(
+            parse_unit(instrument.unit), measurement.also_in, result.also, instrument.kept_unit
+        ),
         zero_exact=measurement.zero_exact,
         zero_taken_over=measurement.zero_taken_over,
         zero_error=float(measurement.zero_error),
