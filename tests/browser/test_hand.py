@@ -77,6 +77,22 @@ def test_a_beam_that_turns_out_numbered_in_centimetres(page: Page, server: str) 
     expect(page.locator(".part-read output")).to_have_text("5.220")
 
 
+def test_a_whole_reading_is_taken_apart_before_it_is_recorded(page: Page, server: str) -> None:
+    open_quantity(page, server, "bridle-line/quantities/standoff")
+    before = page.locator("tr.reading").count()
+    for typed, read in (("5.78", "5.78"), ("1 + 0.5 + 30", "1.80")):
+        page.keyboard.type(typed)
+        expect(page.locator(".part-read output")).to_have_text(read)
+        page.keyboard.press("Enter")
+        expect(page.get_by_label("main reading")).to_have_value("5.5" if read == "5.78" else "1.5")
+        expect(page.get_by_label("thimble line")).to_have_value("28" if read == "5.78" else "30")
+        expect(page.locator("tr.reading")).to_have_count(before)
+        page.keyboard.press("Enter")
+        before += 1
+        expect(page.locator("tr.reading")).to_have_count(before)
+        expect(page.locator("tr.reading").last).to_contain_text(read)
+
+
 def test_lines_that_cannot_be_told_apart_are_kept_as_seen(page: Page, server: str) -> None:
     open_quantity(page, server)
     page.keyboard.type("8 15-16")

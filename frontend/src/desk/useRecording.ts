@@ -206,7 +206,7 @@ const mayAsk = (
 ) =>
   (fineAs === null && lines.numerals_differ) ||
   (mainAs === null && tool.engraved_unit !== tool.kept_unit) ||
-  (tool.kind !== "plain" && fine.trim() === "") ||
+  (tool.kind !== "plain" && (fine.trim() === "" || /[\s+]/.test(fine.trim()))) ||
   (tool.kind === "vernier" && /[.,]/.test(main)) ||
   lines.two_turns;
 

@@ -147,7 +147,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
   const angular = instrument.kind === "angular";
   const unit = angular ? "" : instrument.unit;
   const screw = instrument.kind === "screw";
-  const keys = useBlankKeys({ desk, instrument, fineAs, onEnter, onLeave, main, fine });
+  const keys = useBlankKeys({ desk, instrument, onEnter, onLeave, main, fine });
   const waiting = desk.away && !settled;
   const said = useId();
   const isFaulty = (blank: "main" | "fine") => Boolean(answer?.[blank].fault);

@@ -1,6 +1,6 @@
 import type { KeyboardEvent, RefObject } from "react";
 
-import type { FineAs, Instrument } from "../api";
+import type { Instrument } from "../api";
 import type { Desk } from "../desk/useDesk";
 
 type Blank = "main" | "fine";
@@ -8,7 +8,6 @@ type Blank = "main" | "fine";
 interface Keyed {
   desk: Desk;
   instrument: Instrument;
-  fineAs: FineAs;
   onEnter: () => void;
   /** Leaves a reading that was taken up again, as it is. */
   onLeave: (() => void) | undefined;
@@ -18,7 +17,7 @@ interface Keyed {
 
 /** What the keys do in the two blanks: arrows move the scales, space goes on, Enter records. */
 export function useBlankKeys(keyed: Keyed) {
-  const { desk, instrument, fineAs, onEnter, onLeave, main, fine } = keyed;
+  const { desk, instrument, onEnter, onLeave, main, fine } = keyed;
   const { entry, answer } = desk;
   function move(blank: Blank, marks: number) {
     const { division, least_count } = instrument.lines;
@@ -43,7 +42,7 @@ export function useBlankKeys(keyed: Keyed) {
         event.preventDefault();
         desk.type({ main: `${entry.main.trim()} ${event.key}` });
         main.current?.focus();
-      } else if (blank === "fine" && event.key === " " && fineAs !== "numeral") {
+      } else if (blank === "fine" && event.key === " " && entry.fine === "") {
         event.preventDefault();
       } else if (event.key === "Enter") {
         event.preventDefault();

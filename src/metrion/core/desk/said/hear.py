@@ -14,7 +14,7 @@ from metrion.core.desk.said.meanings import Hearing, Meaning
 from metrion.core.desk.said.reach import Reach
 from metrion.core.desk.said.spelling import plainly, spelled
 from metrion.core.desk.typed import Offer
-from metrion.core.facts import Fact, Figure, fact
+from metrion.core.facts import Fact, Figure, Name, fact
 from metrion.core.instruments.appearance import FineAs
 from metrion.core.instruments.instrument import Instrument, Kind
 from metrion.core.instruments.numbered import spoken_mark, spoken_unit
@@ -133,8 +133,14 @@ def _heard(instrument: Instrument, one: Meaning, main: str, fine: str, told: Tol
         seen.main,
         seen.undecided or seen.line,
         says=tuple(_taken(instrument, one, main, fine, told)),
-        whole=not fine and instrument.scale.has_fine_scale,
+        whole=instrument.scale.has_fine_scale and (not fine or _holds_more(instrument, fine)),
     )
+
+
+def _holds_more(instrument: Instrument, fine: str) -> bool:
+    """Whether the fine blank holds more than a fine figure: a part of the mark too."""
+    text = plainly(fine, length=instrument.kind is not Kind.ANGULAR)
+    return spelled(text) is None and ("+" in text or " " in text)
 
 
 def _taken(
@@ -144,7 +150,7 @@ def _taken(
     seen, scale = one.indication, instrument.scale
     if scale.has_fine_scale and not fine:
         mark = Figure(spoken_mark(instrument, seen.main, with_unit=True))
-        yield fact("typed-whole", typed=Figure(main), mark=mark, line=Figure(seen.line_words))
+        yield fact("typed-whole", typed=Name(main), mark=mark, line=Figure(seen.line_words))
         return
     yield from _main_taken(instrument, one.main_way, seen.main, main)
     if one.fine_way == "counted-back":
