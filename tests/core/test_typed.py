@@ -174,6 +174,12 @@ def test_a_mark_beyond_the_beam_is_asked_about() -> None:
     assert consider(told, "6", "3", LINE).read == Fraction("6.06")
 
 
+def test_degrees_and_minutes_that_are_no_mark_are_told_as_such() -> None:
+    fault = consider(TWENTY, "100", "30 9").heard.fine_fault
+    assert fault
+    assert say(fault).startswith("100°30′ is not a mark of")
+
+
 def test_inches_are_typed_with_a_stroke_between() -> None:
     assert consider(caliper(8, 7, "in", ONE / 16), "1 3/16", "").main == Fraction(19, 16)
 

@@ -96,6 +96,9 @@ def hear(
         amiss = Heard(main_fault=fault, main_offers=offers)
     if marks or (fine and judge(reach, f"0 {fine}", told).verdict is Verdict.NONE):
         fault, offers = fine_amiss(instrument, fine, told.fine_as, estimates=estimates)
+        if reach.circle and _holds_more(instrument, fine):
+            # Degrees in one blank, minutes and line in the other.
+            fault, offers = main_amiss(instrument, f"{main} {fine}".rpartition(" ")[0])[0], ()
         amiss = replace(amiss, fine_fault=fault, fine_offers=offers)
     return amiss
 
