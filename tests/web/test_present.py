@@ -27,7 +27,7 @@ def test_the_band_is_drawn_where_the_readings_stand(client: FlaskClient) -> None
         client.post("/api/sheets/sail-film/readings", json=body)
     found = quantity(client, "sail-film", "film")
     # The result is one layer of sixteen, the dots are the whole stack.
-    assert found["result"]["sentence"] == "(0.077 ± 0.003) mm"
+    assert found["result"]["sentence"] == "(0.0077 ± 0.0003) cm"
     low, mean, high = (found["result"][name] for name in ("low", "mean", "high"))
     assert low < min(reading["value"] for reading in found["readings"]) < mean < high
 
