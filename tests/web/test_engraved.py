@@ -98,6 +98,22 @@ def test_the_unit_that_is_kept_is_one_of_the_others(read: FlaskClient) -> None:
     assert mm["sentence"].endswith("mm")
 
 
+def test_scales_that_were_dragged_are_not_asked_about(client: FlaskClient) -> None:
+    bare = {
+        "id": "bare", "name": "Bare", "kind": "vernier", "unit": "mm", "main_division": "1",
+        "fine_divisions": 20, "span": 39, "range": ["0", "150"], "numerals": "cm",
+    }  # fmt: skip
+    assert client.post(f"{SHEET}/instruments", json=bare).status_code == 201
+    body = {"seq": 1, "instrument": "bare"}
+    rest = client.post(f"{SHEET}/look", json={**body, "position": 6.025}).json
+    typed = {"main": rest["main"]["typed"], "fine": rest["fine"]["typed"], "meant": rest["meant"]}
+    assert (typed["main"], typed["fine"]) == ("6", "5")
+    assert client.post(f"{SHEET}/look", json={**body, **typed}).json["read"] == "6.025"
+    # The same figures alone can be several.
+    del typed["meant"]
+    assert client.post(f"{SHEET}/look", json={**body, **typed}).json["read"] is None
+
+
 def change(client: FlaskClient, **more: Any) -> Any:
     record = {"unit": "cm", "main_division": "0.1", "range": ["0", "15"], **more}
     headers = {"If-Match": version(client)}

@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterator, Sequence
 from fractions import Fraction
 
-from metrion.core.desk.desk import Answer, consider, consider_position
+from metrion.core.desk.desk import Answer, Neighbour, consider, consider_position
 from metrion.core.desk.pairing import Pairing, pairing
 from metrion.core.desk.passed import Turn
 from metrion.core.desk.said.amiss import line_typed, main_typed
@@ -28,7 +28,7 @@ from metrion.core.instruments.appearance import FineAs
 from metrion.core.instruments.drawing import fine_numerals, main_numerals
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.instruments.numbered import numbered, numbered_per, spoken_mark
-from metrion.core.numbered import numbered_checks
+from metrion.core.numbered import numbered_checks, numbered_look
 from metrion.core.quantity.observations import Sort
 from metrion.core.quantity.zero import WrappedZero, ZeroCheck, zero_error
 from metrion.core.scales import Indication
@@ -80,14 +80,9 @@ def answer_view(
     return AnswerView(
         seq=body.seq,
         asked=list(_asked(kept, answer, body)),
-        meant=key_of(answer.indication) if answer.indication else "",
+        meant=_meant(kept, answer),
         whole=answer.heard.whole,
-        main=FigureView(
-            value=None if answer.main is None else instrument.main_text(answer.main),
-            typed=None if answer.main is None else main_typed(instrument, answer.main),
-            fault=say(_sentence(answer.heard.main_fault)),
-            offers=_offers(answer.heard.main_offers),
-        ),
+        main=_main_view(instrument, answer),
         fine=_fine_view(instrument, answer, body.fine_as),
         read=_text(instrument, answer.read),
         corrected=_text(instrument, answer.corrected),
@@ -97,15 +92,7 @@ def answer_view(
         if answer.bounds
         else None,
         meets=None if answer.meets is None else float(answer.meets),
-        neighbours=[
-            NeighbourView(
-                line=neighbour.line,
-                mark=float(neighbour.mark),
-                miss=float(neighbour.miss),
-                words=say(neighbour.says),
-            )
-            for neighbour in answer.neighbours
-        ],
+        neighbours=[_neighbour_view(one) for one in answer.neighbours],
         sentences=[
             *map(say, paired.sentences if paired else ()),
             *map(say, answer.sentences),
@@ -116,6 +103,27 @@ def answer_view(
         finding=finding,
         reference_fault=reference_fault,
     )
+
+
+def _meant(kept: Instrument, answer: Answer) -> str:
+    """Which reading it is, as figures that can be several are told by: in the logbook's unit."""
+    if answer.indication is None:
+        return ""
+    return key_of(numbered_look(answer.indication, 1 / numbered_per(kept)))
+
+
+def _main_view(instrument: Instrument, answer: Answer) -> FigureView:
+    main, heard = answer.main, answer.heard
+    return FigureView(
+        value=None if main is None else instrument.main_text(main),
+        typed=None if main is None else main_typed(instrument, main),
+        fault=say(_sentence(heard.main_fault)),
+        offers=_offers(heard.main_offers),
+    )
+
+
+def _neighbour_view(one: Neighbour) -> NeighbourView:
+    return NeighbourView(one.line, float(one.mark), float(one.miss), say(one.says))
 
 
 def _turn_view(instrument: Instrument, turn: Turn, answer: Answer) -> TurnView:
