@@ -1,18 +1,8 @@
 import { act, renderHook } from "@testing-library/react";
 import { describe, expect, it } from "vitest";
 
-import { ANSWER } from "../tests/fixtures";
+import { ANSWER, ENTERED } from "../tests/fixtures";
 import { asLooks, usePositions } from "./usePositions";
-
-const TYPED = {
-  main: "6",
-  fine: "3",
-  fine_as: "line",
-  main_as: null,
-  numerals: null,
-  second_turn: false,
-  meant: "",
-} as const;
 
 describe("the looks of a reading", () => {
   it("stand alone, in a pair, or by window", () => {
@@ -31,9 +21,9 @@ describe("the looks of a reading", () => {
 describe("the positions of a reading", () => {
   it("are kept as they were typed while the server is away", () => {
     const { result } = renderHook(() => usePositions("pair"));
-    act(() => result.current.keep(TYPED, null));
+    act(() => result.current.keep(ENTERED, null));
     expect(result.current.kept).toEqual([
-      { entered: TYPED, figures: null, read: "6 + 3", position: null },
+      { entered: ENTERED, figures: null, read: "6 + 3", position: null },
     ]);
     expect(result.current.name).toBe("second position");
   });
@@ -48,7 +38,7 @@ describe("the positions of a reading", () => {
     const names = [result.current.name];
     for (let entered = 0; entered < 3; entered += 1) {
       expect(result.current.more).toBe(true);
-      act(() => result.current.keep(TYPED, ANSWER));
+      act(() => result.current.keep(ENTERED, ANSWER));
       names.push(result.current.name);
     }
     expect(names).toEqual([
@@ -63,9 +53,9 @@ describe("the positions of a reading", () => {
 
   it("are taken back one by one, and keep nothing that is no reading", () => {
     const { result } = renderHook(() => usePositions("pair"));
-    act(() => result.current.keep(TYPED, { ...ANSWER, read: null }));
+    act(() => result.current.keep(ENTERED, { ...ANSWER, read: null }));
     expect(result.current.kept).toEqual([]);
-    act(() => result.current.keep(TYPED, ANSWER));
+    act(() => result.current.keep(ENTERED, ANSWER));
     expect(result.current.kept[0]?.read).toBe("6.15");
     expect(result.current.kept[0]?.figures).toEqual({ main: "6", fine: 3, second_turn: null });
     act(() => result.current.takeBack());

@@ -1,23 +1,14 @@
 import { beforeEach, describe, expect, it, vi } from "vitest";
 
 import { ApiError } from "../api";
+import { ENTERED } from "../tests/fixtures";
 import { flush, Outbox, type Waiting } from "./outbox";
 
 const entry = (id: string): Waiting => ({
   id,
   sheet: "s",
   quantity: "q",
-  entered: [
-    {
-      main: "6",
-      fine: "3",
-      fine_as: "line",
-      main_as: null,
-      numerals: null,
-      second_turn: false,
-      meant: "",
-    },
-  ],
+  entered: [ENTERED],
   fields: {},
   refused: "",
 });

@@ -3,7 +3,7 @@ import { afterEach, describe, expect, it, vi } from "vitest";
 
 import type { Flag } from "../api";
 import type { Waiting } from "../outbox/outbox";
-import { CALIPER, quantity, reading, show } from "../tests/fixtures";
+import { CALIPER, quantity, reading, show, ENTERED } from "../tests/fixtures";
 import type { LookActions } from "./SecondLook";
 import { Tally } from "./Tally";
 
@@ -107,15 +107,7 @@ describe("the tally", () => {
   });
 
   it("shows what waits, and why something was refused", () => {
-    const entered = {
-      main: "8",
-      fine: "2",
-      fine_as: "line" as const,
-      main_as: null,
-      numerals: null,
-      second_turn: false,
-      meant: "",
-    };
+    const entered = { ...ENTERED, main: "8", fine: "2" };
     const waiting: Waiting = {
       id: "w",
       sheet: "s",

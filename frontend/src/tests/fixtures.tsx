@@ -3,6 +3,7 @@ import { render } from "@testing-library/react";
 import type { ReactNode } from "react";
 
 import type { Answer, Instrument, Quantity, Reading } from "../api";
+import type { Entered } from "../outbox/outbox";
 import { SettingsContext, USUAL, type Chosen } from "../app/settings";
 
 /** Renders with settings of its own. */
@@ -200,3 +201,9 @@ export function quantity(some: Partial<Quantity>): Quantity {
     ...some,
   };
 }
+
+/** Figures as they were typed into the equation: the third line past 6. */
+export const ENTERED: Entered = {
+  ...{ main: "6", fine: "3", fine_as: "line", main_as: null, numerals: null },
+  ...{ second_turn: false, meant: "" },
+};
