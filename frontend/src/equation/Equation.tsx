@@ -1,7 +1,7 @@
 import {
-  useEffect,
   useId,
   useImperativeHandle,
+  useLayoutEffect,
   useRef,
   type ChangeEvent,
   type ChangeEventHandler,
@@ -100,8 +100,9 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
   const over = useRef(false);
   const asked = useRef<HTMLDivElement>(null);
   const last = instrument.kind === "plain" ? main : fine;
-  useEffect(() => {
-    // What was put there for the student is typed over until they type.
+  useLayoutEffect(() => {
+    // What was put there for the student is typed over until they type: selected before the
+    // next key can come.
     if (over.current && last.current === document.activeElement) last.current?.select();
   }, [entry.fine, entry.main, last]);
   // The cursor may come back to it only after a dialog has opened.
