@@ -6,7 +6,7 @@ from collections.abc import Callable, Mapping
 from fractions import Fraction
 
 from metrion.core.formula.evaluate import PI
-from metrion.core.formula.expression import Expression, Kind, fold
+from metrion.core.formula.expression import Expression, NodeType, fold
 
 _HAIR = "0.000000001"
 """Added before a number is cut off, so that a whole one that is not quite one stays whole."""
@@ -27,24 +27,24 @@ def cell_formula(
     """
 
     def text(piece: Expression, operands: list[str]) -> str:
-        match piece.kind:
-            case Kind.NUMBER | Kind.ANGLE:
+        match piece.type:
+            case NodeType.NUMBER | NodeType.ANGLE:
                 return _number(piece.value)
-            case Kind.NAME:
+            case NodeType.NAME:
                 return "PI()" if piece.word == PI else cells[piece.word]
-            case Kind.NEGATIVE:
+            case NodeType.NEGATIVE:
                 return f"(-{operands[0]})"
-            case Kind.POWER:
+            case NodeType.POWER:
                 return f"({operands[0]})^({_number(piece.value)})"
-            case Kind.CALL:
+            case NodeType.CALL:
                 return _called(piece, operands, column)
-        return f"({operands[0]}{piece.kind}{operands[1]})"
+        return f"({operands[0]}{piece.type}{operands[1]})"
 
     return fold(expression, text)
 
 
 def _called(piece: Expression, operands: list[str], column: Callable[[Expression], str]) -> str:
-    if piece.word == "sum" and piece.operands[0].kind is not Kind.NAME:
+    if piece.word == "sum" and piece.operands[0].type is not NodeType.NAME:
         return f"SUM({column(piece.operands[0])})"
     if piece.word == "modulo":
         of, by = operands

@@ -10,7 +10,7 @@ from functools import cached_property
 from metrion.core.exact.bounds import LARGEST_EXPONENT
 from metrion.core.formula.expression import (
     Expression,
-    Kind,
+    NodeType,
     added,
     call,
     fold,
@@ -71,19 +71,19 @@ def derivative(of: Expression, by: str) -> Expression | None:
     """The derivative of a formula by one of its names; None where it does not depend on it."""
 
     def piece(node: Expression, operands: list[_Piece]) -> _Piece:
-        if node.kind is Kind.NEGATIVE:
+        if node.type is NodeType.NEGATIVE:
             return _Piece(operands[0].factors, not operands[0].negative)
-        if node.kind in (Kind.TIMES, Kind.OVER):
-            return _multiplied(operands[0], operands[1], inverse=node.kind is Kind.OVER)
-        if node.kind is Kind.POWER or (node.kind is Kind.CALL and node.word == "sqrt"):
-            exponent = node.value if node.kind is Kind.POWER else _HALF
+        if node.type in (NodeType.TIMES, NodeType.OVER):
+            return _multiplied(operands[0], operands[1], inverse=node.type is NodeType.OVER)
+        if node.type is NodeType.POWER or (node.type is NodeType.CALL and node.word == "sqrt"):
+            exponent = node.value if node.type is NodeType.POWER else _HALF
             return _Piece((_Factor(operands[0].whole, exponent, operands[0].change),))
-        if node.kind is Kind.NAME:
+        if node.type is NodeType.NAME:
             return _alone(node, _ONE if node.word == by else None)
         if not operands:
             return _alone(node, None)
-        again = Expression(node.kind, tuple(one.whole for one in operands), node.word)
-        change = _of_call if node.kind is Kind.CALL else _of_sum
+        again = Expression(node.type, tuple(one.whole for one in operands), node.word)
+        change = _of_call if node.type is NodeType.CALL else _of_sum
         return _alone(again, change(again, [one.change for one in operands]))
 
     return fold(of, piece).change
@@ -112,7 +112,7 @@ def _multiplied(left: _Piece, right: _Piece, *, inverse: bool) -> _Piece:
 
 
 def _alike(one: _Factor, other: _Factor) -> bool:
-    same = one.base.kind is other.base.kind is Kind.NAME and one.base.word == other.base.word
+    same = one.base.type is other.base.type is NodeType.NAME and one.base.word == other.base.word
     return same and one.exponent.denominator == other.exponent.denominator == 1
 
 
@@ -120,7 +120,7 @@ def _of_sum(node: Expression, derivatives: Sequence[Expression | None]) -> Expre
     left, right = derivatives
     if right is None:
         return left
-    minus = node.kind is Kind.MINUS
+    minus = node.type is NodeType.MINUS
     if left is None:
         return _signed(right, minus)
     return left - right if minus else left + right
@@ -155,7 +155,7 @@ def _product(factors: Sequence[_Factor]) -> Expression:
 
 
 def _chain(factors: Sequence[Expression]) -> Expression:
-    counted = [one for one in factors if not (one.kind is Kind.NUMBER and one.value == 1)]
+    counted = [one for one in factors if not (one.type is NodeType.NUMBER and one.value == 1)]
     return multiplied(counted or [_ONE])
 
 

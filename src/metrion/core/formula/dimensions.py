@@ -11,7 +11,7 @@ from metrion.core.exact.angles import HALF_CIRCLE
 from metrion.core.exact.units import ANGLE, NONE, Dimension
 from metrion.core.facts import Name
 from metrion.core.formula.evaluate import PI
-from metrion.core.formula.expression import Expression, Kind, angle, call, fold, name
+from metrion.core.formula.expression import Expression, NodeType, angle, call, fold, name
 from metrion.core.formula.parse import Formula
 
 _Measured = tuple[Expression, Dimension]
@@ -36,18 +36,18 @@ def resolve(formula: Formula, dimensions: Mapping[str, Dimension]) -> tuple[Form
     def measured(piece: Expression, operands: list[_Measured]) -> _Measured:
         whole = replace(piece, operands=tuple(operand for operand, _ in operands))
         found = [dimension for _, dimension in operands]
-        match piece.kind:
-            case Kind.NAME:
+        match piece.type:
+            case NodeType.NAME:
                 return whole, dimensions.get(piece.word, NONE)
-            case Kind.NUMBER:
+            case NodeType.NUMBER:
                 return whole, NONE
-            case Kind.NEGATIVE:
+            case NodeType.NEGATIVE:
                 return whole, found[0]
-            case Kind.POWER:
+            case NodeType.POWER:
                 return whole, found[0] ** piece.value
-            case Kind.CALL:
+            case NodeType.CALL:
                 return _in_radians(whole, found[0]), _called(piece.word, found[0])
-        return whole, _combined(piece.kind, *found)
+        return whole, _combined(piece.type, *found)
 
     tree, dimension = fold(formula.tree, measured)
     return replace(formula, in_base_units=tree), dimension

@@ -11,7 +11,7 @@ from functools import partial
 
 from scipy.special import ndtri, stdtrit
 
-from metrion.core.formula.expression import Expression, Kind, pieces
+from metrion.core.formula.expression import Expression, NodeType, pieces
 from metrion.core.formula.values import Root, Scalar, Series, Value, rational, root
 
 PI = "pi"
@@ -58,16 +58,16 @@ def program(expression: Expression) -> Program:
 
 
 def _act(piece: Expression) -> _Act:
-    kind, count = piece.kind, len(piece.operands)
-    if kind is Kind.NUMBER or kind is Kind.ANGLE:
+    type_, count = piece.type, len(piece.operands)
+    if type_ is NodeType.NUMBER or type_ is NodeType.ANGLE:
         return None, 0, piece.value
-    if kind is Kind.NAME:
+    if type_ is NodeType.NAME:
         return None, 0, math.pi if piece.word == PI else piece.word
-    if kind is Kind.POWER:
+    if type_ is NodeType.POWER:
         return partial(_powered, piece.value), count, ""
-    if kind is Kind.LIST:
+    if type_ is NodeType.LIST:
         return _list, count, ""
-    return _OPERATORS.get(kind) or _FUNCTIONS[piece.word], count, ""
+    return _OPERATORS.get(type_) or _FUNCTIONS[piece.word], count, ""
 
 
 def value_of(piece: Expression, operands: Sequence[Value], named: Mapping[str, Value]) -> Value:
@@ -188,12 +188,12 @@ def student(probability: Value, degrees_of_freedom: Value) -> Fraction:
     return Fraction(-float(stdtrit(float(one(degrees_of_freedom)), tail)))
 
 
-_OPERATORS: dict[Kind, Callable[..., Value]] = {
-    Kind.PLUS: operator.add,
-    Kind.MINUS: operator.sub,
-    Kind.TIMES: operator.mul,
-    Kind.OVER: operator.truediv,
-    Kind.NEGATIVE: operator.neg,
+_OPERATORS: dict[NodeType, Callable[..., Value]] = {
+    NodeType.PLUS: operator.add,
+    NodeType.MINUS: operator.sub,
+    NodeType.TIMES: operator.mul,
+    NodeType.OVER: operator.truediv,
+    NodeType.NEGATIVE: operator.neg,
 }
 _FUNCTIONS: dict[str, Callable[..., Value]] = {
     "sqrt": _square_root,

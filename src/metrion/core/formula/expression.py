@@ -15,7 +15,7 @@ from typing import TypeVar
 _T = TypeVar("_T")
 
 
-class Kind(StrEnum):
+class NodeType(StrEnum):
     """What a piece of an expression is."""
 
     NUMBER = "number"
@@ -44,67 +44,67 @@ class Expression:
     """A piece of an expression, with the pieces it acts on.
 
     Attributes:
-        kind: what it is.
+        type: what it is.
         operands: the pieces it acts on, in order.
         word: a name, or the function that is called.
         value: of a number, of an angle (in arc minutes), or the exponent of a power.
         part: what a number is: a main reading, a fine line.
     """
 
-    kind: Kind
+    type: NodeType
     operands: tuple[Expression, ...] = ()
     word: str = ""
     value: Fraction = Fraction(0)
     part: Part = Part.NONE
 
     def __add__(self, other: Expression) -> Expression:
-        return Expression(Kind.PLUS, (self, other))
+        return Expression(NodeType.PLUS, (self, other))
 
     def __sub__(self, other: Expression) -> Expression:
-        return Expression(Kind.MINUS, (self, other))
+        return Expression(NodeType.MINUS, (self, other))
 
     def __mul__(self, other: Expression) -> Expression:
-        return Expression(Kind.TIMES, (self, other))
+        return Expression(NodeType.TIMES, (self, other))
 
     def __truediv__(self, other: Expression) -> Expression:
-        return Expression(Kind.OVER, (self, other))
+        return Expression(NodeType.OVER, (self, other))
 
     def __neg__(self) -> Expression:
-        return Expression(Kind.NEGATIVE, (self,))
+        return Expression(NodeType.NEGATIVE, (self,))
 
     def __pow__(self, exponent: Fraction | int) -> Expression:
-        return Expression(Kind.POWER, (self,), value=Fraction(exponent))
+        return Expression(NodeType.POWER, (self,), value=Fraction(exponent))
 
     @property
     def names(self) -> set[str]:
         """The names in it."""
-        return {piece.word for piece in pieces(self) if piece.kind is Kind.NAME}
+        return {piece.word for piece in pieces(self) if piece.type is NodeType.NAME}
 
 
 def number(value: Fraction | int, part: Part = Part.NONE) -> Expression:
     """A number."""
     exact = value if isinstance(value, Fraction) else Fraction(value)
-    return Expression(Kind.NUMBER, value=exact, part=part)
+    return Expression(NodeType.NUMBER, value=exact, part=part)
 
 
 def angle(arc_minutes: Fraction | int, part: Part = Part.NONE) -> Expression:
     """An angle, written in degrees and minutes."""
-    return Expression(Kind.ANGLE, value=Fraction(arc_minutes), part=part)
+    return Expression(NodeType.ANGLE, value=Fraction(arc_minutes), part=part)
 
 
 def name(word: str) -> Expression:
     """A name: an input of a formula, or the key of a step."""
-    return Expression(Kind.NAME, word=word)
+    return Expression(NodeType.NAME, word=word)
 
 
 def listed(items: Sequence[Expression]) -> Expression:
     """A list."""
-    return Expression(Kind.LIST, tuple(items))
+    return Expression(NodeType.LIST, tuple(items))
 
 
 def call(function: str, *arguments: Expression) -> Expression:
     """A function of something."""
-    return Expression(Kind.CALL, arguments, word=function)
+    return Expression(NodeType.CALL, arguments, word=function)
 
 
 def added(terms: Sequence[Expression]) -> Expression:
@@ -150,8 +150,8 @@ def replaced(root: Expression, by: Callable[[str], Expression | None]) -> Expres
     """The expression with names replaced; those that ``by`` has None for stay."""
 
     def of(piece: Expression, operands: list[Expression]) -> Expression:
-        if piece.kind is Kind.NAME:
+        if piece.type is NodeType.NAME:
             return by(piece.word) or piece
-        return Expression(piece.kind, tuple(operands), piece.word, piece.value, piece.part)
+        return Expression(piece.type, tuple(operands), piece.word, piece.value, piece.part)
 
     return fold(root, of)

@@ -14,7 +14,7 @@ from metrion.core.exact.bounds import DEEPEST_BRACKETS, LARGEST_EXPONENT, LONGES
 from metrion.core.exact.numbers import Number, parse_exact
 from metrion.core.facts import Name
 from metrion.core.formula.evaluate import PI
-from metrion.core.formula.expression import Expression, Kind, fold
+from metrion.core.formula.expression import Expression, NodeType, fold
 
 FUNCTIONS = ("sqrt", "sin", "cos", "tan", "asin", "acos", "atan")
 RESERVED = (PI, *FUNCTIONS)
@@ -92,7 +92,7 @@ def _read(word: str) -> str | Fraction:
 class _Acting:
     """What acts on the operands that were read before it."""
 
-    kind: Kind
+    type: NodeType
     operands: int
     word: str = ""
     value: Fraction = Fraction(0)
@@ -107,7 +107,7 @@ def _tree(root: ast.expr) -> Expression:
         if isinstance(node, _Acting):
             operands = tuple(built[len(built) - node.operands :])
             del built[len(built) - node.operands :]
-            built.append(Expression(node.kind, operands, node.word, node.value))
+            built.append(Expression(node.type, operands, node.word, node.value))
         else:
             waiting.extend(reversed(_operands_first(node)))
     return built.pop()
@@ -120,14 +120,14 @@ def _operands_first(node: ast.expr) -> list[ast.expr | _Acting]:
         case ast.UnaryOp(op=ast.UAdd(), operand=operand):
             return [operand]
         case ast.UnaryOp(op=ast.USub(), operand=operand):
-            return [operand, _Acting(Kind.NEGATIVE, 1)]
+            return [operand, _Acting(NodeType.NEGATIVE, 1)]
         case ast.BinOp(left=base, op=ast.Pow(), right=exponent):
-            return [base, _Acting(Kind.POWER, 1, value=_exponent(exponent))]
+            return [base, _Acting(NodeType.POWER, 1, value=_exponent(exponent))]
         case ast.BinOp(left=left, op=operator, right=right) if type(operator) in _OPERATORS:
-            return [left, right, _Acting(Kind(_OPERATORS[type(operator)]), 2)]
+            return [left, right, _Acting(NodeType(_OPERATORS[type(operator)]), 2)]
         case ast.Call(func=ast.Name(id=word), args=[argument], keywords=[]):
             if _read(word) in FUNCTIONS:
-                return [argument, _Acting(Kind.CALL, 1, str(_read(word)))]
+                return [argument, _Acting(NodeType.CALL, 1, str(_read(word)))]
             raise FormulaError(
                 "no-function", text=shortened(str(_read(word))), known=Name(", ".join(FUNCTIONS))
             )
@@ -136,10 +136,10 @@ def _operands_first(node: ast.expr) -> list[ast.expr | _Acting]:
 
 def _operand(word: str | Fraction) -> _Acting:
     if isinstance(word, Fraction):
-        return _Acting(Kind.NUMBER, 0, value=word)
+        return _Acting(NodeType.NUMBER, 0, value=word)
     if word in FUNCTIONS:
         raise FormulaError("function-without-brackets", function=Name(word))
-    return _Acting(Kind.NAME, 0, word)
+    return _Acting(NodeType.NAME, 0, word)
 
 
 def _exponent(node: ast.expr) -> Fraction:
@@ -197,17 +197,17 @@ def _constant(piece: Expression, operands: Sequence[Number | None]) -> Number | 
     Raises:
         OverflowError: for a number out of bounds.
     """
-    if piece.kind is Kind.NUMBER:
+    if piece.type is NodeType.NUMBER:
         return _bounded(piece.value)
-    if piece.kind in (Kind.NAME, Kind.CALL) or None in operands:
+    if piece.type in (NodeType.NAME, NodeType.CALL) or None in operands:
         return None
     numbers = [number for number in operands if number is not None]
     try:
-        if piece.kind is Kind.NEGATIVE:
+        if piece.type is NodeType.NEGATIVE:
             return -numbers[0]
-        if piece.kind is Kind.POWER:
+        if piece.type is NodeType.POWER:
             return _powered(numbers[0], piece.value)
-        return _calculated(piece.kind, *numbers)
+        return _calculated(piece.type, *numbers)
     except (ZeroDivisionError, ValueError):
         return None
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 from fractions import Fraction
 
 from metrion.core.exact.numbers import finite_decimals, to_text
-from metrion.core.formula.expression import Expression, Kind, fold
+from metrion.core.formula.expression import Expression, NodeType, fold
 
 _SUM, _PRODUCT, _SIGNED, _POWER, _ATOM = range(5)
 """How strongly a text holds together."""
@@ -24,26 +24,26 @@ def written(expression: Expression) -> str:
 
 
 def _text(piece: Expression, operands: list[_Text]) -> _Text:
-    match piece.kind:
-        case Kind.NUMBER:
+    match piece.type:
+        case NodeType.NUMBER:
             return _number(piece.value)
-        case Kind.ANGLE:
+        case NodeType.ANGLE:
             return _angle(piece.value)
-        case Kind.NAME:
+        case NodeType.NAME:
             return piece.word, _ATOM
-        case Kind.LIST:
+        case NodeType.LIST:
             return f"[{', '.join(text for text, _ in operands)}]", _ATOM
-        case Kind.NEGATIVE:
+        case NodeType.NEGATIVE:
             return f"-{_held(operands[0], _POWER)}", _SIGNED
-        case Kind.PLUS | Kind.MINUS:
-            tight = _PRODUCT if piece.kind is Kind.MINUS else _SUM
+        case NodeType.PLUS | NodeType.MINUS:
+            tight = _PRODUCT if piece.type is NodeType.MINUS else _SUM
             signed = operands[1][0].startswith("-")
             second = _held(operands[1], _POWER if signed else tight)
-            return f"{operands[0][0]} {piece.kind} {second}", _SUM
-        case Kind.TIMES | Kind.OVER:
+            return f"{operands[0][0]} {piece.type} {second}", _SUM
+        case NodeType.TIMES | NodeType.OVER:
             first = _held(operands[0], _PRODUCT)
-            return f"{first}{piece.kind}{_held(operands[1], _POWER)}", _PRODUCT
-        case Kind.POWER:
+            return f"{first}{piece.type}{_held(operands[1], _POWER)}", _PRODUCT
+        case NodeType.POWER:
             exponent, strength = _number(piece.value)
             shown = exponent if strength == _ATOM else f"({exponent})"
             return f"{_held(operands[0], _ATOM)}**{shown}", _POWER

@@ -8,7 +8,7 @@ from fractions import Fraction
 
 from metrion.core.exact.axis import round_marks
 from metrion.core.formula import Expression
-from metrion.core.formula.expression import Kind
+from metrion.core.formula.expression import NodeType
 from metrion.core.quantity.derived import Derived, DerivedResult, by_itself, reduce_derived
 
 _MARGIN = Fraction(1, 12)
@@ -80,10 +80,10 @@ def subtracted(derived: Derived) -> Mapping[str, Band]:
 
 
 def _subtracted(tree: Expression) -> tuple[str, ...]:
-    if tree.kind is Kind.OVER and tree.operands[1].kind is Kind.NUMBER:
+    if tree.type is NodeType.OVER and tree.operands[1].type is NodeType.NUMBER:
         tree = tree.operands[0]
-    names = tuple(piece.word for piece in tree.operands if piece.kind is Kind.NAME)
-    return names if tree.kind is Kind.MINUS and names[:1] != names[1:] else ()
+    names = tuple(piece.word for piece in tree.operands if piece.type is NodeType.NAME)
+    return names if tree.type is NodeType.MINUS and names[:1] != names[1:] else ()
 
 
 def _alone(derived: Derived, symbol: str) -> Band | None:

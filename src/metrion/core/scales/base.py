@@ -14,7 +14,7 @@ from metrion.core.declared import (
     entry,
 )
 from metrion.core.exact.numbers import to_text
-from metrion.core.formula.expression import Expression, Kind, Part, call, name, number
+from metrion.core.formula.expression import Expression, NodeType, Part, call, name, number
 
 Line = int | Fraction
 """A fine line: an ``int`` where a line meets, a ``Fraction`` where one estimated between lines."""
@@ -183,7 +183,7 @@ def _line(indication: Indication) -> Expression:
 
 def is_list(line: Expression) -> bool:
     """Whether it stands for the lines of many looks."""
-    return line.kind is Kind.NAME
+    return line.type is NodeType.NAME
 
 
 def cut_to(line: Expression, divisions: int) -> Expression:
@@ -191,7 +191,7 @@ def cut_to(line: Expression, divisions: int) -> Expression:
     end = number(divisions)
     if is_list(line):
         return call("modulo", line, end)
-    return line - end if line.kind is Kind.NUMBER and line.value >= divisions else line
+    return line - end if line.type is NodeType.NUMBER and line.value >= divisions else line
 
 
 def is_multiple(value: Fraction, step: Fraction) -> bool:

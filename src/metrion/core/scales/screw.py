@@ -18,7 +18,7 @@ from metrion.core.errors import UnreadableSleeve
 from metrion.core.exact.bounds import MOST_FINE_DIVISIONS
 from metrion.core.exact.numbers import to_text
 from metrion.core.formula.evaluate import exact
-from metrion.core.formula.expression import Expression, Kind, call, number
+from metrion.core.formula.expression import Expression, NodeType, call, number
 from metrion.core.scales.base import LEAST_COUNT, Indication, Line, indication_of, is_multiple
 
 
@@ -100,10 +100,10 @@ class ScrewScale:
         """
         pitch = number(self.pitch)
         if self.two_turns:
-            if turn.kind is not Kind.NUMBER:
+            if turn.type is not NodeType.NUMBER:
                 return main + turn * pitch
             return main + pitch if turn.value else main
-        if not self.finer_sleeve or (main.kind is Kind.NUMBER and not main.value % self.pitch):
+        if not self.finer_sleeve or (main.type is NodeType.NUMBER and not main.value % self.pitch):
             return main
         return main - call("modulo", main, pitch)
 

@@ -19,7 +19,7 @@ from metrion.core.declared import (
 from metrion.core.errors import UselessScale
 from metrion.core.exact.bounds import MOST_FINE_DIVISIONS, MOST_SPAN
 from metrion.core.formula.evaluate import exact
-from metrion.core.formula.expression import Expression, Kind, call, name, number
+from metrion.core.formula.expression import Expression, NodeType, call, name, number
 from metrion.core.scales.base import LEAST_COUNT, Indication, Line, cut_to, indication_of, is_list
 
 FINE_DIVISION = name("fine_division")
@@ -176,7 +176,7 @@ class VernierScale:
         if self.pattern is Pattern.RETROGRADE:
             if is_list(line):
                 return main + call("modulo", n - line, n) * LEAST_COUNT
-            nought = line.kind is Kind.NUMBER and line.value == 0
+            nought = line.type is NodeType.NUMBER and line.value == 0
             return main + (line if nought else n - line) * LEAST_COUNT
         fine = line * number(self.span) / n
         short = fine if self.numbering is Numbering.AGAINST else -fine

@@ -15,7 +15,7 @@ from openpyxl.worksheet.worksheet import Worksheet
 
 from metrion.core.exact.units import Unit
 from metrion.core.facts import Name
-from metrion.core.formula.expression import Expression, Kind, fold, name
+from metrion.core.formula.expression import Expression, NodeType, fold, name
 from metrion.core.uncertainty.conventions import Digits
 from metrion.core.working.model import FREEDOM, MEAN, UNCERTAINTY
 from metrion.core.working.steps import Rule, Step
@@ -171,7 +171,7 @@ class Page:
         def of_all(piece: Expression, operands: list[Expression]) -> Expression:
             """A sum or a count within it is that of the whole list."""
             whole = replace(piece, operands=tuple(operands))
-            if piece.kind is not Kind.CALL or operands[0] != name(word):
+            if piece.type is not NodeType.CALL or operands[0] != name(word):
                 return whole
             cells[f"{piece.word} of all"] = self.formula(whole)
             return name(f"{piece.word} of all")

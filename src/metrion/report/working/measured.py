@@ -7,7 +7,7 @@ from dataclasses import replace
 
 from metrion.core.exact.angles import HALF_CIRCLE
 from metrion.core.facts import Figure, Name, fact
-from metrion.core.formula.expression import Kind, Part, number
+from metrion.core.formula.expression import NodeType, Part, number
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.measurements import Measurement, MeasurementResult
 from metrion.core.quantity.observations import Observation, Sort, off_opposite
@@ -85,7 +85,7 @@ def _lines(result: MeasurementResult, writer: Writer, *, whole: bool = True) -> 
             yield from _observations(measurement, writer)
         elif step.key == COUNT:
             writer.count(step)
-        elif step.expression and step.expression.kind is Kind.NAME:
+        elif step.expression and step.expression.type is NodeType.NAME:
             writer.same(step, step.expression.word)
         else:
             tint = Tint.RESULT if step.key in (MEAN, UNCERTAINTY) else Tint.PLAIN

@@ -15,7 +15,7 @@ from metrion.core.exact.angles import degrees_and_minutes
 from metrion.core.exact.numbers import finite_decimals, to_text
 from metrion.core.exact.rounding import first_place, round_half_away
 from metrion.core.formula.evaluate import PI, NoValue, evaluate, value_of
-from metrion.core.formula.expression import Expression, Kind, Part, call, fold
+from metrion.core.formula.expression import Expression, NodeType, Part, call, fold
 from metrion.core.formula.expression import number as literal
 from metrion.core.formula.values import Scalar, Series, Value, rational
 from metrion.report.lines import Form, Line, Span, Tint, brackets, joined, over, power, root, sign
@@ -125,11 +125,11 @@ class Page:
 
     def _piece(self, piece: Expression, operands: list[Set]) -> Set:
         values = [operand.value for operand in operands]
-        if piece.kind is Kind.NAME:
+        if piece.type is NodeType.NAME:
             return self._named(piece.word)
         value = value_of(piece, values, self.exact)
-        if piece.kind in _SETTERS:
-            line, strength = _SETTERS[piece.kind](piece, operands, self.speaker)
+        if piece.type in _SETTERS:
+            line, strength = _SETTERS[piece.type](piece, operands, self.speaker)
             return Set(line, strength, value)
         if piece.word in ("sum", "count", "max", "min") and len(operands) == 1:
             return Set(*self._of_list(piece, operands[0], value), value)
@@ -137,7 +137,7 @@ class Page:
 
     def _named(self, word: str) -> Set:
         if word == PI:
-            return Set((Span("π"),), _ATOM, value_of(Expression(Kind.NAME, word=PI), (), {}))
+            return Set((Span("π"),), _ATOM, value_of(Expression(NodeType.NAME, word=PI), (), {}))
         value = self.exact[word]
         if isinstance(value, Series):
             # Within a sum: one of the list.
@@ -151,7 +151,7 @@ class Page:
         if piece.word == "count":
             return (Span(number(rational(_scalar(value)), self.speaker.numbers)),), _ATOM
         if piece.word == "sum":
-            if operand.kind is Kind.NAME:
+            if operand.type is NodeType.NAME:
                 return _signed_sum(self.lists[operand.word]), _SUM
             return (Span("Σ "), *of.held(_ATOM)), _PRODUCT
         best, exact = max if piece.word == "max" else min, of.value
@@ -166,10 +166,10 @@ def symbolic(expression: Expression, named: Callable[[str], Line], speaker: Spea
     """A formula as mathematics, with ``named`` for its names."""
 
     def piece(node: Expression, operands: list[Set]) -> Set:
-        if node.kind is Kind.NAME:
+        if node.type is NodeType.NAME:
             line = (Span("π"),) if node.word == PI else named(node.word)
             return Set(line, _ATOM, Fraction(1))
-        setter = _SETTERS.get(node.kind, _called)
+        setter = _SETTERS.get(node.type, _called)
         return Set(*setter(node, operands, speaker), Fraction(1))
 
     return fold(expression, piece).line
@@ -249,7 +249,7 @@ def _negative(_: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple
 
 def _sum(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
     left, right = operands
-    minus = piece.kind is Kind.MINUS
+    minus = piece.type is NodeType.MINUS
     for kept, dropped, at in ((left, right, 1), (right, left, 0)):
         # What is nought need not be written, but for a reading or a line that is.
         if _nought(piece.operands[at], dropped.value) and not (minus and at == 0):
@@ -262,8 +262,8 @@ def _sum(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[
 
 
 def _nought(piece: Expression, value: Value) -> bool:
-    named = piece.operands[0] if piece.kind is Kind.POWER else piece
-    return named.kind is Kind.NAME and named.word.startswith("component_") and value == 0
+    named = piece.operands[0] if piece.type is NodeType.POWER else piece
+    return named.type is NodeType.NAME and named.word.startswith("component_") and value == 0
 
 
 def _product(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
@@ -298,15 +298,15 @@ def _power(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tupl
     return power(operands[0].held(_ATOM), speaker.numbers.number(piece.value)), _ATOM
 
 
-_SETTERS: dict[Kind, Callable[[Expression, Sequence[Set], Speaker], tuple[Line, int]]] = {
-    Kind.NUMBER: _literal,
-    Kind.ANGLE: _angle,
-    Kind.NEGATIVE: _negative,
-    Kind.PLUS: _sum,
-    Kind.MINUS: _sum,
-    Kind.TIMES: _product,
-    Kind.OVER: _quotient,
-    Kind.POWER: _power,
+_SETTERS: dict[NodeType, Callable[[Expression, Sequence[Set], Speaker], tuple[Line, int]]] = {
+    NodeType.NUMBER: _literal,
+    NodeType.ANGLE: _angle,
+    NodeType.NEGATIVE: _negative,
+    NodeType.PLUS: _sum,
+    NodeType.MINUS: _sum,
+    NodeType.TIMES: _product,
+    NodeType.OVER: _quotient,
+    NodeType.POWER: _power,
 }
 
 
@@ -340,9 +340,9 @@ def as_taken(expression: Expression, exact: Mapping[str, Value]) -> Expression:
 
     def taken(piece: Expression, operands: list[Expression]) -> Expression:
         whole = replace(piece, operands=tuple(operands))
-        if piece.kind is Kind.CALL and piece.word == "modulo":
+        if piece.type is NodeType.CALL and piece.word == "modulo":
             return _added_turns(operands[0], operands[1], exact)
-        if piece.kind is Kind.CALL and piece.word == "min" and len(operands) == 2:
+        if piece.type is NodeType.CALL and piece.word == "min" and len(operands) == 2:
             return _way_round(operands[0], operands[1], exact)
         return whole
 
@@ -362,7 +362,7 @@ def _added_turns(of: Expression, by: Expression, exact: Mapping[str, Value]) -> 
     times = value // step
     turns = replace(by, value=abs(times) * step)
     if times < 0:
-        return turns - of.operands[0] if of.kind is Kind.NEGATIVE else of + turns
+        return turns - of.operands[0] if of.type is NodeType.NEGATIVE else of + turns
     return of - turns if times else of
 
 
@@ -372,7 +372,7 @@ def _way_round(forward: Expression, back: Expression, exact: Mapping[str, Value]
         return call("min", forward, back)
     if one <= other:
         return forward
-    through_zero = forward.kind is Kind.PLUS and forward.operands[0].kind is Kind.MINUS
+    through_zero = forward.type is NodeType.PLUS and forward.operands[0].type is NodeType.MINUS
     if through_zero:
         end, start = forward.operands[0].operands
         return start - end

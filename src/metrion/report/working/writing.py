@@ -8,8 +8,7 @@ from fractions import Fraction
 
 from metrion.core.exact.angles import degrees_and_minutes
 from metrion.core.exact.numbers import finite_decimals
-from metrion.core.formula.expression import Expression, number
-from metrion.core.formula.expression import Kind as Piece
+from metrion.core.formula.expression import Expression, NodeType, number
 from metrion.core.formula.notation import unit_after
 from metrion.core.formula.values import Series, Value, rational
 from metrion.core.instruments.instrument import Instrument, Kind
@@ -147,6 +146,6 @@ class Writer:
 
 def _equation(expression: Expression, how: Line, found: Span) -> Line:
     """What is worked out, and what it comes to; a number taken over leads to where it was found."""
-    if expression.kind in (Piece.NAME, Piece.NUMBER, Piece.ANGLE):
+    if expression.type in (NodeType.NAME, NodeType.NUMBER, NodeType.ANGLE):
         return (Span(found.text, found.tint, how[0].source),)
     return (*how, EQUALS, found)
