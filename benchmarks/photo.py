@@ -16,10 +16,11 @@ import numpy as np
 
 from metrion.core.camera import Flaws, Shot, photograph_circle, photograph_screw, photograph_vernier
 from metrion.core.exact.numbers import parse_exact
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.photo.answer import Answer, read_photo
 from metrion.core.photo.edge import proposed_edge
 from metrion.core.scales import ScrewScale, VernierScale
+from metrion.core.traits import Kind
 
 Maker = Callable[[Flaws, np.random.Generator], tuple[Shot, Instrument, int]]
 

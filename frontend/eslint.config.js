@@ -16,6 +16,15 @@ export default defineConfig(
       "@typescript-eslint/restrict-template-expressions": ["error", { allowNumber: true }],
       "@typescript-eslint/no-confusing-void-expression": "off",
       "max-lines": ["error", { max: 400, skipBlankLines: true }],
+      "@typescript-eslint/switch-exhaustiveness-check": "error",
+      "no-restricted-syntax": [
+        "error",
+        {
+          selector:
+            "BinaryExpression[operator=/^[!=]==$/]:matches([left.property.name='kind'],[left.name='kind'])[right.value=/^(vernier|screw|angular|plain)$/]",
+          message: "Ask for a trait of the tool, or switch over every kind.",
+        },
+      ],
     },
   },
 );

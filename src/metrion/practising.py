@@ -8,7 +8,7 @@ import click
 
 from metrion.core.facts import Name
 from metrion.core.json import Json, Record
-from metrion.core.practice.exercise import QUESTIONS, Question
+from metrion.core.practice.exercise import IN_FILES, Question
 from metrion.formats.strict_json import write_json
 from metrion.telling import answer_lines, give_up, say, write_file
 
@@ -17,7 +17,7 @@ from metrion.telling import answer_lines, give_up, say, write_file
 @click.option("--seed", type=click.IntRange(0), required=True, help="What they are made from.")
 @click.option("--count", type=click.IntRange(1), required=True, help="How many.")
 @click.option(
-    "--kind", type=click.Choice(list(map(str, QUESTIONS))), help="Of this kind of tool only."
+    "--kind", type=click.Choice(list(map(str, IN_FILES))), help="Of this kind of tool only."
 )
 @click.option(
     "--question", type=click.Choice(list(map(str, Question))), help="With this question only."

@@ -9,11 +9,12 @@ from hypothesis import strategies as st
 
 from metrion.core.desk.desk import consider
 from metrion.core.exact.angles import FULL_CIRCLE, HALF_CIRCLE
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.measurements import Measurement, reduce_measurement
 from metrion.core.quantity.observations import Arc, Observation, off_opposite
 from metrion.core.review import Flag, review, review_pairs
 from metrion.core.scales import Indication, VernierScale
+from metrion.core.traits import Kind
 from metrion.core.uncertainty.conventions import BUILT_IN
 from metrion.voice import plainly
 

@@ -11,12 +11,13 @@ from metrion.core.exact.units import LENGTH, parse_unit
 from metrion.core.facts import fact
 from metrion.core.formula import parse_formula
 from metrion.core.formula.dimensions import resolve
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.derived import Derived, TypedValue, reduce_derived
 from metrion.core.quantity.measurements import Measurement, reduce_measurement
 from metrion.core.quantity.observations import Observation
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Indication, VernierScale
+from metrion.core.traits import Kind
 from metrion.core.uncertainty.budget import Budget, Share, derived_budget, measurement_budget
 from metrion.core.uncertainty.conventions import (
     BUILT_IN,

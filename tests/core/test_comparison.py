@@ -9,13 +9,14 @@ from metrion.core.errors import UnitError
 from metrion.core.exact.units import LENGTH, parse_unit
 from metrion.core.formula import parse_formula
 from metrion.core.formula.dimensions import resolve
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.comparison import compare
 from metrion.core.quantity.derived import Derived, TypedValue
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Indication, PlainScale, VernierScale
+from metrion.core.traits import Kind
 from metrion.core.uncertainty.conventions import BUILT_IN, Convention
 from metrion.voice import plainly
 from tests.said import saying

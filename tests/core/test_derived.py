@@ -10,12 +10,13 @@ import pytest
 from metrion.core.exact.units import parse_unit
 from metrion.core.formula import parse_formula
 from metrion.core.formula.dimensions import resolve
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.derived import Derived, DerivedResult, TypedValue, reduce_derived
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Indication, VernierScale
+from metrion.core.traits import Kind
 from metrion.core.uncertainty.conventions import BUILT_IN, Combine, Convention, Family, Spread
 from metrion.voice import plainly
 

@@ -5,11 +5,12 @@ from fractions import Fraction
 
 import pytest
 
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Indication, VernierScale
+from metrion.core.traits import Kind
 from metrion.core.uncertainty.conventions import (
     BUILT_IN,
     Combine,

@@ -20,11 +20,12 @@ from metrion.core.instruments.drawing import (
     line_worths,
     main_numerals,
 )
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Indication, ScrewScale, VernierScale
 from metrion.core.scales.base import Undecided
 from metrion.core.scales.numerals import Numerals, usual_numerals
+from metrion.core.traits import Kind
 from metrion.voice import plainly
 from tests.strategies import verniers
 

@@ -10,9 +10,10 @@ from metrion.core.desk.said.judging import Told
 from metrion.core.desk.zero_desk import likelier, sides, zero_finding
 from metrion.core.instruments.appearance import Appearance, FineAs, PrintedUnit
 from metrion.core.instruments.drawing import MainNumerals, main_numerals
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.zero import wrapped_zero
 from metrion.core.scales import Indication, PlainScale, ScrewScale, VernierScale
+from metrion.core.traits import Kind
 from metrion.voice import plainly
 
 ONE, HALF, CM = Fraction(1), Fraction(1, 2), Appearance(numerals=PrintedUnit.CM)

@@ -13,9 +13,10 @@ from metrion.core.exact.units import LENGTH, MASS, parse_unit
 from metrion.core.facts import Name
 from metrion.core.formula import check_bounds, parse_formula
 from metrion.core.formula.dimensions import resolve
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.review.slips import _grubbs_critical_squared
 from metrion.core.scales import ScrewScale, VernierScale
+from metrion.core.traits import Kind
 from tests.said import said
 
 CALIPER = Instrument("c", "C", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))

@@ -6,7 +6,7 @@ from fractions import Fraction
 
 import pytest
 
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.practice.diagnosis import Diagnosis, Verdict, diagnose
 from metrion.core.practice.exercise import Exercise, Question, answer_text
 from metrion.core.practice.further import FURTHER
@@ -14,6 +14,7 @@ from metrion.core.practice.made import PLAIN_TOOLS, TOOLS
 from metrion.core.practice.work import right
 from metrion.core.quantity.observations import Arc
 from metrion.core.scales import Indication
+from metrion.core.traits import Kind
 
 TOOL = {tool.id: tool for tool in (*TOOLS, *PLAIN_TOOLS)}
 

@@ -5,13 +5,14 @@ from fractions import Fraction
 
 import pytest
 
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.measurements import Measurement, MeasurementResult, reduce_measurement
 from metrion.core.quantity.noted import Approach, Noted
 from metrion.core.quantity.observations import Observation
 from metrion.core.review.advice import advice
 from metrion.core.review.hints import hints
 from metrion.core.scales import Indication, VernierScale
+from metrion.core.traits import Kind
 from metrion.core.uncertainty.conventions import BUILT_IN
 from metrion.voice import plainly
 

@@ -8,11 +8,12 @@ import pytest
 from metrion.core.desk.desk import consider, zero_says
 from metrion.core.desk.said.judging import Told
 from metrion.core.instruments.appearance import FineAs
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Indication, Scale, ScrewScale, VernierScale
 from metrion.core.scales.notes import notes, slide
 from metrion.core.scales.vernier import Numbering
+from metrion.core.traits import Kind
 from metrion.core.uncertainty.conventions import (
     BUILT_IN,
     Combine,

@@ -14,9 +14,10 @@ from metrion.core.errors import (
     UselessScale,
 )
 from metrion.core.facts import Figure, Name, fact
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.zero import ZeroCheck, zero_error, zero_errors
 from metrion.core.scales import Indication, Scale, ScrewScale, VernierScale
+from metrion.core.traits import Kind
 from metrion.core.uncertainty.conventions import BUILT_IN, Combine, Family, Spread
 from tests.said import said, saying
 

@@ -11,9 +11,10 @@ from metrion.core.desk.pairing import ZERO_CANCELS, Pairing, off_opposite, pairi
 from metrion.core.desk.said.judging import Told
 from metrion.core.exact.angles import FULL_CIRCLE
 from metrion.core.instruments.appearance import FineAs
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.observations import Arc, Sort
 from metrion.core.scales import Indication, VernierScale
+from metrion.core.traits import Kind
 from metrion.voice import plainly
 
 STAGE = Instrument("t", "Travelling stage", Kind.VERNIER, "mm", VernierScale(Fraction(1), 50, 49))

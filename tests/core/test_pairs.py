@@ -11,12 +11,13 @@ from hypothesis import strategies as st
 from metrion.core.exact.angles import FULL_CIRCLE
 from metrion.core.formula.evaluate import exact
 from metrion.core.formula.expression import number
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.measurements import Measurement, reduce_measurement
 from metrion.core.quantity.observations import Arc, Observation, Sort, sweeps, swept
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.review import review
 from metrion.core.scales import Indication, VernierScale
+from metrion.core.traits import Kind
 from metrion.core.uncertainty.conventions import BUILT_IN
 
 CIRCLE = Instrument(

@@ -8,8 +8,9 @@ from hypothesis import strategies as st
 
 from metrion.core.desk.desk import consider
 from metrion.core.desk.passed import near_mark, turns
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.scales import Indication, ScrewScale, VernierScale
+from metrion.core.traits import Kind
 from metrion.voice import plainly
 from tests.strategies import screws, verniers
 

@@ -8,8 +8,7 @@ from random import Random
 
 import pytest
 
-from metrion.core.instruments.instrument import Kind
-from metrion.core.practice.exercise import ON_THE_PAGE
+from metrion.core.practice.exercise import questions_of
 from metrion.core.practice.made import Chance
 from metrion.core.practice.mastery import (
     KNOWN_AT_FIRST,
@@ -23,6 +22,7 @@ from metrion.core.practice.mastery import (
 from metrion.core.practice.path import first_check, is_open, next_exercise
 from metrion.core.practice.skills import ASKED, FIRST_CHECK, Skill, before, skill_of
 from metrion.core.practice.traps import Level, Trap, is_of, traps
+from metrion.core.traits import Kind
 from metrion.formats.exercise import Which, exercise_at, exercises_of
 
 DAY = 86_400.0
@@ -81,7 +81,7 @@ def test_skills_stand_in_an_order_in_which_they_can_be_learned() -> None:
     order = list(Skill)
     for skill, asked in ASKED.items():
         assert all(order.index(one) < order.index(skill) for one in asked.after)
-        assert asked.question in ON_THE_PAGE[asked.kind]
+        assert asked.question in questions_of(asked.kind)
     assert before(Skill.SWEEP) >= {Skill.CIRCLE_READING, Skill.MARKS}
 
 
@@ -165,7 +165,7 @@ def test_a_picture_gives_room_to_the_slip_that_is_to_be_met() -> None:
     assert none.instrument.kind is Kind.VERNIER
 
 
-@pytest.mark.parametrize("kind", ON_THE_PAGE)
+@pytest.mark.parametrize("kind", Kind)
 def test_every_exercise_of_the_page_shows_a_skill(kind: Kind) -> None:
     for exercise in islice(exercises_of(2, kind), 100):
         skill = skill_of(exercise)

@@ -9,9 +9,9 @@ import pytest
 from metrion.core.exact.angles import angle_text
 from metrion.core.exact.numbers import to_text
 from metrion.core.facts import Name
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.practice.diagnosis import Verdict, diagnose
-from metrion.core.practice.exercise import QUESTIONS, Exercise, Question, answer_text
+from metrion.core.practice.exercise import IN_FILES, Exercise, Question, answer_text, questions_of
 from metrion.core.practice.given import understood
 from metrion.core.practice.made import TOOLS
 from metrion.core.practice.seen import seen
@@ -19,6 +19,7 @@ from metrion.core.practice.slips import SLIPS
 from metrion.core.practice.work import Work, right
 from metrion.core.quantity.observations import Arc
 from metrion.core.scales import Indication, ScrewScale, VernierScale
+from metrion.core.traits import Kind
 from metrion.formats.exercise import exercises_of
 from metrion.voice import plainly
 
@@ -156,7 +157,7 @@ def test_none_of_two_hundred_is_like_another_and_everything_occurs() -> None:
     assert len({exercise.situation for exercise in some}) == 200
     assert {exercise.instrument.id for exercise in some} == {tool.id for tool in TOOLS}
     asked_of = Counter((exercise.instrument.kind, exercise.question) for exercise in some)
-    assert set(asked_of) == {(kind, one) for kind, many in QUESTIONS.items() for one in many}
+    assert set(asked_of) == {(kind, one) for kind in IN_FILES for one in questions_of(kind)}
     assert [exercise.id for exercise in some[:2]] == ["3-1", "3-2"]
 
 

@@ -6,12 +6,13 @@ from typing import Any
 
 import pytest
 
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation
 from metrion.core.quantity.zero import Phase, ZeroCheck
 from metrion.core.review import Flag, review
 from metrion.core.scales import Indication, ScrewScale, VernierScale
+from metrion.core.traits import Kind
 from metrion.core.uncertainty.conventions import BUILT_IN
 from metrion.voice import plainly
 

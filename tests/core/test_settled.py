@@ -6,13 +6,14 @@ from fractions import Fraction
 import pytest
 
 from metrion.core.facts import fact
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.noted import Noted
 from metrion.core.quantity.observations import Observation
 from metrion.core.review.flags import Flag, Level
 from metrion.core.review.settled import Settlement, settled
 from metrion.core.scales import Indication, VernierScale
+from metrion.core.traits import Kind
 from metrion.core.uncertainty.conventions import BUILT_IN
 
 TOOL = Instrument("c", "C", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))

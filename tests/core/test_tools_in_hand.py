@@ -7,10 +7,11 @@ import pytest
 
 from metrion.core.exact.rounding import to_figures
 from metrion.core.instruments.in_unit import in_unit
-from metrion.core.instruments.instrument import Instrument, Kind, LengthUnit
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.logbook import reviewed
 from metrion.core.scales import PlainScale, ScrewScale, VernierScale
 from metrion.core.scales.notes import notes
+from metrion.core.traits import Kind, LengthUnit
 from metrion.core.uncertainty.budget import measurement_budget
 from metrion.formats.logbook import parse_logbook
 from metrion.report import plain, working

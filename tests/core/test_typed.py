@@ -12,8 +12,9 @@ from metrion.core.desk.said.judging import NOTHING_TOLD, Told, settled_by
 from metrion.core.desk.said.reach import Reach
 from metrion.core.desk.said.words import asked_says
 from metrion.core.instruments.appearance import Appearance, FineAs, MainAs, PrintedUnit
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.scales import Indication, PlainScale, ScrewScale, VernierScale
+from metrion.core.traits import Kind
 from metrion.voice import plainly
 
 say = plainly().say

@@ -9,11 +9,12 @@ from scipy import stats
 
 from metrion.core.formula.evaluate import exact, normal, student
 from metrion.core.formula.expression import number
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.measurements import Measurement, reduce_measurement
 from metrion.core.quantity.observations import Arc, Observation, swept
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Indication, VernierScale
+from metrion.core.traits import Kind
 from metrion.core.uncertainty.conventions import (
     BUILT_IN,
     Combine,

@@ -8,11 +8,11 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from metrion.core.desk.zero_desk import indication_below_zero, zero_finding
-from metrion.core.instruments.instrument import Instrument, Kind
-from metrion.core.instruments.parts import FACES, PARTS
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.instruments.pitch import PitchTrial, find_pitch, nearest_usual_pitch
 from metrion.core.scales import Indication, Numbering, Scale, ScrewScale, VernierScale
 from metrion.core.scales.notes import notes, slide
+from metrion.core.traits import Kind
 from metrion.core.words import CONCEPTS
 from metrion.voice import plainly
 from tests.strategies import screws, verniers
@@ -174,6 +174,6 @@ def test_every_concept_has_one_usual_word_and_no_word_means_two_things() -> None
 
 def test_every_kind_has_parts_with_purposes() -> None:
     for kind in Kind:
-        assert len(PARTS[kind]) == len(set(PARTS[kind]))
-        assert all(plainly().text(f"part-{kind}-{part}.purpose") for part in PARTS[kind])
-    assert [face.closes for face in FACES[Kind.VERNIER]] == [True, False, True]
+        assert len(kind.traits.parts) == len(set(kind.traits.parts))
+        assert all(plainly().text(f"part-{kind}-{part}.purpose") for part in kind.traits.parts)
+    assert [face.closes for face in Kind.VERNIER.traits.faces] == [True, False, True]

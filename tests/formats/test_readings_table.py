@@ -7,10 +7,11 @@ import pytest
 
 from metrion.core.desk.said.judging import NOTHING_TOLD, Told
 from metrion.core.instruments.appearance import FineAs
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation, Sort
 from metrion.core.scales import Indication, ScrewScale, VernierScale
+from metrion.core.traits import Kind
 from metrion.core.uncertainty.conventions import BUILT_IN
 from metrion.formats.csv_table import of_quantity, read_table
 from metrion.formats.faults import Refused

@@ -14,13 +14,14 @@ from metrion.core.camera import (
     photograph_screw,
     photograph_vernier,
 )
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.photo.answer import Answer, read_photo
 from metrion.core.photo.fan import Fan
 from metrion.core.photo.longs import longs_of
 from metrion.core.photo.strip import Strip
 from metrion.core.scales import Numbering, ScrewScale, VernierScale
 from metrion.core.scales.plain import PlainScale
+from metrion.core.traits import Kind
 
 SIZE = (1000, 560)
 HELD = Flaws(turned=7, tilted=(12, -14), blur=1.0, noise=0.02, shadow=0.4, dirt=6, thumb=2)

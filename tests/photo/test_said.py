@@ -9,13 +9,14 @@ import pytest
 from metrion.core.camera import Flaws, photograph_circle, photograph_screw, photograph_vernier
 from metrion.core.facts import fact
 from metrion.core.instruments.appearance import Appearance, Side
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.photo.answer import Answer, Candidate, read_photo
 from metrion.core.photo.edge import proposed_edge
 from metrion.core.photo.said import said
 from metrion.core.quantity.photographs import Photograph, Verdict
 from metrion.core.scales import Indication, Scale, ScrewScale, VernierScale
 from metrion.core.scales.base import Undecided
+from metrion.core.traits import Kind
 
 CALIPER = VernierScale(Fraction(1), 20, 19)
 THIMBLE = ScrewScale(Fraction(1, 2), 50, Fraction(1, 2))

@@ -6,8 +6,9 @@ from typing import Any
 from xml.etree import ElementTree
 
 from metrion.core.instruments.appearance import Appearance, Growth, PrintedUnit, Side
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.scales import Indication, ScrewScale
+from metrion.core.traits import Kind
 from metrion.report.drawing import drawn_reading
 
 HALF = Fraction(1, 2)

@@ -7,6 +7,8 @@ export type Schemas = components["schemas"];
 export type Sheet = Schemas["Sheet"];
 export type SheetSummary = Schemas["SheetSummary"];
 export type Instrument = Schemas["Instrument"];
+/** How the scales of a tool are drawn. */
+export type Drawing = Instrument["traits"]["drawing"];
 export type Lines = Schemas["Lines"];
 export type ZeroCheck = Schemas["ZeroCheck"];
 export type Quantity = Schemas["Quantity"];

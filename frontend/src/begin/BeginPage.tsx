@@ -39,7 +39,7 @@ function Begin({ own, patterns }: { own: Choice[]; patterns: Choice[] }) {
   const zero = useRef<HTMLDivElement>(null);
   if (!picked) return null;
   const { instrument } = picked;
-  const closes = instrument.kind === "vernier" || instrument.kind === "screw";
+  const closes = instrument.traits.closes;
   const goOn = (stands: ZeroStands | null) =>
     begin.mutate(
       { name: name.trim() || say("begin-unnamed"), tool: picked, stands },

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { throttle } from "throttle-debounce";
 
+import type { Drawing } from "../api";
 import { Digits } from "../strip/Digits";
 import { frameAt } from "../strip/geometry";
 import { Magnifier, useMagnifier } from "../strip/Magnifier";
@@ -17,11 +18,13 @@ interface Props {
   onMove: (to: number) => void;
 }
 
-/** How high the drawing is, by kind; a narrow one leaves the frame of a screw out. */
-const HEIGHT = { vernier: 226, angular: 226, screw: 206, plain: 130 };
-const NARROW_HEIGHT = { vernier: 164, angular: 200, screw: 174, plain: 110 };
+type Heights = Record<Drawing, number>;
+
+/** How high the drawing is; a narrow one leaves the frame of a screw out. */
+const HEIGHT: Heights = { beam: 226, circle: 226, thimble: 206, rule: 130 };
+const NARROW_HEIGHT: Heights = { beam: 164, circle: 200, thimble: 174, rule: 110 };
 /** Above a screw nothing is drawn so far. */
-const TOP = { vernier: 0, angular: 0, screw: 32, plain: 0 };
+const TOP: Heights = { beam: 0, circle: 0, thimble: 32, rule: 0 };
 
 /** How often the bench is told where a drag is. */
 const TOLD_MS = 30;
@@ -44,14 +47,15 @@ export function BenchScales({ standing, onMove }: Props) {
   const { instrument, position, faces, item } = standing;
   const [ref, width] = useWidth();
   const narrow = width < 640;
-  const height = (narrow ? NARROW_HEIGHT : HEIGHT)[instrument.kind];
-  const top = TOP[instrument.kind];
+  const height = (narrow ? NARROW_HEIGHT : HEIGHT)[instrument.traits.drawing];
+  const top = TOP[instrument.traits.drawing];
   const magnifier = useMagnifier({ width, top, height });
   const [held, setHeld] = useState<{ x: number; at: number } | null>(null);
   const move = useThrottled(onMove);
   const frame = frameAt(instrument.lines, position, width);
-  const perUnit =
-    instrument.kind === "screw" ? screwPlaces(instrument, position, width).perUnit : frame.perUnit;
+  const perUnit = instrument.traits.turns
+    ? screwPlaces(instrument, position, width).perUnit
+    : frame.perUnit;
   const still = !standing.may.includes("move");
   function drag(event: PointerEvent<SVGSVGElement>) {
     if (!held) return magnifier.follow(event);

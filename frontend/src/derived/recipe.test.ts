@@ -4,7 +4,12 @@ import type { Recipe, Sheet } from "../api";
 import { CALIPER, quantity } from "../tests/fixtures";
 import { asRecord, begun, draftOf, fitting, inputsFor, symbolsOf } from "./recipe";
 
-const CIRCLE = { ...CALIPER, id: "circle", kind: "angular" as const };
+const CIRCLE = {
+  ...CALIPER,
+  id: "circle",
+  kind: "angular" as const,
+  traits: { ...CALIPER.traits, circular: true },
+};
 const SHEET = {
   instruments: [CALIPER, CIRCLE],
   quantities: [

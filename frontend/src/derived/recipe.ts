@@ -22,7 +22,7 @@ export function symbolsOf(formula: string): string[] {
 /** The quantities of a sheet that can stand where this unit is wanted. */
 export function fitting(sheet: Sheet, unit: string): Quantity[] {
   const angular = (quantity: Quantity) =>
-    sheet.instruments.find(({ id }) => id === quantity.instrument)?.kind === "angular";
+    sheet.instruments.find(({ id }) => id === quantity.instrument)?.traits.circular;
   if (unit === "deg") return sheet.quantities.filter(angular);
   if (unit === "mm") return sheet.quantities.filter((quantity) => !angular(quantity));
   return [];

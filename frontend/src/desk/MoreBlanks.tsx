@@ -40,7 +40,7 @@ export const MoreBlanks = memo(function MoreBlanks(props: Props) {
           onChange={(approach) => onGiven({ approach: approach as Circumstances["approach"] })}
         />
       </label>
-      {instrument.kind === "angular" && (
+      {instrument.traits.circular && (
         <label>
           {say("desk-the-arc-that-counts")}
           <Segmented<Quantity["arc"]>
@@ -54,7 +54,7 @@ export const MoreBlanks = memo(function MoreBlanks(props: Props) {
           />
         </label>
       )}
-      {instrument.kind === "vernier" && quantity.sort === "single" && (
+      {instrument.traits.slides && quantity.sort === "single" && (
         <label>
           {say("desk-the-line-meets-the-mark")}
           <Input
@@ -85,7 +85,7 @@ export const MoreBlanks = memo(function MoreBlanks(props: Props) {
       <Checkbox checked={blind} onChange={(event) => onBlind(event.target.checked)}>
         {say("desk-hide-earlier-figures")}
       </Checkbox>
-      {instrument.kind !== "plain" && (
+      {instrument.traits.fine_scale && (
         <Button type="text" onClick={onPlay}>
           {say("instruments-line-after-line")}
         </Button>

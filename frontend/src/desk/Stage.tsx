@@ -238,7 +238,7 @@ function OwnScales({ quantity, instrument, recording, looked, rest, ...props }: 
       face={quantity.face || "outside"}
       position={entry.position ?? answer?.position ?? rest ?? 0}
       live={answer !== null || looked !== null}
-      steps={props.narrow && instrument.kind !== "plain"}
+      steps={props.narrow && instrument.traits.fine_scale}
       answer={answer}
       zeroError={quantity.zero_error}
       swept={sweptFrom(positions.sweptFrom, looked, quantity)}
@@ -269,8 +269,8 @@ function ThumbKeys({ recording, instrument, ready, ...props }: ThumbProps) {
       corrected={recording.outcome}
       kept={recording.confirmed}
       recordable={ready}
-      angular={instrument.kind === "angular"}
-      single={instrument.kind === "plain"}
+      angular={instrument.traits.circular}
+      single={!instrument.traits.fine_scale}
       offers={
         <>
           <Offers desk={desk} blank="main" />

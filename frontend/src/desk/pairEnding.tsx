@@ -35,7 +35,7 @@ export function pairEnding(
       : {
           label: windows
             ? say("desk-swept-mean-of-both")
-            : say(instrument.kind === "angular" ? "desk-swept" : "desk-between-them"),
+            : say(instrument.traits.circular ? "desk-swept" : "desk-between-them"),
           text: answer?.between,
         },
   };

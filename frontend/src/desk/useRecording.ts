@@ -187,14 +187,14 @@ function seenAt(bench: AtBench | null, said: string) {
 }
 
 /** What an entry comes to, with its unit; of a look that others follow, what it reads. */
-function comesTo(answer: Answer | null, more: boolean, { kind, unit }: Instrument): string {
+function comesTo(answer: Answer | null, more: boolean, { unit_text: unit }: Instrument): string {
   const read = more ? answer?.read : (answer?.between ?? answer?.corrected);
-  return read == null ? "" : `${read}${kind === "angular" ? "" : ` ${unit}`}`;
+  return read == null ? "" : `${read} ${unit}`.trim();
 }
 
 /** Whether every blank is filled; a plain scale has no fine one. */
-const isTyped = ({ entry }: Desk, { kind }: Instrument) =>
-  entry.main.trim() !== "" && (kind === "plain" || entry.fine.trim() !== "");
+const isTyped = ({ entry }: Desk, { traits }: Instrument) =>
+  entry.main.trim() !== "" && (!traits.fine_scale || entry.fine.trim() !== "");
 
 /**
  * Whether figures typed for a tool may have to be asked about, or be a whole reading: then its
@@ -206,8 +206,8 @@ const mayAsk = (
 ) =>
   (fineAs === null && lines.numerals_differ) ||
   (mainAs === null && tool.engraved_unit !== tool.kept_unit) ||
-  (tool.kind !== "plain" && (fine.trim() === "" || /[\s+]/.test(fine.trim()))) ||
-  (tool.kind === "vernier" && /[.,]/.test(main)) ||
+  (tool.traits.fine_scale && (fine.trim() === "" || /[\s+]/.test(fine.trim()))) ||
+  (tool.traits.slides && /[.,]/.test(main)) ||
   lines.two_turns;
 
 /** Whether there is something to record: a reading, or figures that the server will make one. */

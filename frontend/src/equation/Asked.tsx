@@ -1,6 +1,6 @@
 import type { Ref } from "react";
 
-import type { Answer, Instrument } from "../api";
+import type { Answer, Instrument, Drawing } from "../api";
 import { goOn } from "../app/hand";
 import type { Desk } from "../desk/useDesk";
 import { frameAt } from "../strip/geometry";
@@ -11,7 +11,12 @@ import { say } from "../voice";
 
 const WIDTH = 400;
 /** Where the scales begin, and how high they are, by kind. */
-const HEIGHTS = { vernier: [14, 116], angular: [14, 116], screw: [40, 160], plain: [26, 104] };
+const HEIGHTS: Record<Drawing, [number, number]> = {
+  beam: [14, 116],
+  circle: [14, 116],
+  thimble: [40, 160],
+  rule: [26, 104],
+};
 
 type Reading = Answer["asked"][number];
 
@@ -52,7 +57,7 @@ export function Asked({ desk, instrument, ref }: Props) {
         >
           <Drawn instrument={instrument} reading={reading} />
           <span>{reading.words}</span>
-          <b>{`${reading.read} ${instrument.kind === "angular" ? "" : instrument.unit}`}</b>
+          <b>{`${reading.read} ${instrument.unit_text}`}</b>
         </button>
       ))}
     </div>
@@ -62,7 +67,7 @@ export function Asked({ desk, instrument, ref }: Props) {
 /** The scales as they stand for one of them, with its line. */
 function Drawn({ instrument, reading }: { instrument: Instrument; reading: Reading }) {
   const { lines } = instrument;
-  const [top, height] = HEIGHTS[instrument.kind] as [number, number];
+  const [top, height] = HEIGHTS[instrument.traits.drawing];
   const numbered = { main_step: reading.main_step, main_unit: reading.numerals ?? lines.main_unit };
   const tool = { ...instrument, lines: { ...lines, ...numbered } };
   return (

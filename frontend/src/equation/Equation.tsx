@@ -99,7 +99,7 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
   const fine = useRef<HTMLInputElement>(null);
   const over = useRef(false);
   const asked = useRef<HTMLDivElement>(null);
-  const last = instrument.kind === "plain" ? main : fine;
+  const last = !instrument.traits.fine_scale ? main : fine;
   useLayoutEffect(() => {
     // What was put there for the student is typed over until they type: selected before the
     // next key can come.
@@ -145,9 +145,8 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
   // On a phone the key pad of the page takes the place of the system's.
   const docked = props.padded === true && narrow;
   const keyboard = docked ? "none" : "decimal";
-  const angular = instrument.kind === "angular";
-  const unit = angular ? "" : instrument.unit;
-  const screw = instrument.kind === "screw";
+  const { unit_text: unit } = instrument;
+  const screw = instrument.traits.turns;
   const keys = useBlankKeys({ desk, instrument, onEnter, onLeave, main, fine });
   const waiting = desk.away && !settled;
   const said = useId();
@@ -175,12 +174,12 @@ export function Equation({ ref, ending, children, ...props }: EquationProps) {
             onChange={typeInto("main")}
             onKeyDown={keys("main")}
           />
-          <span>{angular ? "" : instrument.unit}</span>
+          <span>{unit}</span>
         </Term>
         {instrument.lines.two_turns && (
           <SecondTurn desk={desk} pitch={`${instrument.pitch ?? ""} ${instrument.unit}`} />
         )}
-        {instrument.kind !== "plain" && (
+        {instrument.traits.fine_scale && (
           <>
             <Sign>+</Sign>
             <FineBlank
@@ -239,7 +238,7 @@ interface FineProps {
 function FineBlank({ desk, instrument, fineAs, keyboard, fine, ...props }: FineProps) {
   const { faulty, said, onFocus, onChange, onKeyDown } = props;
   const { entry, answer } = desk;
-  const screw = instrument.kind === "screw";
+  const screw = instrument.traits.turns;
   const label = screw && fineAs === "line" ? say("equation-thimble-line") : FINE_LABEL()[fineAs];
   const worth = answer?.fine.worth;
   const { onFineAs } = props;

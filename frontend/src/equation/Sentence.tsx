@@ -55,7 +55,7 @@ function lacking(desk: Desk, instrument: Instrument, bench: boolean): string {
   const { entry, answer, away, refused } = desk;
   if (!away && !refused && entry.main.trim() !== "") {
     if (answer?.read != null) return "";
-    if (instrument.kind !== "plain" && entry.fine.trim() === "") return say("zero-now-the-line");
+    if (instrument.traits.fine_scale && entry.fine.trim() === "") return say("zero-now-the-line");
   }
   return words(desk, instrument, "", bench);
 }

@@ -82,9 +82,8 @@ interface FactorProps {
 
 /** What the figure in the fine blank is worth, or is multiplied by. */
 export function FineFactor({ fineAs, instrument, worth, asTyped }: FactorProps) {
-  const circle = instrument.kind === "angular";
-  if (fineAs === "worth") return <span>{circle ? "" : instrument.unit}</span>;
-  const unit = circle ? "" : instrument.unit;
+  const unit = instrument.unit_text;
+  if (fineAs === "worth") return <span>{unit}</span>;
   if (fineAs === "numeral")
     return (
       <span>

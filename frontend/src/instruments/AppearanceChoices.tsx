@@ -15,7 +15,7 @@ interface Props {
 /** How the drawing is made to look like the tool in hand. */
 export function AppearanceChoices({ draft, description, onChange }: Props) {
   const set = (some: Draft) => onChange({ ...draft, ...some });
-  const { appearance, kind } = description;
+  const { appearance, traits } = description;
   const metric = isMetric(draft);
   return (
     <section className="card appearance" aria-label={say("instruments-appearance")}>
@@ -33,7 +33,7 @@ export function AppearanceChoices({ draft, description, onChange }: Props) {
           />
         </Choice>
       )}
-      {kind === "vernier" && (
+      {traits.slides && (
         <Choice words={say("instruments-the-fine-scale-lies")}>
           <Two
             label={say("instruments-the-fine-scale-lies")}
@@ -46,7 +46,7 @@ export function AppearanceChoices({ draft, description, onChange }: Props) {
           />
         </Choice>
       )}
-      {kind === "screw" && (
+      {traits.turns && (
         <>
           <Choice words={say("instruments-the-half-marks-lie")}>
             <Two
@@ -84,7 +84,7 @@ export function AppearanceChoices({ draft, description, onChange }: Props) {
           onChange={(every) => set({ numbered_every: every })}
         />
       </Choice>
-      {kind === "vernier" && metric && (
+      {traits.slides && metric && (
         <Choice words={say("instruments-the-other-edge-shows-inches")}>
           <Switch
             aria-label={say("instruments-the-other-edge-shows-inches-2")}

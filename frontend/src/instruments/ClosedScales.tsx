@@ -10,8 +10,8 @@ const WIDTH = 400;
 
 /** The scales at zero: zero and last line meet, the rest do not. */
 export function ClosedScales({ instrument }: { instrument: Instrument }) {
-  const { lines, kind } = instrument;
-  if (kind === "screw")
+  const { lines, traits } = instrument;
+  if (traits.turns)
     return (
       <svg
         className="closed-scales strip-drawing"
@@ -23,20 +23,19 @@ export function ClosedScales({ instrument }: { instrument: Instrument }) {
       </svg>
     );
   if (instrument.appearance.display) return <Digits instrument={instrument} position={0} />;
-  const angular = kind === "angular";
   const length = viewLength(lines);
   const start = lines.against ? -0.93 * length : -0.07 * length;
   const frame = { start, perUnit: WIDTH / length, width: WIDTH };
-  const shape = angular ? bent(WIDTH, EDGE) : STRAIGHT;
+  const shape = traits.circular ? bent(WIDTH, EDGE) : STRAIGHT;
   return (
     <svg
       className="closed-scales strip-drawing"
-      viewBox={`0 10 ${WIDTH} ${angular ? 150 : 118}`}
+      viewBox={`0 10 ${WIDTH} ${traits.circular ? 150 : 118}`}
       role="img"
       aria-label={say("instruments-scales-at-zero")}
     >
       <Beam {...{ instrument, frame, shape }} position={0} answer={null} />
-      {kind !== "plain" && (
+      {traits.fine_scale && (
         <FineScale {...{ instrument, frame, shape }} position={0} answer={null} />
       )}
     </svg>

@@ -1,7 +1,7 @@
 import { Input, InputNumber, Select } from "antd";
 
 import type { ApiError } from "../api";
-import type { Draft } from "./draft";
+import { STARTS, type Draft } from "./draft";
 import { ReadBefore, UnitChoice, type WhatWasRead } from "./UnitChoice";
 import { say } from "../voice";
 
@@ -28,12 +28,8 @@ export function Counting({ draft, problem, onChange, read }: Props) {
             onChange={(event) => set({ name: event.target.value })}
           />
         </label>
-        {draft.kind === "screw" && <ScrewSentence draft={draft} set={set} />}
-        {draft.kind === "plain" && <PlainSentence draft={draft} set={set} />}
-        {(draft.kind === "vernier" || draft.kind === "angular") && (
-          <SlidingSentence draft={draft} set={set} />
-        )}
-        {draft.kind !== "angular" && <RangeSentence draft={draft} set={set} />}
+        <ScalesSentence draft={draft} set={set} />
+        {draft.kind && "range" in STARTS[draft.kind] && <RangeSentence draft={draft} set={set} />}
         <Faults problem={problem} />
       </section>
     </ReadBefore.Provider>
@@ -45,8 +41,24 @@ interface SentenceProps {
   set: (some: Draft) => void;
 }
 
+/** What is counted on the scales of a kind. */
+function ScalesSentence(props: SentenceProps) {
+  const { kind } = props.draft;
+  switch (kind) {
+    case "vernier":
+    case "angular":
+      return <SlidingSentence {...props} />;
+    case "screw":
+      return <ScrewSentence {...props} />;
+    case "plain":
+      return <PlainSentence {...props} />;
+    case undefined:
+      return null;
+  }
+}
+
 function SlidingSentence({ draft, set }: SentenceProps) {
-  const angular = draft.kind === "angular";
+  const angular = draft.unit === "arcmin";
   return (
     <p className="counting-sentence">
       <Count

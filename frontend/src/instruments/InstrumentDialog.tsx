@@ -202,14 +202,14 @@ function Describe({ sheet, picked, changing, onAdded, onBack }: DescribeProps) {
       <div>
         <ToolFacts draft={record} onChange={set} />
         <Numerals draft={record} description={description} onChange={set} />
-        {isMetric(record) && record.kind === "vernier" && !changing && (
+        {isMetric(record) && description.traits.slides && !changing && (
           <Form.Item>
             <Checkbox checked={edges} onChange={(event) => setEdges(event.target.checked)}>
               {say("instruments-the-other-edge-as-a-tool")}
             </Checkbox>
           </Form.Item>
         )}
-        <FineRead draft={record} description={description} onChange={set} />
+        <FineRead description={description} onChange={set} />
         {amend.error && (
           <div className="look" role="alert">
             <p>{say("instruments-what-was-read-does-not-fit")}</p>
@@ -292,8 +292,8 @@ function Numerals({ draft, description, onChange }: AskedProps) {
 }
 
 /** Whether a fine reading is typed as a line, a numeral or a worth. */
-function FineRead({ draft, description, onChange }: AskedProps) {
-  if (draft.kind === "plain") return null;
+function FineRead({ description, onChange }: Omit<AskedProps, "draft">) {
+  if (!description.traits.fine_scale) return null;
   return (
     <Form.Item label={say("instruments-for-the-fine-reading-you-type")}>
       <Segmented<FineAs>

@@ -27,7 +27,7 @@ export function ScalesOnTrial({ record, description, start }: Props) {
   const dragged =
     answer?.read == null
       ? ""
-      : say("instruments-reads", { read: `${answer.read} ${unitOf(description)}` });
+      : say("instruments-reads", { read: `${answer.read} ${description.unit_text}` });
   return (
     <section className="card trial" aria-label={say("instruments-drawing")}>
       <Strip
@@ -47,5 +47,3 @@ export function ScalesOnTrial({ record, description, start }: Props) {
     </section>
   );
 }
-
-const unitOf = ({ kind, unit }: Description) => (kind === "angular" ? "" : unit);

@@ -10,7 +10,7 @@ interface Props {
 
 /** What is engraved on a tool or stands on its certificate, besides its scales. */
 export function ToolFacts({ draft, onChange }: Props) {
-  const unit = draft.kind === "angular" ? "′" : (draft.unit ?? "mm");
+  const unit = draft.unit === "arcmin" ? "′" : (draft.unit ?? "mm");
   return (
     <div className="tool-facts">
       <label>

@@ -21,6 +21,14 @@ import { ScalesOnTrial } from "./ScalesOnTrial";
 import { ToolShelf } from "./ToolShelf";
 import { say } from "../voice";
 
+const KINDS = Object.keys(STARTS) as Kind[];
+const KIND_NAMES = (): Record<Kind, string> => ({
+  vernier: say("instruments-caliper-2"),
+  screw: say("instruments-screw-gauge-2"),
+  angular: say("instruments-divided-circle-2"),
+  plain: say("instruments-plain-scale"),
+});
+
 /** The workshop: describe a tool by looking and counting, see it drawn, trust its least count. */
 export function WorkshopPage() {
   const { data: tools } = useTools();
@@ -41,12 +49,7 @@ export function WorkshopPage() {
           aria-label={say("instruments-kind")}
           value={kind}
           onChange={(kind) => take({ ...STARTS[kind], name: draft.name ?? "" }, null)}
-          options={[
-            { value: "vernier", label: say("instruments-caliper-2") },
-            { value: "screw", label: say("instruments-screw-gauge-2") },
-            { value: "angular", label: say("instruments-divided-circle-2") },
-            { value: "plain", label: say("instruments-plain-scale") },
-          ]}
+          options={KINDS.map((one) => ({ value: one, label: KIND_NAMES()[one] }))}
         />
         <KeepTool draft={draft} edited={edited} ready={!problem} onKept={() => setEdited(null)} />
       </div>
@@ -56,7 +59,7 @@ export function WorkshopPage() {
       ) : (
         <Skeleton active />
       )}
-      {draft.kind === "screw" && <PitchSheet draft={draft} onChange={setDraft} />}
+      {description.data?.traits.turns && <PitchSheet draft={draft} onChange={setDraft} />}
       <PartsDrawing kind={kind} />
       <ToolShelf tools={tools ?? []} onTake={take} />
     </div>

@@ -38,7 +38,7 @@ export function PhotoAtEquation({ sheet, made, ...props }: Props) {
     }
   }
   // Looks of a pair are photographed once they are on record: a picture shows one of them.
-  if (quantity.sort !== "single" || instrument.kind === "plain") return null;
+  if (quantity.sort !== "single" || !instrument.traits.fine_scale) return null;
   return (
     <>
       <Button

@@ -94,7 +94,7 @@ export function PhotoDialog({ sheet, quantity, instrument, held, onClose, ...pro
           </p>
           <EdgeOnPicture {...photo} onEnds={(ends) => change({ ends })} />
           <div className="photo-choices">
-            {instrument.kind === "screw" && (
+            {instrument.traits.turns && (
               <Choice
                 label={say("photo-thimble-grows")}
                 value={photo.thimble}
@@ -128,8 +128,8 @@ export function PhotoDialog({ sheet, quantity, instrument, held, onClose, ...pro
   );
 }
 
-const taskOf = ({ kind }: Instrument) =>
-  kind === "screw" ? "photo-set-edge-thimble" : "photo-set-edge";
+const taskOf = ({ traits }: Instrument) =>
+  traits.turns ? "photo-set-edge-thimble" : "photo-set-edge";
 
 function looksOf(reading: Reading | null): readonly Look[] {
   const count = reading?.looks.length ?? 1;

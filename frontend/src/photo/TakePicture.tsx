@@ -83,7 +83,7 @@ function BenchCamera({ onTaken }: Props) {
   const bench = useAtBench();
   const snapshot = useSnapshot();
   const [shot, setShot] = useState(() => Date.now() % 1_000_000);
-  if (!bench?.standing || bench.standing.instrument.kind === "plain") return null;
+  if (!bench?.standing || !bench.standing.instrument.traits.fine_scale) return null;
   const { simulated } = bench.standing;
   return (
     <>

@@ -39,7 +39,7 @@ export function usePhoto(sheet: string, instrument: Instrument) {
     };
     image.onload = () => {
       const size = { width: image.naturalWidth, height: image.naturalHeight };
-      const ends = acrossMiddle(size, instrument.kind === "screw");
+      const ends = acrossMiddle(size, instrument.traits.turns);
       const thimble = instrument.appearance.thimble_numerals;
       setPhoto({ picture, address: url, size, ends, thimble, seeking: true });
       propose.mutate(picture, {

@@ -11,7 +11,6 @@ import { Path } from "./Path";
 import "./practice.css";
 import { SheetAnswers } from "./SheetAnswers";
 
-const KINDS = ["", "plain", "vernier", "screw", "angular"] as const;
 const LENGTHS = ["", "least-count", "zero-error", "reading", "corrected", "mean"] as const;
 const ANGLES = ["", "least-count", "reading", "sweep"] as const;
 const EVERY = [...LENGTHS, "sweep"] as const;
@@ -22,6 +21,7 @@ const QUESTIONS: Record<Which["kind"], readonly Which["question"][]> = {
   screw: LENGTHS,
   angular: ANGLES,
 };
+const KINDS = Object.keys(QUESTIONS) as Which["kind"][];
 const WAYS = ["path", "pick", "drill", "sheet"] as const;
 type Way = (typeof WAYS)[number];
 
@@ -88,6 +88,8 @@ export default function PracticePage() {
 
 /** Of which tool, and with which question. */
 function What({ which, onWhat }: { which: Which; onWhat: (some: Partial<Which>) => void }) {
+  const [first, ...others] = QUESTIONS[which.kind];
+  const only = others.length === 0 ? first : undefined;
   return (
     <div className="practice-choice">
       <Segmented
@@ -101,7 +103,7 @@ function What({ which, onWhat }: { which: Which; onWhat: (some: Partial<Which>) 
       />
       <Select
         aria-label={say("practice-question")}
-        value={which.kind === "plain" ? "reading" : which.question}
+        value={only ?? which.question}
         options={QUESTIONS[which.kind].map((question) => ({
           value: question,
           label: say(`practice-question-${question || "any"}`),

@@ -1,6 +1,6 @@
 import type { KeyboardEvent } from "react";
 
-import type { Answer, Instrument } from "../api";
+import type { Answer, Instrument, Drawing } from "../api";
 import type { PhotoLook } from "./look";
 import { frameAt } from "../strip/geometry";
 import { Photographed } from "./Photographed";
@@ -20,7 +20,12 @@ interface Props {
 }
 
 /** Where the scales begin, and how high they are, by kind. */
-const HEIGHTS = { vernier: [10, 130], angular: [0, 200], screw: [40, 160], plain: [10, 130] };
+const HEIGHTS: Record<Drawing, [number, number]> = {
+  beam: [10, 130],
+  circle: [0, 200],
+  thimble: [40, 160],
+  rule: [10, 130],
+};
 
 /** Pixels by which an arrow key moves the magnifier. */
 const STEP = 6;
@@ -34,7 +39,7 @@ const ARROWS: Record<string, [number, number]> = {
 /** The scales as they stand, to be read and not to be moved; a magnifier follows the hand. */
 export function StillScales({ instrument, position, answer, label, look = null }: Props) {
   const [ref, width] = useWidth();
-  const [top, height] = HEIGHTS[instrument.kind] as [number, number];
+  const [top, height] = HEIGHTS[instrument.traits.drawing];
   const { over, follow, moved, away } = useMagnifier({ width, top, height });
   const scales = (
     <Scales

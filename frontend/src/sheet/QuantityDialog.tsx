@@ -114,9 +114,7 @@ function useKeep(sheet: Sheet, changing: Quantity | undefined, onKept: (id: stri
   const amend = useAmendQuantity(sheet.id);
   function keep({ name, symbol, instrument, face = "outside", items = 1, ...asked }: Answers) {
     const id = changing?.id ?? newId();
-    const angular = sheet.instruments.some(
-      (one) => one.id === instrument && one.kind === "angular",
-    );
+    const angular = sheet.instruments.some((one) => one.id === instrument && one.traits.circular);
     // Zero checks made on these faces before are taken over: looking once is enough.
     const zero = sheet.zero_checks
       .filter((check) => check.instrument === instrument && check.face === face)
@@ -157,8 +155,8 @@ function Questions({ sheet, form, started, onDescribe }: QuestionsProps) {
   const { data: words } = useWords();
   const picked =
     (Form.useWatch("instrument", form) as string | undefined) ?? sheet.instruments.at(-1)?.id;
-  const kind = sheet.instruments.find(({ id }) => id === picked)?.kind;
-  const known = words?.kinds.find((one) => one.kind === kind);
+  const tool = sheet.instruments.find(({ id }) => id === picked);
+  const known = words?.kinds.find(({ kind }) => kind === tool?.kind);
   const faces = known?.faces ?? [];
   return (
     <>
@@ -179,7 +177,7 @@ function Questions({ sheet, form, started, onDescribe }: QuestionsProps) {
         <Form.Item name="symbol" label={say("sheet-its-letter-if-any")}>
           <Input
             maxLength={20}
-            placeholder={say("app-for-example", { what: kind === "angular" ? "θ" : "D" })}
+            placeholder={say("app-for-example", { what: tool?.traits.circular ? "θ" : "D" })}
           />
         </Form.Item>
       </div>
@@ -211,7 +209,7 @@ function Questions({ sheet, form, started, onDescribe }: QuestionsProps) {
           />
         </Form.Item>
       )}
-      {kind === "angular" ? (
+      {tool?.traits.circular ? (
         <>
           <Choice
             name="windows"

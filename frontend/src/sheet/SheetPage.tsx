@@ -204,7 +204,7 @@ function Instruments({ sheet }: { sheet: Sheet }) {
               ))}
             </ul>
             <div className="tool-acts">
-              {instrument.kind !== "angular" && (
+              {!instrument.traits.circular && (
                 <Button onClick={() => setZeroOf(instrument.id)}>
                   {say("sheet-look-at-the-zero")}
                 </Button>

@@ -28,7 +28,7 @@ export function Beam({ instrument, frame, answer, position, shape = STRAIGHT }: 
   const { lines, appearance } = instrument;
   const y = heights(instrument);
   const passed = answer?.bounds ? markPassed(answer, instrument) : NaN;
-  const open = instrument.kind === "angular";
+  const open = instrument.traits.circular;
   const beam = open ? undefined : beamOf(lines, position);
   const ends = beam && {
     left: xOf(frame, beam.first * lines.division) - frame.width * 0.1,

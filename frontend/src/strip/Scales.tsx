@@ -29,21 +29,26 @@ export interface ScalesProps {
 /** The scales of a tool, with its faces: a vernier straight or bent, a screw, or marks alone. */
 export function Scales(props: ScalesProps) {
   const { instrument, answer, position, zeroError, frame, item } = props;
-  if (instrument.kind !== "screw") return <Sliding {...props} />;
-  return <Screw {...{ instrument, answer, position, zeroError, item }} width={frame.width} />;
+  switch (instrument.traits.drawing) {
+    case "beam":
+    case "circle":
+    case "rule":
+      return <Sliding {...props} />;
+    case "thimble":
+      return <Screw {...{ instrument, answer, position, zeroError, item }} width={frame.width} />;
+  }
 }
 
 /** A vernier, straight with its faces or bent round a circle with its ring. */
 function Sliding({ instrument, answer, frame, narrow, ...props }: ScalesProps) {
   const { position, zeroError, face, item, meeting, swept = null, beside = true } = props;
-  const angular = instrument.kind === "angular";
-  const jaws = !angular && instrument.kind !== "plain";
+  const { circular: angular, fine_scale: fine, slides: jaws } = instrument.traits;
   const shape = angular ? bent(frame.width, EDGE) : STRAIGHT;
   return (
     <>
       {jaws && face != null && <Faces {...{ frame, position, zeroError, narrow, face, item }} />}
       <Beam {...{ instrument, frame, answer, shape, position }} />
-      {instrument.kind === "plain" ? (
+      {!fine ? (
         <Laid from={xOf(frame, 0)} to={xOf(frame, position)} />
       ) : (
         <FineScale

@@ -2,7 +2,7 @@ import { Button } from "antd";
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { throttle } from "throttle-debounce";
 
-import type { Answer, Instrument } from "../api";
+import type { Answer, Instrument, Drawing } from "../api";
 import { goOn } from "../app/hand";
 import { frameAt, frameKept, viewLength, type Frame } from "./geometry";
 import { Digits } from "./Digits";
@@ -61,15 +61,15 @@ const HEIGHT = 226;
 const NARROW_HEIGHT = 164;
 /** While the scales are dragged, how often the page around them is told: they move at once. */
 const TOLD_MS = 100;
-/** What a kind needs beyond that: an arc falls off to its ends, a thimble is thick. */
-const TALLER: Record<string, number> = { angular: 54, screw: 14, plain: -60 };
+/** What a drawing needs beyond that: an arc falls off to its ends, a thimble is thick. */
+const TALLER: Record<Drawing, number> = { beam: 0, circle: 54, thimble: 14, rule: -60 };
 /** Seen narrow, an arc falls off little. */
-const NARROW_TALLER: Record<string, number> = { screw: 14 };
+const NARROW_TALLER: Record<Drawing, number> = { beam: 0, circle: 0, thimble: 14, rule: 0 };
 
 /** The student's own instrument, drawn to scale and framed on its fine scale. */
 export function Strip(props: StripProps) {
   const { instrument, onMove, onRelease } = props;
-  const { lines, kind } = instrument;
+  const { lines, traits } = instrument;
   const [ref, width] = useWidth();
   const [held, setHeld] = useState<Held | null>(null);
   const position = held ? held.at : props.position;
@@ -81,8 +81,7 @@ export function Strip(props: StripProps) {
   const drawing = useWheel((notches) => step(notches));
   const narrow = width < 640;
   const frame = held ? frameKept(held.frame, position) : frameAt(lines, position, width);
-  const perUnit =
-    kind === "screw" ? screwPlaces(instrument, position, width).perUnit : frame.perUnit;
+  const perUnit = traits.turns ? screwPlaces(instrument, position, width).perUnit : frame.perUnit;
 
   function grab(event: PointerEvent<SVGSVGElement>) {
     if (event.button !== 0) return;
@@ -126,20 +125,22 @@ export function Strip(props: StripProps) {
       </div>
     );
   return (
-    <div className="strip" ref={ref} data-narrow={narrow} data-kind={kind}>
+    <div className="strip" ref={ref} data-narrow={narrow} data-drawing={traits.drawing}>
       <svg
         ref={drawing}
         role="slider"
         tabIndex={0}
         aria-label={props.label}
         aria-valuenow={position}
-        aria-valuemin={kind === "angular" ? -21600 : lowest(instrument)}
+        aria-valuemin={traits.circular ? -21600 : lowest(instrument)}
         aria-valuemax={lines.high ?? viewLength(lines) * 100}
         aria-valuetext={props.readOut}
         className="strip-drawing"
         data-live={props.live}
         width={width}
-        height={narrow ? NARROW_HEIGHT + (NARROW_TALLER[kind] ?? 0) : HEIGHT + (TALLER[kind] ?? 0)}
+        height={
+          narrow ? NARROW_HEIGHT + NARROW_TALLER[traits.drawing] : HEIGHT + TALLER[traits.drawing]
+        }
         onPointerDown={grab}
         onPointerMove={drag}
         onPointerUp={release}
@@ -158,10 +159,10 @@ export function Strip(props: StripProps) {
           </Button>
         </div>
       )}
-      {kind === "screw" ? (
+      {traits.turns ? (
         <ScrewLens {...{ instrument, position, answer }} above={turns.length > 0} />
       ) : (
-        props.meeting === undefined && kind !== "plain" && <Lens lines={lines} answer={answer} />
+        props.meeting === undefined && traits.fine_scale && <Lens lines={lines} answer={answer} />
       )}
       {props.onTurn && turns.length > 0 && (
         <Turns {...{ instrument, turns }} onTurn={props.onTurn} />
@@ -171,8 +172,8 @@ export function Strip(props: StripProps) {
   );
 }
 
-const lowest = ({ kind, lines }: Instrument) =>
-  kind === "angular" ? -Infinity : (lines.low ?? 0) - 2 * (lines.pitch ?? lines.division);
+const lowest = ({ traits, lines }: Instrument) =>
+  traits.circular ? -Infinity : (lines.low ?? 0) - 2 * (lines.pitch ?? lines.division);
 
 function clamped(instrument: Instrument, position: number): number {
   const { high, division } = instrument.lines;

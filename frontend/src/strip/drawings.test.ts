@@ -45,7 +45,7 @@ describe("the drawing is the proof", () => {
 
   it("draws just those lines at a mark that the core says meet", () => {
     const wrong = drawings.filter((drawing) => {
-      const screw = drawing.instrument.kind === "screw";
+      const screw = drawing.instrument.traits.turns;
       const drawn = screw ? nearestToDatum(drawing) : nearestToMark(drawing);
       return drawn.join() !== drawing.lines.join();
     });

@@ -41,10 +41,10 @@ export function Tally({ quantity, instrument, ...props }: TallyProps) {
   }, [count]);
   if (count === 0) return <EmptyTally />;
   if (blind) return <BlindTally count={count} />;
-  const unit = instrument.kind === "angular" ? "" : `, ${quantity.unit}`;
+  const unit = instrument.unit_text && `, ${quantity.unit}`;
   const single = quantity.sort === "single";
-  const fine = instrument.kind !== "plain";
-  const screw = instrument.kind === "screw";
+  const fine = instrument.traits.fine_scale;
+  const screw = instrument.traits.turns;
   return (
     <div
       className="tally"

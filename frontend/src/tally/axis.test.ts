@@ -44,13 +44,13 @@ describe("a place on the axis", () => {
 });
 
 describe("the ends of the axis", () => {
-  const text = (value: number, kind: string, leastCount: string) =>
-    axisText(value, { kind, least_count: leastCount } as Instrument);
+  const text = (value: number, circular: boolean, leastCount: string) =>
+    axisText(value, { traits: { circular }, least_count: leastCount } as Instrument);
 
   it("have the decimals of the least count, and degrees on a circle", () => {
-    expect(text(6.15, "vernier", "0.05")).toBe("6.15");
-    expect(text(-0.126, "screw", "0.01")).toBe("−0.13");
-    expect(text(2248, "angular", "0.5")).toBe("37°28.0′");
-    expect(text(-59.96, "angular", "0.5")).toBe("−1°0.0′");
+    expect(text(6.15, false, "0.05")).toBe("6.15");
+    expect(text(-0.126, false, "0.01")).toBe("−0.13");
+    expect(text(2248, true, "0.5")).toBe("37°28.0′");
+    expect(text(-59.96, true, "0.5")).toBe("−1°0.0′");
   });
 });

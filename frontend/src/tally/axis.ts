@@ -40,10 +40,10 @@ export function shareOf(axis: Axis, value: number): { share: number; off: "" | "
 }
 
 /** An end of the axis, to the place that the least count has. */
-export function axisText(value: number, { kind, least_count }: Instrument): string {
+export function axisText(value: number, { traits, least_count }: Instrument): string {
   const decimals = least_count.split(".")[1]?.length ?? 0;
   const sign = value < 0 ? "−" : "";
   const size = Number(Math.abs(value).toFixed(decimals));
-  if (kind !== "angular") return sign + size.toFixed(decimals);
+  if (!traits.circular) return sign + size.toFixed(decimals);
   return `${sign}${Math.floor(size / 60)}°${(size % 60).toFixed(decimals)}′`;
 }

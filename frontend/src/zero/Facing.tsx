@@ -42,7 +42,7 @@ export function Facing(props: Props) {
         {instrument.kept_unit}
       </label>
       <span className="quiet">{fault || say(howTo(instrument, face, apart))}</span>
-      {instrument.kind === "screw" && <MarksEarly {...props} />}
+      {instrument.traits.turns && <MarksEarly {...props} />}
     </div>
   );
 }
@@ -57,8 +57,8 @@ export const staysApart = (instrument: Instrument, faces: Props["faces"], face: 
 function howTo(instrument: Instrument, face: string, apart: boolean): string {
   if (apart) return "zero-these-faces-cannot-close-on-each";
   if (face === "depth") return "zero-flush-on-a-flat-surface";
-  if (instrument.kind === "plain") return "zero-where-it-should-read-nothing";
-  return instrument.kind === "screw"
+  if (!instrument.traits.fine_scale) return "zero-where-it-should-read-nothing";
+  return instrument.traits.turns
     ? "zero-wipe-the-faces-close-them-by"
     : "zero-wipe-the-faces-and-close-them";
 }

@@ -14,7 +14,7 @@ interface Props {
 
 /** The first question at the zero, asked with pictures: which side does it stand on? */
 export function SideChoices({ instrument, chosen, onChoose }: Props) {
-  const screw = instrument.kind === "screw";
+  const screw = instrument.traits.turns;
   return (
     <div className="zero-sides" role="group" aria-label={say("zero-which-way")}>
       {SIDES.map((side) => (

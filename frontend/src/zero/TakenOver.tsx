@@ -22,7 +22,7 @@ export function TakenOver({ sheet, instrument, quantity, onTaken, ...props }: Pr
   const outside = sheet.zero_checks.filter(
     (check) => check.instrument === instrument.id && (check.face || OUTSIDE) === OUTSIDE,
   );
-  if (instrument.kind !== "vernier" || (face || OUTSIDE) === OUTSIDE) return null;
+  if (!instrument.traits.slides || (face || OUTSIDE) === OUTSIDE) return null;
   if (outside.length === 0) {
     // A rod has a zero of its own to be looked at; inside jaws cannot close on each other.
     if (face !== "inside") return null;

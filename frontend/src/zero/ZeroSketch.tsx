@@ -19,10 +19,10 @@ interface Props {
 export function ZeroSketch({ instrument, off }: Props) {
   return (
     <svg className="zero-sketch" viewBox={`0 0 ${WIDTH} ${HEIGHT}`} aria-hidden>
-      {instrument.kind === "screw" ? (
+      {instrument.traits.turns ? (
         <ThimbleAtDatum instrument={instrument} off={off} />
       ) : (
-        <ZeroLineAtMark off={off} fine={instrument.kind !== "plain"} />
+        <ZeroLineAtMark off={off} fine={instrument.traits.fine_scale} />
       )}
     </svg>
   );

@@ -6,18 +6,20 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 from fractions import Fraction
 from itertools import islice
+from typing import assert_never
 
 from metrion.core.declared import Sign
 from metrion.core.exact.numbers import to_text
 from metrion.core.facts import Name, fact
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.json import Json, Record
 from metrion.core.practice.diagnosis import Diagnosis
-from metrion.core.practice.exercise import QUESTIONS, Exercise, Question
+from metrion.core.practice.exercise import IN_FILES, Exercise, Question, questions_of
 from metrion.core.practice.made import Wanted, exercises
 from metrion.core.practice.traps import Level, is_of
 from metrion.core.quantity.observations import Arc
-from metrion.core.scales import Indication, ScrewScale, VernierScale
+from metrion.core.scales import Indication, PlainScale, ScrewScale, VernierScale
+from metrion.core.traits import Kind
 from metrion.formats.chance import chance_of
 from metrion.formats.faults import Fault, Faults, Refused, refusal
 from metrion.formats.logbook.fields import Fields, read_alone
@@ -116,11 +118,15 @@ def instrument_record(tool: Instrument) -> Record:
         "main_division": to_text(scale.main_division),
         "fine_divisions": scale.fine_divisions,
     }
-    if isinstance(scale, ScrewScale):
-        found["pitch"] = to_text(scale.pitch)
-    if isinstance(scale, VernierScale):
-        found["span"] = scale.span
-        found["numbering"] = str(scale.numbering)
+    match scale:
+        case ScrewScale():
+            found["pitch"] = to_text(scale.pitch)
+        case VernierScale():
+            found |= {"span": scale.span, "numbering": str(scale.numbering)}
+        case PlainScale():
+            pass
+        case _:
+            assert_never(scale)
     if tool.range:
         found["range"] = [to_text(end) for end in tool.range]
     return found
@@ -145,7 +151,7 @@ def _parsed(fields: Fields) -> Exercise | None:
     divide_by = fields.count("divide_by", _HALF)
     if tool is None or question is None or answer is None:
         return None
-    if question not in QUESTIONS.get(tool.kind, ()):
+    if tool.kind not in IN_FILES or question not in questions_of(tool.kind):
         fields.fault("question", "practice-not-asked", question=Name(question))
         return None
     looks = [_look(look, tool) for look in fields.objects("looks")]

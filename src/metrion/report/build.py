@@ -9,7 +9,7 @@ from types import MappingProxyType
 from metrion.core.exact.numbers import to_text
 from metrion.core.exact.rounding import Rounded
 from metrion.core.facts import Amount, Argument, Fact, Figure, Name
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.logbook import Results, Reviewed
 from metrion.core.quantity.derived import Derived, DerivedResult, other_conventions
 from metrion.core.quantity.measurements import Measurement
@@ -225,7 +225,7 @@ class _Builder:
     def _angles_section(self, wanted: Sequence[Reviewed]) -> Iterator[Section]:
         """Several colours or orders of lines in one table."""
         angles = [one.result for one in wanted if one.result.measurement.sort is not Sort.SINGLE]
-        angles = [one for one in angles if one.measurement.instrument.kind is Kind.ANGULAR]
+        angles = [one for one in angles if one.measurement.instrument.traits.circular]
         if len(angles) < 2:
             return
         columns = self._columns(

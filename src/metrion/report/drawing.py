@@ -11,13 +11,13 @@ from fractions import Fraction
 from html import escape
 from itertools import chain
 from math import ceil, cos, floor, pi, sin
-from typing import NamedTuple
+from typing import NamedTuple, assert_never
 
 from metrion.core.exact.numbers import to_text
 from metrion.core.instruments.appearance import Growth, Side
 from metrion.core.instruments.drawing import fine_numerals, line_places, main_numerals
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.scales import Indication, ScrewScale, VernierScale
+from metrion.core.scales import Indication, PlainScale, ScrewScale, VernierScale
 from metrion.voice import Numbers
 
 WIDTH, HEIGHT = 640, 132
@@ -50,21 +50,29 @@ def _svg(title: str, pieces: Iterator[str]) -> str:
 
 def _scales(instrument: Instrument, indication: Indication) -> Iterator[str]:
     scale = instrument.scale
-    if isinstance(scale, ScrewScale):
-        return _screw(instrument, scale, indication)
-    if isinstance(scale, VernierScale):
-        return _vernier(instrument, scale, indication)
-    return _plain(instrument, indication)
+    match scale:
+        case ScrewScale():
+            return _screw(instrument, scale, indication)
+        case VernierScale():
+            return _vernier(instrument, scale, indication)
+        case PlainScale():
+            return _plain(instrument, indication)
+        case _:
+            assert_never(scale)
 
 
 def _told(instrument: Instrument, indication: Indication) -> Iterator[str]:
     """What makes the reading: the mark that has been passed, and the line that meets."""
     scale = instrument.scale
-    if isinstance(scale, ScrewScale):
-        return _screw_told(instrument, scale, indication)
-    if isinstance(scale, VernierScale):
-        return _vernier_told(instrument, scale, indication)
-    return iter((_line(WIDTH / 2, _EDGE - 30, _EDGE + 26, _MAIN, 3),))
+    match scale:
+        case ScrewScale():
+            return _screw_told(instrument, scale, indication)
+        case VernierScale():
+            return _vernier_told(instrument, scale, indication)
+        case PlainScale():
+            return iter((_line(WIDTH / 2, _EDGE - 30, _EDGE + 26, _MAIN, 3),))
+        case _:
+            assert_never(scale)
 
 
 def _line(x: float, y1: float, y2: float, stroke: str, width: float = 1) -> str:

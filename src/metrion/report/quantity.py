@@ -6,7 +6,6 @@ from collections.abc import Iterator, Mapping, Sequence
 from fractions import Fraction
 
 from metrion.core.facts import Figure, Name
-from metrion.core.instruments.instrument import Kind
 from metrion.core.logbook import Reviewed
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.noted import Earlier, Noted
@@ -45,7 +44,7 @@ def readings_table(measurement: Measurement, speaker: Speaker) -> Table:
 
 def _columns(measurement: Measurement, speaker: Speaker) -> Iterator[Column]:
     unit = measurement.instrument.unit
-    after = "" if measurement.instrument.kind is Kind.ANGULAR else f" / {unit}"
+    after = "" if measurement.instrument.traits.circular else f" / {unit}"
 
     def column(code: str, tint: Tint = Tint.PLAIN, after: str = after) -> Column:
         return Column(f"{speaker.text(f'report-column-{code}')}{after}", tint, figures=True)

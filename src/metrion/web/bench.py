@@ -15,7 +15,6 @@ from metrion.core.bench.drawer import INSTRUMENTS, fits, part_truth
 from metrion.core.bench.reveal import reveal
 from metrion.core.camera import photograph_bench
 from metrion.core.facts import fact
-from metrion.core.instruments.instrument import Kind
 from metrion.core.json import Record
 from metrion.core.quantity.measurements import reduce_measurement
 from metrion.formats.chance import luck_of
@@ -130,7 +129,7 @@ def _tool_record(given: BeginView) -> Record:
 
 
 def _quantity_record(given: BeginView) -> Record:
-    angular = INSTRUMENTS[given.tool].kind is Kind.ANGULAR
+    angular = INSTRUMENTS[given.tool].traits.circular
     face: Record = {} if angular else {"face": "outside"}
     items = part_truth(given.part, luck_of(given.seed)).items
     stack: Record = {"items": items} if items > 1 else {}

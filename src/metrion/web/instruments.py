@@ -8,11 +8,12 @@ from metrion.core.desk.typed import typed_number
 from metrion.core.exact.numbers import to_text
 from metrion.core.exact.rounding import to_figures
 from metrion.core.instruments.in_unit import in_unit
-from metrion.core.instruments.instrument import Instrument, LengthUnit
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.instruments.numbered import numbered
 from metrion.core.instruments.pitch import PitchTrial, find_pitch
 from metrion.core.json import Record
 from metrion.core.scales import Pattern, VernierScale
+from metrion.core.traits import LengthUnit
 from metrion.formats.logbook import read_drawn_instrument
 from metrion.store.records import Kept
 from metrion.web.bodies import Blueprint

@@ -15,7 +15,6 @@ from sqlalchemy.orm import Session
 
 from metrion.core.declared import fields_of
 from metrion.core.instruments.appearance import Growth
-from metrion.core.instruments.instrument import Kind
 from metrion.core.json import Json, Record, text_in
 from metrion.core.photo.answer import Answer
 from metrion.core.photo.said import Said, said
@@ -175,7 +174,7 @@ def _room(document: Record, observation: Observation, found: Evidence) -> None:
 
 
 def _record(asked: PhotographAskedView, found: Evidence, shown: _Shown, told: Said) -> Record:
-    screw = shown.measurement.instrument.kind is Kind.SCREW
+    screw = shown.measurement.instrument.traits.turns
     kept = replace(
         told.noted, strip=found.strip.name, whole=found.whole.name,
         edge=" ".join(f"{one:.1f}" for one in found.edge.ravel()),

@@ -10,9 +10,9 @@ from sqlalchemy.orm import Session
 from metrion.core.exact.units import unit_ratio
 from metrion.core.facts import Name
 from metrion.core.instruments.in_unit import marks_in_unit
-from metrion.core.instruments.instrument import LengthUnit
 from metrion.core.json import Json, Record
 from metrion.core.quantity.observations import PAIR_INDICATIONS
+from metrion.core.traits import LengthUnit
 from metrion.store.commands import Change
 from metrion.store.documents import entries
 from metrion.store.models import Sheet

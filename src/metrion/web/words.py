@@ -4,8 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable
 
-from metrion.core.instruments.instrument import Kind
-from metrion.core.instruments.parts import FACES, PARTS
+from metrion.core.traits import Kind
 from metrion.core.words import CARE, CONCEPTS
 from metrion.web.bodies import Blueprint
 from metrion.web.schemas import (
@@ -53,7 +52,7 @@ def _kind_view(kind: Kind, text: Callable[[str], str], knows: Callable[[str], bo
     return KindView(
         kind=str(kind),
         care=text(f"kind-care-{kind}"),
-        parts=[part_view(part) for part in PARTS[kind]],
+        parts=[part_view(part) for part in kind.traits.parts],
         faces=[
             FaceView(
                 id=face.id,
@@ -61,6 +60,6 @@ def _kind_view(kind: Kind, text: Callable[[str], str], knows: Callable[[str], bo
                 measures=text(f"face-{kind}-{face.id}.measures"),
                 closes=face.closes,
             )
-            for face in FACES[kind]
+            for face in kind.traits.faces
         ],
     )

@@ -9,8 +9,9 @@ from functools import lru_cache
 
 from metrion.core.bench.luck import Luck, between
 from metrion.core.instruments.appearance import Appearance
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.scales import PlainScale, ScrewScale, VernierScale
+from metrion.core.traits import Kind
 
 
 class Tool(StrEnum):

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from math import floor, radians
+from typing import assert_never
 
 import numpy as np
 
@@ -11,8 +12,7 @@ from metrion.core.camera.flaws import Flaws
 from metrion.core.camera.lens import Shot
 from metrion.core.camera.pictures import photograph_circle, photograph_vernier
 from metrion.core.camera.screw import photograph_screw
-from metrion.core.instruments.instrument import Kind
-from metrion.core.scales import ScrewScale, VernierScale
+from metrion.core.scales import PlainScale, ScrewScale, VernierScale
 
 _FINE_SCALE_PIXELS = 800.0
 """The fine scale takes about half of the picture."""
@@ -22,22 +22,34 @@ _THIMBLE_PIXELS = 700.0
 
 def photograph_bench(bench: Bench, random: np.random.Generator) -> Shot | None:
     """A picture of the scales as they stand; None where there is no fine scale."""
-    scale, flaws = bench.instrument.scale, _flaws(random)
-    if isinstance(scale, ScrewScale):
-        turned = bench.at / float(scale.pitch) % 1.0
-        return photograph_screw(
-            scale.fine_divisions, turned * scale.fine_divisions,
-            _THIMBLE_PIXELS * np.pi / scale.fine_divisions, flaws, random,
-            passed=bench.at / float(scale.main_division),
-        )  # fmt: skip
-    if not isinstance(scale, VernierScale):
-        return None
+    scale = bench.instrument.scale
+    match scale:
+        case ScrewScale():
+            return _of_thimble(bench, scale, random)
+        case VernierScale():
+            return _of_fine_scale(bench, scale, random)
+        case PlainScale():
+            return None
+        case _:
+            assert_never(scale)
+
+
+def _of_thimble(bench: Bench, scale: ScrewScale, random: np.random.Generator) -> Shot:
+    turned = bench.at / float(scale.pitch) % 1.0
+    return photograph_screw(
+        scale.fine_divisions, turned * scale.fine_divisions,
+        _THIMBLE_PIXELS * np.pi / scale.fine_divisions, _flaws(random), random,
+        passed=bench.at / float(scale.main_division),
+    )  # fmt: skip
+
+
+def _of_fine_scale(bench: Bench, scale: VernierScale, random: np.random.Generator) -> Shot:
     lines, step = scale.fine_divisions, scale.span / scale.fine_divisions
     stands = bench.at / float(scale.main_division)
     beat = step - round(step)
     position = -(stands % 1.0) / beat % lines
-    pixels = _FINE_SCALE_PIXELS / scale.span
-    if bench.instrument.kind is Kind.ANGULAR:
+    pixels, flaws = _FINE_SCALE_PIXELS / scale.span, _flaws(random)
+    if bench.instrument.traits.circular:
         arc = radians(float(scale.main_division) / 60)
         return photograph_circle(
             lines, step, position, pixels, arc, flaws, random, passed=floor(stands)

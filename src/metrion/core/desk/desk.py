@@ -17,7 +17,7 @@ from metrion.core.desk.said.judging import NOTHING_TOLD, Told
 from metrion.core.exact.numbers import to_text
 from metrion.core.facts import Argument, Fact, Figure, Name, fact
 from metrion.core.instruments.drawing import fine_numerals
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.instruments.numbered import numbered, numbered_per, spoken_mark
 from metrion.core.numbered import numbered_checks
 from metrion.core.quantity.zero import ZeroCheck, zero_error
@@ -171,7 +171,7 @@ def _neighbours(
         place = read + scale.line_position(line)
         mark = floor(place / scale.main_division + Fraction(1, 2)) * scale.main_division
         miss = place - mark
-        angular = instrument.kind is Kind.ANGULAR
+        angular = instrument.traits.circular
         distance = instrument.with_unit(abs(miss)) if angular else instrument.value_text(abs(miss))
         at = instrument.value_text(mark) if angular else spoken_mark(instrument, mark)
         side = "right" if miss > 0 else "left" if miss else "meets"
@@ -196,7 +196,7 @@ def _sentences(
         )
     if fine and bounds:
         low, high = (Figure(spoken_mark(instrument, bound)) for bound in bounds)
-        code = "edge-between" if instrument.kind is Kind.SCREW else "zero-line-between"
+        code = "edge-between" if instrument.traits.turns else "zero-line-between"
         found.append(fact(code, low=low, high=high))
     if indication is not None:
         found += _indication(instrument, indication)
@@ -248,6 +248,6 @@ def zero_says(instrument: Instrument, checks: Sequence[ZeroCheck]) -> Fact:
     if not checks:
         return fact("zero-not-looked-at")
     error = zero_error(instrument, checks)
-    tool = "gauge" if instrument.kind is Kind.SCREW else "tool"
+    tool = "gauge" if instrument.traits.turns else "tool"
     side = "much" if error > 0 else "little" if error else "none"
     return fact(f"zero-reads-{side}", tool=tool, size=Figure(instrument.with_unit(abs(error))))

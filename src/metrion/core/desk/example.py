@@ -6,7 +6,7 @@ from itertools import count
 
 from metrion.core.desk.said.amiss import line_typed, main_typed
 from metrion.core.instruments.drawing import engraved_unit, fine_numerals
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 
 _MARKS, _STEPS = 6, 3
 """Far enough from zero, and off a mark."""
@@ -15,7 +15,7 @@ _MARKS, _STEPS = 6, 3
 def example(instrument: Instrument) -> tuple[str, str]:
     """What would be typed for a place a few marks from zero; no fine figure on a plain scale."""
     scale = instrument.scale
-    marks = 20 * _MARKS if instrument.kind is Kind.ANGULAR else _MARKS
+    marks = 20 * _MARKS if instrument.traits.circular else _MARKS
     if instrument.kept_unit or engraved_unit(instrument) != instrument.unit:
         # Whole centimetres could be millimetres.
         marks = 10 * _MARKS + 2

@@ -11,7 +11,7 @@ from fractions import Fraction
 
 from metrion.core.exact.angles import FULL_CIRCLE, HALF_CIRCLE
 from metrion.core.facts import Fact, Figure, fact
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.observations import (
     WINDOWS_APART,
     Arc,
@@ -65,7 +65,7 @@ def pairing(
     placed = sorted(zip(ORDER[sort], indications, strict=True), key=lambda pair: pair[0])
     observation = Observation(tuple(indication for _, indication in placed))
     value = observed_value(instrument, observation, arc)
-    if instrument.kind is Kind.ANGULAR:
+    if instrument.traits.circular:
         found = [*_arc(instrument, observation, arc), *found]
         if halved:
             found.insert(0, half_words(instrument, value))

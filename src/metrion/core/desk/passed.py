@@ -11,7 +11,7 @@ from dataclasses import dataclass
 from fractions import Fraction
 
 from metrion.core.facts import Fact, Figure, fact
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.instruments.numbered import spoken_mark
 from metrion.core.scales import Indication, ScrewScale
 
@@ -79,7 +79,7 @@ def turns(instrument: Instrument, indication: Indication) -> tuple[Turn, ...]:
         Two turns one pitch apart on a screw, none on other kinds.
     """
     scale = instrument.scale
-    if instrument.kind is not Kind.SCREW or not isinstance(scale, ScrewScale):
+    if not instrument.traits.turns or not isinstance(scale, ScrewScale):
         return ()
     start = scale.turn_start(indication)
     late = 2 * indication.line >= scale.fine_divisions

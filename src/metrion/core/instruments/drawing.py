@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from fractions import Fraction
 
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.scales import Indication, VernierScale
 from metrion.core.scales.numerals import Numerals, usual_numerals
 
@@ -30,7 +30,7 @@ class MainNumerals:
 
 def fine_numerals(instrument: Instrument) -> Numerals:
     """The numerals of its fine scale."""
-    usual = usual_numerals(instrument.scale.fine_divisions, tenths=instrument.kind is Kind.VERNIER)
+    usual = usual_numerals(instrument.scale.fine_divisions, tenths=instrument.traits.slides)
     every = instrument.appearance.numbered_every
     return Numerals(every, usual.at(every)) if every else usual
 
@@ -38,13 +38,13 @@ def fine_numerals(instrument: Instrument) -> Numerals:
 def main_numerals(instrument: Instrument) -> MainNumerals:
     """The numerals of its main scale: at every centimetre, tenth of an inch, degree."""
     division = instrument.scale.main_division
-    if instrument.kind is Kind.ANGULAR:
+    if instrument.traits.circular:
         return _numerals_at(Fraction(60), division, Fraction(1), "°")
     if instrument.unit == "in":
         return _numerals_at(Fraction(1, 10), division, Fraction(1, 10), "in")
     unit, engraved = _MM_PER[instrument.unit], instrument.appearance.numerals or instrument.unit
     printed = _MM_PER[engraved]
-    distance = Fraction(1 if instrument.kind is Kind.SCREW else 10) / unit
+    distance = Fraction(1 if instrument.traits.turns else 10) / unit
     return _numerals_at(distance, division, distance * unit / printed, str(engraved))
 
 
@@ -58,7 +58,7 @@ def _numerals_at(distance: Fraction, division: Fraction, step: Fraction, unit: s
 
 def engraved_unit(instrument: Instrument) -> str:
     """The unit that the numerals of its main scale stand for; that of a display is its own."""
-    bare = instrument.kind is Kind.ANGULAR or instrument.appearance.display
+    bare = instrument.traits.circular or instrument.appearance.display
     return instrument.unit if bare else main_numerals(instrument).unit
 
 

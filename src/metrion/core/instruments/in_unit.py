@@ -8,8 +8,8 @@ from fractions import Fraction
 from metrion.core.errors import NotExact
 from metrion.core.exact.numbers import finite_decimals, parse_exact, to_text
 from metrion.core.exact.units import unit_ratio
-from metrion.core.instruments.instrument import LengthUnit
 from metrion.core.json import Json, Record
+from metrion.core.traits import LengthUnit
 
 _LENGTHS = ("main_division", "pitch", "maker_limit")
 _MARKS = ("main", "meets", "reference")

@@ -3,9 +3,9 @@
 from __future__ import annotations
 
 from contextlib import suppress
-from enum import StrEnum
 from fractions import Fraction
 from functools import cached_property
+from typing import assert_never
 
 from metrion.core.declared import (
     NOTHING,
@@ -40,46 +40,20 @@ from metrion.core.formula.expression import Expression, Part, angle
 from metrion.core.instruments.appearance import Appearance
 from metrion.core.scales import Indication, Line, PlainScale, Scale, ScrewScale, VernierScale
 from metrion.core.scales.base import MOST_UNDECIDED, Undecided, indication_of, is_multiple
+from metrion.core.traits import Kind, Traits, kinds
 
 
-class Kind(StrEnum):
-    """The kinds of instrument."""
-
-    VERNIER = "vernier"
-    SCREW = "screw"
-    ANGULAR = "angular"
-    PLAIN = "plain"
-
-
-class LengthUnit(StrEnum):
-    """The units of lengths that an instrument can have."""
-
-    MM = "mm"
-    CM = "cm"
-    IN = "in"
-
-
-class AngleUnit(StrEnum):
-    """The unit of a divided circle."""
-
-    ARCMIN = "arcmin"
-
-
-UNITS: dict[Kind, type[StrEnum]] = {
-    Kind.VERNIER: LengthUnit,
-    Kind.SCREW: LengthUnit,
-    Kind.ANGULAR: AngleUnit,
-    Kind.PLAIN: LengthUnit,
-}
-"""The units that each kind can have."""
-
-SCALES: dict[Kind, type] = {
-    Kind.VERNIER: VernierScale,
-    Kind.SCREW: ScrewScale,
-    Kind.ANGULAR: VernierScale,
-    Kind.PLAIN: PlainScale,
-}
-"""The scale that each kind has."""
+def scale_type(kind: Kind) -> type[Scale]:
+    """The scale that each kind has."""
+    match kind:
+        case Kind.VERNIER | Kind.ANGULAR:
+            return VernierScale
+        case Kind.SCREW:
+            return ScrewScale
+        case Kind.PLAIN:
+            return PlainScale
+        case _:
+            assert_never(kind)
 
 
 _MOST_REMEMBERED = 10_000
@@ -109,7 +83,7 @@ class Instrument:
     unit: str = declared(LengthOrAngle())
     scale: Scale = declared(ScaleOfKind())
     range: tuple[Fraction, Fraction] | None = declared(
-        Bounds(), default=None, only=(Kind.VERNIER, Kind.SCREW, Kind.PLAIN)
+        Bounds(), default=None, only=kinds(lambda one: not one.circular)
     )
     maximum_permissible_error: Fraction = declared(
         Exact(Sign.NOT_NEGATIVE), default=Fraction(0), name="maker_limit"
@@ -118,6 +92,11 @@ class Instrument:
     appearance: Appearance = declared(Inline(Appearance), default=Appearance())
     rest: Rest = rest(default=NOTHING)
     kept_unit: str = ""
+
+    @property
+    def traits(self) -> Traits:
+        """What instruments of its kind are."""
+        return self.kind.traits
 
     @property
     def least_count(self) -> Fraction:
@@ -135,25 +114,25 @@ class Instrument:
         if needed is None:
             value, needed = Fraction(round(value * 10**6), 10**6), 6
         decimals = max(needed, allowed or 0)
-        if self.kind is Kind.ANGULAR:
+        if self.traits.circular:
             return degrees_and_minutes(value, decimals)
         return fixed(value, decimals)
 
     def with_unit(self, value: Fraction) -> str:
         """A reading or a difference of readings, with its unit."""
-        if self.kind is Kind.ANGULAR:
+        if self.traits.circular:
             return self.value_text(value) if abs(value) >= 60 else f"{to_text(value)}′"
         return f"{self.value_text(value)} {self.unit}"
 
     def main_text(self, main: Fraction) -> str:
         """A main reading as a logbook keeps it."""
-        if self.kind is Kind.ANGULAR:
+        if self.traits.circular:
             return angle_text(main)
         return to_text(main * unit_ratio(self.unit, self.kept_unit or self.unit))
 
     def main_of(self, text: str) -> Fraction | None:
         """The main reading that a logbook keeps so; None where it was written otherwise."""
-        if self.kind is Kind.ANGULAR:
+        if self.traits.circular:
             with suppress(NotAnAngle):
                 return parse_angle(text)
             return None
@@ -163,12 +142,12 @@ class Instrument:
 
     def check_marks(self) -> None:
         """Raise `NoWholeSeconds` if an angle cannot be written for each of its marks."""
-        if self.kind is Kind.ANGULAR and (60 * self.scale.main_division).denominator != 1:
+        if self.traits.circular and (60 * self.scale.main_division).denominator != 1:
             raise NoWholeSeconds(to_text(self.scale.main_division))
 
     def mark_text(self, main: Fraction) -> str:
         """A main reading for people: ``161°00′`` on a circle, the plain number elsewhere."""
-        if self.kind is Kind.ANGULAR:
+        if self.traits.circular:
             return degrees_and_minutes(main, finite_decimals(main) or 0, padded=True)
         return to_text(main)
 
@@ -182,7 +161,7 @@ class Instrument:
         if estimates and not self.scale.has_fine_scale:
             return
         if not is_multiple(main, division):
-            unit = "′" if self.kind is Kind.ANGULAR else f" {self.unit}"
+            unit = "′" if self.traits.circular else f" {self.unit}"
             raise NotAMark(self.main_text(main), self.name, f"{to_text(division)}{unit}")
 
     def check_line(self, line: Line, *, estimates: bool) -> None:
@@ -220,7 +199,7 @@ class Instrument:
 
     def indication(self, indication: Indication) -> Expression:
         """What an indication of this instrument reads, as a formula of its least count."""
-        main = angle(indication.main, Part.MAIN) if self.kind is Kind.ANGULAR else None
+        main = angle(indication.main, Part.MAIN) if self.traits.circular else None
         return indication_of(self.scale, indication, main)
 
     def can_reach(self, value: Fraction) -> bool:

@@ -9,18 +9,19 @@ from __future__ import annotations
 
 from dataclasses import replace
 from fractions import Fraction
+from typing import assert_never
 
 from metrion.core.exact.numbers import to_text
 from metrion.core.exact.units import unit_ratio
 from metrion.core.instruments.appearance import MainAs
 from metrion.core.instruments.drawing import engraved_unit
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.scales import PlainScale, Scale, ScrewScale, VernierScale
 
 
 def spoken_unit(tool: Instrument) -> str:
     """The unit of its numerals, or its own where figures were said to be in that."""
-    if tool.kind is Kind.ANGULAR or tool.appearance.main_as is MainAs.UNIT:
+    if tool.traits.circular or tool.appearance.main_as is MainAs.UNIT:
         return tool.unit
     return engraved_unit(tool)
 
@@ -53,14 +54,17 @@ def spoken_worth(tool: Instrument, value: Fraction) -> str:
 
 def spoken_mark(tool: Instrument, main: Fraction, *, with_unit: bool = False) -> str:
     """A mark as one says it: 5.2 on a beam numbered in centimetres, for 52 mm."""
-    if tool.kind is Kind.ANGULAR:
+    if tool.traits.circular:
         return tool.mark_text(main)
     return to_text(main * numbered_per(tool)) + (f" {spoken_unit(tool)}" if with_unit else "")
 
 
 def _scale_times(scale: Scale, per: Fraction) -> Scale:
     division = scale.main_division * per
-    if isinstance(scale, ScrewScale):
-        return replace(scale, main_division=division, pitch=scale.pitch * per)
-    assert isinstance(scale, VernierScale | PlainScale)
-    return replace(scale, main_division=division)
+    match scale:
+        case ScrewScale():
+            return replace(scale, main_division=division, pitch=scale.pitch * per)
+        case VernierScale() | PlainScale():
+            return replace(scale, main_division=division)
+        case _:
+            assert_never(scale)

@@ -6,19 +6,20 @@ import warnings
 from collections.abc import Iterable
 from dataclasses import dataclass, replace
 from math import ceil, gcd, radians
+from typing import assert_never
 
 import numpy as np
 from numpy.typing import NDArray
 from scipy.special import ndtr
 
 from metrion.core.facts import Fact, fact
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.photo.laid import Laid
 from metrion.core.photo.longs import LONG
 from metrion.core.photo.screw import met_at
 from metrion.core.photo.strip import Array, Brightness, is_over, turned_over
 from metrion.core.photo.vernier import Zero, place_of
-from metrion.core.scales import Numbering, ScrewScale, VernierScale
+from metrion.core.scales import Numbering, PlainScale, ScrewScale, VernierScale
 
 _SHORTEST_EDGE = 40.0
 _FAINT = 1.6
@@ -107,15 +108,19 @@ def _read(picture: Brightness, tool: Instrument, edge: Array, *, upward: bool) -
         # What is not seen has no mean: the answer says so.
         warnings.simplefilter("ignore", RuntimeWarning)
         try:
-            if isinstance(scale, ScrewScale):
-                return _of_screw(picture, scale, edge, upward=upward)
-            if isinstance(scale, VernierScale):
-                arc = radians(float(scale.main_division) / 60) if tool.kind is Kind.ANGULAR else 0.0
-                return _of_vernier(picture, scale, edge, arc)
+            match scale:
+                case ScrewScale():
+                    return _of_screw(picture, scale, edge, upward=upward)
+                case VernierScale():
+                    arc = radians(float(scale.main_division) / 60) if tool.traits.circular else 0.0
+                    return _of_vernier(picture, scale, edge, arc)
+                case PlainScale():
+                    return Answer(fact("photo-no-fine-scale"))
+                case _:
+                    assert_never(scale)
         except (np.linalg.LinAlgError, ValueError, IndexError):
             # Of nothing there is no largest, and no range: nothing was made out.
             return Answer(fact("photo-no-lines"))
-    return Answer(fact("photo-no-fine-scale"))
 
 
 def _turned_back(answer: Answer, height: int) -> Answer:

@@ -10,7 +10,7 @@ import numpy as np
 from numpy.typing import NDArray
 from scipy import ndimage
 
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.photo.strip import Array, Brightness, is_over, turned_over
 from metrion.core.scales import ScrewScale, VernierScale
 
@@ -84,7 +84,7 @@ def _fine(picture: Brightness) -> Array:
 
 def _bends(tool: Instrument, width: int) -> list[float]:
     """How an edge may be bent, in rows taken together."""
-    if tool.kind is not Kind.ANGULAR or not isinstance(tool.scale, VernierScale):
+    if not tool.traits.circular or not isinstance(tool.scale, VernierScale):
         return [0.0]
     scale = tool.scale
     turned = scale.span * radians(float(scale.main_division) / 60)

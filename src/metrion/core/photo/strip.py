@@ -9,7 +9,7 @@ from numpy.typing import NDArray
 from scipy import ndimage
 
 from metrion.core.instruments.appearance import Side
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 
 Array = NDArray[np.float64]
 Brightness = NDArray[np.float32] | NDArray[np.float64]
@@ -21,7 +21,7 @@ _BRIGHT = 0.4
 
 def is_over(tool: Instrument) -> bool:
     """Whether the fine scale of a tool lies above its main scale: then all is turned over."""
-    return tool.appearance.fine_side is Side.ABOVE and tool.kind is not Kind.SCREW
+    return tool.appearance.fine_side is Side.ABOVE and not tool.traits.turns
 
 
 def turned_over(points: Array, height: int) -> Array:

@@ -6,13 +6,15 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from enum import StrEnum
 from fractions import Fraction
+from typing import assert_never
 
 from metrion.core.exact.angles import angle_text, parse_angle
 from metrion.core.exact.numbers import finite_decimals, fixed, parse_exact
 from metrion.core.exact.rounding import round_half_away
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.observations import Arc
 from metrion.core.scales import Indication
+from metrion.core.traits import Kind, kinds
 
 
 class Question(StrEnum):
@@ -30,15 +32,23 @@ OF_LENGTHS = (
     Question.LEAST_COUNT, Question.ZERO_ERROR, Question.READING, Question.CORRECTED, Question.MEAN,
 )  # fmt: skip
 OF_CIRCLES = (Question.LEAST_COUNT, Question.READING, Question.SWEEP)
-QUESTIONS = {
-    Kind.VERNIER: OF_LENGTHS,
-    Kind.SCREW: OF_LENGTHS,
-    Kind.ANGULAR: OF_CIRCLES,
-}
-"""What the commands ask of each kind of tool."""
 
-ON_THE_PAGE = {Kind.PLAIN: (Question.READING,), **QUESTIONS}
-"""What can be asked on the page, where there are plain scales too."""
+
+def questions_of(kind: Kind) -> tuple[Question, ...]:
+    """What can be asked of a kind of tool."""
+    match kind:
+        case Kind.VERNIER | Kind.SCREW:
+            return OF_LENGTHS
+        case Kind.ANGULAR:
+            return OF_CIRCLES
+        case Kind.PLAIN:
+            return (Question.READING,)
+        case _:
+            assert_never(kind)
+
+
+IN_FILES = kinds(lambda one: one.fine_scale)
+"""The kinds that the commands and their files know; the page asks of plain scales too."""
 
 
 @dataclass(frozen=True)
@@ -70,12 +80,12 @@ class Exercise:
     @property
     def angular(self) -> bool:
         """Whether its answer is an angle."""
-        return self.instrument.kind is Kind.ANGULAR
+        return self.instrument.traits.circular
 
     @property
     def is_plain(self) -> bool:
         """Whether there is no fine scale to be read."""
-        return self.instrument.kind is Kind.PLAIN
+        return not self.instrument.traits.fine_scale
 
     @property
     def value(self) -> Fraction:

@@ -9,11 +9,12 @@ from fractions import Fraction
 from typing import TypeVar
 
 from metrion.core.exact.angles import FULL_CIRCLE
-from metrion.core.instruments.instrument import Instrument, Kind
-from metrion.core.practice.exercise import ON_THE_PAGE, Exercise, Question, answer_text
+from metrion.core.instruments.instrument import Instrument
+from metrion.core.practice.exercise import Exercise, Question, answer_text, questions_of
 from metrion.core.practice.work import right
 from metrion.core.quantity.observations import Arc
 from metrion.core.scales import Indication, PlainScale, Scale, ScrewScale, VernierScale
+from metrion.core.traits import Kind
 
 _T = TypeVar("_T")
 Chance = Callable[[int], int]
@@ -99,8 +100,8 @@ class Wanted:
         """Every tool with every question that can be asked of it and is wanted."""
         return [
             (tool, question)
-            for tool in (PLAIN_TOOLS if self.kind is Kind.PLAIN else TOOLS)
-            for question in ON_THE_PAGE[tool.kind]
+            for tool in (PLAIN_TOOLS if self.kind and not self.kind.traits.fine_scale else TOOLS)
+            for question in questions_of(tool.kind)
             if self.kind in (None, tool.kind) and self.question in (None, question)
         ]
 

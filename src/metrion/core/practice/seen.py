@@ -9,6 +9,7 @@ from __future__ import annotations
 from collections.abc import Iterator
 from fractions import Fraction
 from math import floor
+from typing import assert_never
 
 from metrion.core.exact.numbers import to_text
 from metrion.core.facts import Fact, Figure, Name, fact
@@ -25,14 +26,17 @@ _NEAR = {0: "at", 1: "hair", 2: "little"}
 def seen(instrument: Instrument, look: Indication) -> Iterator[Fact]:
     """The mark that the fine zero or the edge has passed, then the lines around the coincidence."""
     scale = instrument.scale
-    if isinstance(scale, ScrewScale):
-        yield _passed(instrument, scale.last_mark(look), "edge")
-        yield from _at_the_datum(instrument, scale, int(look.line))
-    elif isinstance(scale, PlainScale):
-        yield _passed(instrument, look.main, "end")
-    elif isinstance(scale, VernierScale):
-        yield _passed(instrument, look.main, "zero")
-        yield from _at_the_marks(instrument.reading(look), scale, int(look.line))
+    match scale:
+        case ScrewScale():
+            yield _passed(instrument, scale.last_mark(look), "edge")
+            yield from _at_the_datum(instrument, scale, int(look.line))
+        case PlainScale():
+            yield _passed(instrument, look.main, "end")
+        case VernierScale():
+            yield _passed(instrument, look.main, "zero")
+            yield from _at_the_marks(instrument.reading(look), scale, int(look.line))
+        case _:
+            assert_never(scale)
 
 
 def _passed(instrument: Instrument, mark: Fraction, what: str) -> Fact:

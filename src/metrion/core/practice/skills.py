@@ -5,8 +5,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 from enum import StrEnum
 
-from metrion.core.instruments.instrument import Kind
 from metrion.core.practice.exercise import Exercise, Question
+from metrion.core.traits import Kind
 
 
 class Skill(StrEnum):

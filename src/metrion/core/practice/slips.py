@@ -13,7 +13,6 @@ from fractions import Fraction
 from math import floor
 
 from metrion.core.exact.numbers import Number
-from metrion.core.instruments.instrument import Kind
 from metrion.core.practice.exercise import Question
 from metrion.core.practice.work import Averaged, Departure, Work, Zero, count_of, start_of
 from metrion.core.scales import Indication, ScrewScale, VernierScale
@@ -134,7 +133,7 @@ def numeral_as_line(work: Work) -> Iterator[Departure]:
     """The numeral that is printed at the line is taken as its number."""
     tool = work.exercise.instrument
     n = tool.scale.fine_divisions
-    if tool.kind is not Kind.VERNIER or n not in _NUMBERED_BY_TENS:
+    if not tool.traits.slides or n not in _NUMBERED_BY_TENS:
         return
     printed = {
         index: _with_line(work, look, 10 * int(look.line) // n)
@@ -188,7 +187,7 @@ def division_as_least_count(work: Work) -> Iterator[Departure]:
     """A tenth of the main division, whatever the number of lines."""
     tool = work.exercise.instrument
     tenth = tool.scale.main_division / 10
-    if tool.kind is not Kind.SCREW and tenth != tool.least_count:
+    if not tool.traits.turns and tenth != tool.least_count:
         yield from _least_counts(work, tenth)
 
 

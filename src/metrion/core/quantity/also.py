@@ -8,7 +8,7 @@ from fractions import Fraction
 
 from metrion.core.exact.rounding import Rounded, round_result
 from metrion.core.exact.units import ANGLE, Unit
-from metrion.core.instruments.instrument import Kind
+from metrion.core.traits import Kind
 from metrion.core.uncertainty.conventions import Digits
 
 _LENGTHS = ("mm", "cm", "m", "um", "in")
@@ -18,7 +18,7 @@ _DENSITIES = ("g/cm**3", "kg/m**3")
 
 def other_units(kind: Kind) -> tuple[str, ...]:
     """The units that a measurement with a kind of instrument can be given in besides."""
-    return _ANGLES if kind is Kind.ANGULAR else _LENGTHS
+    return _ANGLES if kind.traits.circular else _LENGTHS
 
 
 def units_to_offer(unit: Unit) -> tuple[str, ...]:

@@ -28,12 +28,13 @@ from metrion.core.declared import (
 from metrion.core.exact.bounds import MOST_ALIKE, MOST_NAMED_CHECKS
 from metrion.core.exact.rounding import Rounded, round_result
 from metrion.core.exact.units import Unit, parse_unit
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.also import Also, also
 from metrion.core.quantity.beside import Beside
 from metrion.core.quantity.observations import INDICATIONS, Arc, Observation, Sort, observed_value
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Indication
+from metrion.core.traits import kinds
 from metrion.core.uncertainty.conventions import Convention
 from metrion.core.working.model import (
     AVERAGE,
@@ -92,7 +93,7 @@ class Measurement:
     face: str = declared(Text(), default="")
     items: int = declared(Count(MOST_ALIKE), default=1)
     divide_by: int = declared(Count(MOST_ALIKE), default=1)
-    arc: Arc = declared(Choice(Arc), default=Arc.SHORTER, only=(Kind.ANGULAR,))
+    arc: Arc = declared(Choice(Arc), default=Arc.SHORTER, only=kinds(lambda one: one.circular))
     also_in: tuple[Unit, ...] = declared(OtherUnits(), default=())
     zero_exact: bool = declared(Flag(), default=False, for_the_record=True)
     zero_taken_over: bool = declared(Flag(), default=False, for_the_record=True)
@@ -110,7 +111,7 @@ class Measurement:
         """The sort of all its observations; with none, the one its instrument makes."""
         if self.observations:
             return self.observations[0].sort
-        return Sort.PAIR if self.instrument.kind is Kind.ANGULAR else Sort.SINGLE
+        return Sort.PAIR if self.instrument.traits.circular else Sort.SINGLE
 
     @property
     def intended(self) -> Sort:

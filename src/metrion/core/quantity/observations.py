@@ -21,9 +21,10 @@ from metrion.core.declared import (
 from metrion.core.exact.angles import FULL_CIRCLE, HALF_CIRCLE
 from metrion.core.formula.evaluate import exact
 from metrion.core.formula.expression import Expression, added, angle, call, number
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.noted import NOTHING_NOTED, Noted
 from metrion.core.scales import Indication
+from metrion.core.traits import Kind, kinds
 
 
 class Arc(StrEnum):
@@ -73,7 +74,7 @@ class Observation:
     indications: tuple[Indication, ...] = declared(Indications())
     place: str = declared(Text(), default="")
     excluded: str = declared(Text(PROSE), default="", nullable=True)
-    meets: Fraction | None = declared(Exact(), default=None, only=(Kind.VERNIER,))
+    meets: Fraction | None = declared(Exact(), default=None, only=kinds(lambda one: one.slides))
     noted: Noted = declared(Inline(Noted), default=NOTHING_NOTED)
     rest: Rest = rest(default=NOTHING)
 
@@ -114,7 +115,7 @@ def off_opposite(first: Fraction, second: Fraction) -> Fraction:
 def between(kind: Kind, indications: Sequence[Expression], arc: Arc) -> list[Expression]:
     """What lies between the indications of each pair, as formulas: one, or one per window."""
     pairs = zip(indications[::2], indications[1::2], strict=True)
-    if kind is Kind.ANGULAR:
+    if kind.traits.circular:
         return [swept(a, b, arc) for a, b in pairs]
     return [call("abs", b - a) for a, b in pairs]
 

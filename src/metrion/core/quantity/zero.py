@@ -24,7 +24,7 @@ from metrion.core.declared import (
 from metrion.core.formula.evaluate import exact
 from metrion.core.formula.expression import Expression, call, name, number
 from metrion.core.formula.values import Series
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.noted import NOTHING_NOTED, Noted
 from metrion.core.scales import Indication
 
@@ -116,7 +116,7 @@ def wrapped_zero(
 
     That is where the error is over half a mark (screw: half a pitch) and at most one and a half.
     """
-    if instrument.kind in (Kind.ANGULAR, Kind.PLAIN):
+    if instrument.traits.circular or not instrument.traits.fine_scale:
         return None
     error, mark = instrument.reading(indication) - reference, instrument.scale.mark
     if not mark < 2 * abs(error) <= 3 * mark:

@@ -12,7 +12,6 @@ from metrion.core.exact.angles import FULL_CIRCLE, HALF_CIRCLE
 from metrion.core.exact.numbers import over_one_denominator
 from metrion.core.exact.statistics import median
 from metrion.core.facts import Fact, Figure
-from metrion.core.instruments.instrument import Kind
 from metrion.core.json import Json
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation, Sort
@@ -112,7 +111,7 @@ class Series:
 
     def shorter(self, difference: Fraction) -> Fraction:
         """A difference of positions, on a circle the shorter way round."""
-        if self.measurement.instrument.kind is Kind.ANGULAR:
+        if self.measurement.instrument.traits.circular:
             return (difference + HALF_CIRCLE) % FULL_CIRCLE - HALF_CIRCLE
         return difference
 

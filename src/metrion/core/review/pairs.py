@@ -11,7 +11,6 @@ from collections.abc import Iterator
 from metrion.core.desk.pairing import half_words
 from metrion.core.exact.angles import HALF_CIRCLE
 from metrion.core.facts import fact
-from metrion.core.instruments.instrument import Kind
 from metrion.core.review.flags import Flag, Level, Series
 from metrion.core.review.misread import misread_indication
 from metrion.core.review.slips import Others, off_by_a_mark
@@ -22,7 +21,7 @@ _SLIP_READINGS = 3
 def half_over_90(series: Series) -> Iterator[Flag]:
     """Half a sweep that is too large for a deflection: the wrong arc was taken."""
     instrument = series.measurement.instrument
-    if instrument.kind is not Kind.ANGULAR or series.measurement.divide_by != 2:
+    if not instrument.traits.circular or series.measurement.divide_by != 2:
         return
     for index in series.counting:
         value = series.measurement.observed[index]

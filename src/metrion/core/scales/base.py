@@ -15,6 +15,7 @@ from metrion.core.declared import (
 )
 from metrion.core.exact.numbers import to_text
 from metrion.core.formula.expression import Expression, NodeType, Part, call, name, number
+from metrion.core.traits import kinds
 
 Line = int | Fraction
 """A fine line: an ``int`` where a line meets, a ``Fraction`` where one estimated between lines."""
@@ -65,7 +66,7 @@ class Indication:
 
     main: Fraction = declared(MainMark())
     line: Line = declared(FineLine(), name="fine", default=0)
-    second_turn: bool = declared(Flag(), default=False, only=("screw",))
+    second_turn: bool = declared(Flag(), default=False, only=kinds(lambda one: one.turns))
     undecided: Undecided | None = None
 
     @classmethod
@@ -97,7 +98,7 @@ class Indication:
         return self.undecided.text if self.undecided else to_text(Fraction(self.line))
 
 
-class Scale(Protocol):
+class ScaleProtocol(Protocol):
     """A main scale with a fine scale; lengths in the instrument's unit, angles in arc minutes."""
 
     @property
@@ -165,7 +166,7 @@ LEAST_COUNT = name("least_count")
 
 
 def indication_of(
-    scale: Scale, indication: Indication, main: Expression | None = None
+    scale: ScaleProtocol, indication: Indication, main: Expression | None = None
 ) -> Expression:
     """What it reads, as a formula of the least count; ``main`` as it is to be written."""
     return scale.indication(

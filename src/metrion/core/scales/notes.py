@@ -6,11 +6,13 @@ from collections.abc import Iterator
 from dataclasses import dataclass
 from fractions import Fraction
 from math import gcd
+from typing import assert_never
 
 from metrion.core.exact.units import parse_unit
 from metrion.core.facts import Fact, Figure, Name, fact
-from metrion.core.instruments.instrument import Instrument, Kind
-from metrion.core.scales import Indication, Numbering, Pattern, ScrewScale, VernierScale
+from metrion.core.instruments.instrument import Instrument
+from metrion.core.scales import Indication, Numbering, Pattern, PlainScale, ScrewScale, VernierScale
+from metrion.core.traits import Kind
 
 _MOST_STEPS = 100
 
@@ -27,12 +29,21 @@ def _pairs(least_counts: str, marks: str, unit: Fraction = Fraction(1)) -> set[_
 
 
 _Usual = tuple[Fraction, Fraction]
-_USUAL = {
-    Kind.VERNIER: _pairs("0.1 0.05 0.02", "1 0.5")
-    | _pairs("0.001 1/128", "0.025 0.05 1/16", _INCH),
-    Kind.SCREW: _pairs("0.01 0.002 0.001", "1 0.5") | _pairs("0.001 0.0001", "0.025", _INCH),
-}
-"""Least counts that tools usually have, with the marks (or turns) they go with, in millimetres."""
+
+
+def _usual(kind: Kind) -> set[_Usual]:
+    """Least counts that tools usually have, with the marks (or turns) they go with, in mm."""
+    match kind:
+        case Kind.VERNIER:
+            inches = _pairs("0.001 1/128", "0.025 0.05 1/16", _INCH)
+            return _pairs("0.1 0.05 0.02", "1 0.5") | inches
+        case Kind.SCREW:
+            inches = _pairs("0.001 0.0001", "0.025", _INCH)
+            return _pairs("0.01 0.002 0.001", "1 0.5") | inches
+        case Kind.ANGULAR | Kind.PLAIN:
+            return set()
+        case _:
+            assert_never(kind)
 
 
 @dataclass(frozen=True)
@@ -67,17 +78,25 @@ class SlideStep:
 
 def notes(instrument: Instrument) -> list[Note]:
     """Everything to know about the pattern of an instrument's scale."""
-    found: list[Note] = []
-    if isinstance(instrument.scale, ScrewScale):
-        found += _screw_notes(instrument, instrument.scale)
-    if isinstance(instrument.scale, VernierScale):
-        found += _vernier_notes(instrument, instrument.scale)
-    return [*found, *_tenfold(instrument)]
+    return [*_pattern_notes(instrument), *_tenfold(instrument)]
+
+
+def _pattern_notes(instrument: Instrument) -> Iterator[Note]:
+    scale = instrument.scale
+    match scale:
+        case ScrewScale():
+            return _screw_notes(instrument, scale)
+        case VernierScale():
+            return _vernier_notes(instrument, scale)
+        case PlainScale():
+            return iter(())
+        case _:
+            assert_never(scale)
 
 
 def _tenfold(instrument: Instrument) -> Iterator[Note]:
     """A least count, and marks, that are ten times off what such tools usually have."""
-    scale, usual = instrument.scale, _USUAL.get(instrument.kind, set())
+    scale, usual = instrument.scale, _usual(instrument.kind)
     unit = Fraction(parse_unit(instrument.unit).factor)
     own = instrument.least_count * unit, scale.mark * unit
     for code, factor in (("note-tenfold", Fraction(10)), ("note-tenth", Fraction(1, 10))):

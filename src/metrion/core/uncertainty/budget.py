@@ -11,7 +11,6 @@ from metrion.core.exact.rounding import round_half_away, to_figures
 from metrion.core.facts import Amount, Argument, Fact, Figure, Name, fact
 from metrion.core.formula.evaluate import one
 from metrion.core.formula.values import Value, rational
-from metrion.core.instruments.instrument import Kind
 from metrion.core.quantity.derived import DerivedResult
 from metrion.core.quantity.measurements import MeasurementResult
 from metrion.core.uncertainty.conventions import Combine, Convention, Family
@@ -83,7 +82,7 @@ def measurement_budget(result: MeasurementResult, *, open_looks: int = 0) -> Bud
         lost = _lost(sizes)
     kept = [(_label(source), [size]) for source, size in sizes.items() if source is not lost]
     shares = _shares(kept, convention)
-    stacks = result.measurement.instrument.kind is not Kind.ANGULAR
+    stacks = result.measurement.instrument.traits.stacks
     sentences = _dominance(shares, convention, stacks=stacks, settled=not open_looks)
     if lost and (size := one(sizes[lost])):
         shares.append(Share(_label(lost), rational(size), Fraction(0), lost=True))

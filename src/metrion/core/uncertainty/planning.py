@@ -11,7 +11,7 @@ from math import ceil
 from metrion.core.exact.rounding import to_figures
 from metrion.core.exact.units import parse_unit, unit_ratio
 from metrion.core.facts import Amount, Fact, Figure, fact
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.scales.base import LEAST_COUNT
 from metrion.core.uncertainty.conventions import Convention
 from metrion.core.working.model import COUNT, SPREAD, UNCERTAINTY, Model
@@ -81,7 +81,7 @@ class Plan:
 def plans(wish: Wish, instruments: Iterable[Instrument]) -> list[Plan]:
     """A plan for every tool for lengths, those that serve best with the least trouble first."""
     order = list(Verdict)
-    found = [_plan(wish, tool) for tool in instruments if tool.kind is not Kind.ANGULAR]
+    found = [_plan(wish, tool) for tool in instruments if tool.traits.stacks]
     return sorted(
         found,
         key=lambda plan: (

@@ -34,10 +34,11 @@ from metrion.core.declared import (
     fields_of,
 )
 from metrion.core.facts import fact
-from metrion.core.instruments.instrument import SCALES, Kind
+from metrion.core.instruments.instrument import scale_type
 from metrion.core.json import Json, Record
 from metrion.core.quantity.observations import PAIR_INDICATIONS
 from metrion.core.scales import Indication
+from metrion.core.traits import Kind
 from metrion.formats.faults import BoundFault, Faults, child
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.texts import read_bounds, read_coverage, read_figures
@@ -127,7 +128,7 @@ def _plan(value: type, kind: str) -> _Plan:
             continue
         if isinstance(holds, ScaleOfKind):
             inline[field.attribute] = dict
-            places |= _inside(SCALES[Kind(kind)], kind, field.attribute)
+            places |= _inside(scale_type(Kind(kind)), kind, field.attribute)
         elif isinstance(holds, Inline) and holds.value is not Indication:
             inline[field.attribute] = holds.value
             places |= _inside(holds.value, kind, field.attribute)

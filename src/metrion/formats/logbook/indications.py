@@ -8,7 +8,7 @@ from fractions import Fraction
 
 from metrion.core.errors import ScaleError
 from metrion.core.facts import fact
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.json import Record
 from metrion.core.quantity.observations import PAIR_INDICATIONS
 from metrion.core.scales import Indication, Line, ScrewScale
@@ -51,10 +51,10 @@ def parse_indication(
     """
     main = _main(fields, instrument, sketch, estimates)
     # Without a tool nobody knows what a line may be; a plain scale has none.
-    unchecked = sketch is None or sketch.kind is Kind.PLAIN
+    unchecked = sketch is None or not sketch.kind.traits.fine_scale
     line = 0 if unchecked else _line(fields, instrument, estimates)
     second_turn = None
-    if sketch and sketch.kind is Kind.SCREW:
+    if sketch and sketch.kind.traits.turns:
         second_turn = fields.flag("second_turn")
     if main is None or line is None or instrument is None:
         return None
@@ -67,7 +67,7 @@ def _main(
     if sketch is None:
         fields.text("main", required=True)
         return None
-    if sketch.kind is Kind.ANGULAR:
+    if sketch.kind.traits.circular:
         main = fields.parsed("main", fields.read_angle, fact("an-angle-in-quotes"), required=True)
     else:
         main = fields.exact("main", required=True)

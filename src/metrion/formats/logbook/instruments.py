@@ -3,10 +3,12 @@
 from __future__ import annotations
 
 from fractions import Fraction
+from typing import assert_never
 
 from metrion.core.errors import UnreadableSleeve, UselessScale
-from metrion.core.instruments.instrument import SCALES, UNITS, Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.scales import PlainScale, Scale, ScrewScale, VernierScale
+from metrion.core.traits import Kind
 from metrion.formats.logbook.declared import Values, read_fields
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.known import Known, Sketch
@@ -22,21 +24,28 @@ def parse_instrument(fields: Fields, known: Known, *, drawn: bool = False) -> In
     if kind is None:
         return None
     given = read_fields(Instrument, fields, kind)
-    unit = fields.choice("unit", UNITS[kind], required=True)
+    unit = fields.choice("unit", kind.traits.units, required=True)
     if fields.key:
-        known.sketches.setdefault(fields.key, Sketch(kind, str(unit or next(iter(UNITS[kind])))))
+        likely = next(iter(kind.traits.units))
+        known.sketches.setdefault(fields.key, Sketch(kind, str(unit or likely)))
     found = given.pop("scale")
-    scale = _scale(SCALES[kind], fields, found, drawn)
+    scale = _scale(kind, fields, found, drawn)
     if unit is None or scale is None or "id" not in given:
         return None
     given["name"] = given.get("name") or given["id"]
     return Instrument(**given, unit=str(unit), scale=scale)
 
 
-def _scale(sort: type, fields: Fields, found: Values, drawn: bool) -> Scale | None:
-    if sort is PlainScale:
-        return PlainScale(**found) if found else None
-    return _screw(fields, found) if sort is ScrewScale else _vernier(fields, found, drawn)
+def _scale(kind: Kind, fields: Fields, found: Values, drawn: bool) -> Scale | None:
+    match kind:
+        case Kind.PLAIN:
+            return PlainScale(**found) if found else None
+        case Kind.SCREW:
+            return _screw(fields, found)
+        case Kind.VERNIER | Kind.ANGULAR:
+            return _vernier(fields, found, drawn)
+        case _:
+            assert_never(kind)
 
 
 def _vernier(fields: Fields, found: Values, drawn: bool) -> Scale | None:

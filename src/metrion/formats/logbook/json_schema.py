@@ -12,13 +12,14 @@ from typing import Any
 
 from metrion.core import declared as d
 from metrion.core.exact.bounds import LONGEST_FORMULA, LONGEST_ID, LONGEST_NUMBER
-from metrion.core.instruments.instrument import SCALES, UNITS, Instrument, Kind
+from metrion.core.instruments.instrument import Instrument, scale_type
 from metrion.core.logbook import Logbook
 from metrion.core.quantity.derived import Derived
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import INDICATIONS, Observation, Sort
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Indication
+from metrion.core.traits import Kind
 from metrion.core.uncertainty.conventions import BUILT_IN, Convention, Family
 
 Schema = dict[str, Any]
@@ -107,9 +108,9 @@ def _of_kind(value: type, name: str, kind: StrEnum) -> Schema:
     only = [field for field in d.fields_of(value) if kind in field.only]
     then = _part(value, only, kind)
     if value is Instrument:
-        scale = SCALES[Kind(kind)]
+        scale: type = scale_type(Kind(kind))
         inner = _part(scale, d.fields_of(scale), "")
-        unit = {"unit": {"enum": list(UNITS[Kind(kind)])}}
+        unit = {"unit": {"enum": list(Kind(kind).traits.units)}}
         then = {
             "required": [*then.get("required", []), "unit", *inner["required"]],
             "properties": {**then.get("properties", {}), **unit, **inner["properties"]},

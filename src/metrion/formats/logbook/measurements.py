@@ -8,7 +8,7 @@ from metrion.core.declared import fields_of
 from metrion.core.errors import shortened
 from metrion.core.exact.bounds import MOST_NAMED_CHECKS
 from metrion.core.facts import Fact, fact
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import INDICATIONS, Observation, Sort
 from metrion.core.quantity.zero import ZeroCheck
@@ -124,7 +124,7 @@ def _sort(fields: Fields, sketch: Sketch | None) -> Sort:
     """One with ``a`` or ``b`` is a pair; on a circle a second window may come with it."""
     if "a" not in fields and "b" not in fields:
         return Sort.SINGLE
-    circle = sketch is not None and sketch.kind is Kind.ANGULAR
+    circle = sketch is not None and sketch.kind.traits.circular
     return Sort.WINDOWS if circle and ("a2" in fields or "b2" in fields) else Sort.PAIR
 
 
@@ -132,7 +132,7 @@ def _checked_sort(
     measurement: Fields, observations: list[_Read], sketch: Sketch | None
 ) -> Sort | None:
     """The sort of all observations; what does not fit it, or the instrument, is noted."""
-    angular = sketch is not None and sketch.kind is Kind.ANGULAR
+    angular = sketch is not None and sketch.kind.traits.circular
     if not observations:
         return (Sort.PAIR if angular else Sort.SINGLE) if sketch else None
     first = observations[0][1]

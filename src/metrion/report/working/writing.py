@@ -11,7 +11,7 @@ from metrion.core.exact.numbers import finite_decimals
 from metrion.core.formula.expression import Expression, NodeType, number
 from metrion.core.formula.notation import unit_after
 from metrion.core.formula.values import Series, Value, rational
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.scales.base import LEAST_COUNT
 from metrion.core.working.model import READINGS, ZERO_ERROR, ZERO_ERRORS
 from metrion.core.working.steps import Step
@@ -70,7 +70,7 @@ class Writer:
         if instrument and group in (Group.READING, Group.ZERO):
             rounded = self._reading(value, expression)
             return self.speaker.numbers.figure(instrument.value_text(rounded)), rounded
-        if instrument and instrument.kind is Kind.ANGULAR and step.key in ("mean", "average"):
+        if instrument and instrument.traits.circular and step.key in ("mean", "average"):
             rounded = round(value, _ANGLE_DECIMALS)
             return self.speaker.numbers.figure(
                 degrees_and_minutes(rounded, finite_decimals(rounded) or 0)

@@ -15,7 +15,7 @@ from metrion.core.exact.angles import degrees_and_minutes
 from metrion.core.exact.numbers import fixed
 from metrion.core.exact.rounding import round_half_away
 from metrion.core.facts import Amount, Fact, fact
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.practice.seen import seen
 from metrion.core.quantity.measurements import MeasurementResult
 from metrion.formats.exercise import instrument_record
@@ -151,6 +151,6 @@ def _size_text(tool: Instrument, size: float) -> str:
     """With one decimal more than the tool has."""
     decimals = (tool.decimals or 0) + 1
     value = round_half_away(Fraction(size), -decimals)
-    if tool.kind is Kind.ANGULAR:
+    if tool.traits.circular:
         return shown(degrees_and_minutes(value, decimals))
     return shown(f"{fixed(value, decimals)} {tool.unit}")

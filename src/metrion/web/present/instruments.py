@@ -21,6 +21,7 @@ from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.zero import ZeroCheck, zero_errors
 from metrion.core.scales import Numbering, ScrewScale, VernierScale
 from metrion.core.scales.notes import notes, slide
+from metrion.core.traits import Traits
 from metrion.report import Span, Written, least_count_lines
 from metrion.store.records import Kept
 from metrion.web.schemas import (
@@ -32,6 +33,7 @@ from metrion.web.schemas import (
     SlideStepView,
     SpanView,
     StepView,
+    TraitsView,
     ZeroCheckView,
 )
 from metrion.web.speaking import say, shown, speaker
@@ -76,6 +78,8 @@ def instrument_view(instrument: Instrument, entry: Kept) -> InstrumentView:
         version=entry.version,
         name=instrument.name,
         kind=instrument.kind,
+        traits=_traits_view(instrument.traits),
+        unit_text="" if instrument.traits.circular else instrument.unit,
         unit=instrument.unit,
         kept_unit=instrument.kept_unit or instrument.unit,
         main_division=to_text(instrument.scale.main_division),
@@ -103,6 +107,10 @@ def instrument_view(instrument: Instrument, entry: Kept) -> InstrumentView:
         below_second_turn=below.second_turn,
         record={name: value for name, value in entry.record.items() if name != "id"},
     )
+
+
+def _traits_view(traits: Traits) -> TraitsView:
+    return TraitsView(**{one.name: getattr(traits, one.name) for one in fields(TraitsView)})
 
 
 def _appearance_view(appearance: Appearance) -> AppearanceView:

@@ -68,6 +68,7 @@ from metrion.web.schemas.instruments import (
     PitchView,
     SlideStepView,
     ToolView,
+    TraitsView,
     TrialView,
 )
 from metrion.web.schemas.notebook import (
@@ -286,6 +287,7 @@ __all__ = [
     "TakenView",
     "ToolView",
     "TraceView",
+    "TraitsView",
     "TrialView",
     "TurnView",
     "TypedReadingView",

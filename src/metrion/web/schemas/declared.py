@@ -15,10 +15,11 @@ from metrion.core import declared as d
 from metrion.core.desk.typed import typed_exact
 from metrion.core.exact.bounds import LONGEST_FORMULA
 from metrion.core.formula.notation import typed_formula, typed_unit
-from metrion.core.instruments.instrument import SCALES
+from metrion.core.instruments.instrument import scale_type
 from metrion.core.json import Record
 from metrion.core.quantity.observations import PAIR_INDICATIONS
 from metrion.core.scales import Indication
+from metrion.core.traits import Kind
 from metrion.web.schemas.common import ID, Typed
 from metrion.web.schemas.entered import AnsweredView, TypedReadingView
 from metrion.web.schemas.view import Field, More, schema_of
@@ -115,7 +116,7 @@ def _all_fields(value: type) -> Iterator[d.Field]:
         elif isinstance(field.holds, d.Indications):
             yield from _all_fields(Indication)
         elif isinstance(field.holds, d.ScaleOfKind):
-            for scale in dict.fromkeys(SCALES.values()):
+            for scale in dict.fromkeys(map(scale_type, Kind)):
                 yield from _all_fields(scale)
         else:
             yield field

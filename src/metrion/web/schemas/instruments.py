@@ -7,8 +7,9 @@ from typing import Annotated, Literal
 from marshmallow import validate
 
 from metrion.core.instruments.appearance import FineAs, Growth, MainAs, PrintedUnit, Side
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.json import Record
+from metrion.core.traits import Drawing, Kind
 from metrion.web.schemas.declared import NEW_ID, WHAT_WAS_READ, Told, taken
 from metrion.web.schemas.view import view
 from metrion.web.schemas.working import StepView
@@ -79,17 +80,33 @@ class AppearanceView:
 
 
 @view
+class TraitsView:
+    """What instruments of its kind are."""
+
+    circular: bool
+    fine_scale: bool
+    turns: bool
+    slides: bool
+    stacks: bool
+    closes: bool
+    drawing: Drawing
+
+
+@view
 class InstrumentView:
     """An instrument, its least count and its lines, in the unit that it is numbered in.
 
-    ``kept_unit`` is that of its description, in which setting pieces are given.
+    ``unit_text`` is what is written after its figures, nothing after angles; ``kept_unit`` is the
+    unit of its description, in which setting pieces are given.
     """
 
     id: str
     version: int
     name: str
     kind: Kind
+    traits: TraitsView
     unit: str
+    unit_text: str
     kept_unit: str
     main_division: str
     fine_divisions: int

@@ -7,9 +7,10 @@ from typing import Annotated
 from marshmallow import validate
 
 from metrion.core.practice.diagnosis import Verdict
-from metrion.core.practice.exercise import ON_THE_PAGE, Question
+from metrion.core.practice.exercise import Question
 from metrion.core.practice.skills import Skill
 from metrion.core.practice.traps import Level
+from metrion.core.traits import Kind
 from metrion.web.schemas.desk import AnswerView
 from metrion.web.schemas.instruments import InstrumentView
 from metrion.web.schemas.view import view
@@ -27,7 +28,7 @@ class WhichView:
 
     seed: _Seed
     at: _At
-    kind: Annotated[str, validate.OneOf(["", *map(str, ON_THE_PAGE)])] = ""
+    kind: Annotated[str, validate.OneOf(["", *map(str, Kind)])] = ""
     question: Annotated[str, validate.OneOf(["", *map(str, Question)])] = ""
     level: Level = Level.ANY
     slip: Annotated[str, validate.Length(max=40)] = ""

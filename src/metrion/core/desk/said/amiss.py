@@ -24,7 +24,7 @@ from metrion.core.exact.units import unit_ratio
 from metrion.core.facts import Fact, Figure, Name, either, fact
 from metrion.core.instruments.appearance import FineAs
 from metrion.core.instruments.drawing import engraved_unit, fine_numerals
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.instruments.numbered import spoken_mark, spoken_unit, spoken_worth
 from metrion.core.scales import Indication, Line, VernierScale
 from metrion.core.scales.base import Undecided
@@ -45,7 +45,7 @@ def main_amiss(instrument: Instrument, said: str, estimating: Sequence[str] | No
         check_length(said.strip())
     except MetrionError as error:
         return error.says, ()
-    if instrument.kind is Kind.ANGULAR:
+    if instrument.traits.circular:
         return _angle_amiss(instrument, said)
     number = spelled(plainly(said, length=True))
     if number is None:
@@ -87,7 +87,7 @@ def _angle_amiss(instrument: Instrument, said: str) -> Amiss:
 
 def _no_mark(instrument: Instrument, value: Fraction) -> Fact:
     division = instrument.scale.main_division
-    if instrument.kind is Kind.ANGULAR:
+    if instrument.traits.circular:
         apart = f"{to_text(division)}′"
     else:
         apart = spoken_mark(instrument, division, with_unit=True)
@@ -108,7 +108,7 @@ def _marks(instrument: Instrument, marks: Iterable[Fraction]) -> Iterator[Offer]
 
 def main_typed(instrument: Instrument, main: Fraction) -> str:
     """What is typed for a main reading at the bench."""
-    if instrument.kind is Kind.ANGULAR:
+    if instrument.traits.circular:
         return instrument.main_text(main)
     return spoken_mark(instrument, main)
 
@@ -119,7 +119,7 @@ def line_typed(instrument: Instrument, line: Line, fine_as: FineAs | None) -> st
         return fine_numerals(instrument).text(line)
     if fine_as is FineAs.WORTH:
         worth = _worth(instrument, line)
-        if instrument.kind is Kind.ANGULAR:
+        if instrument.traits.circular:
             return to_text(worth)
         if spoken_unit(instrument) != instrument.unit:
             return spoken_mark(instrument, worth)
@@ -135,7 +135,7 @@ def fine_amiss(
         check_length(said)
     except MetrionError as error:
         return error.says, ()
-    text = plainly(said, length=instrument.kind is not Kind.ANGULAR)
+    text = plainly(said, length=not instrument.traits.circular)
     if back := _BACK.fullmatch(text):
         last = str(instrument.scale.last_line)
         return NoSuchLine(f"-{back[1]}", instrument.name, last).says, ()
@@ -143,7 +143,7 @@ def fine_amiss(
         if first.isdecimal() and last.isdecimal():
             return _several_amiss(instrument, int(first), int(last)), ()
     number = spelled(text)
-    typed = minutes(text) if instrument.kind is Kind.ANGULAR else None
+    typed = minutes(text) if instrument.traits.circular else None
     if number is None and typed is None:
         return _no_number(said), tuple(_lines_with_a_stroke(instrument, text))
     says = fact(

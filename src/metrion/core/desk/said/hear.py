@@ -16,7 +16,7 @@ from metrion.core.desk.said.spelling import plainly, spelled
 from metrion.core.desk.typed import Offer
 from metrion.core.facts import Fact, Figure, Name, fact
 from metrion.core.instruments.appearance import FineAs
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.instruments.numbered import spoken_mark, spoken_unit
 from metrion.core.scales import Indication, Line
 from metrion.core.scales.base import Undecided
@@ -142,7 +142,7 @@ def _heard(instrument: Instrument, one: Meaning, main: str, fine: str, told: Tol
 
 def _holds_more(instrument: Instrument, fine: str) -> bool:
     """Whether the fine blank holds more than a fine figure: a part of the mark too."""
-    text = plainly(fine, length=instrument.kind is not Kind.ANGULAR)
+    text = plainly(fine, length=not instrument.traits.circular)
     return spelled(text) is None and ("+" in text or " " in text)
 
 
@@ -170,7 +170,7 @@ def _taken(
 
 
 def _main_taken(instrument: Instrument, way: str, mark: Fraction, main: str) -> Iterator[Fact]:
-    circle = instrument.kind is Kind.ANGULAR
+    circle = instrument.traits.circular
     text = plainly(main, length=not circle)
     if circle:
         if "." in text:

@@ -9,7 +9,7 @@ from metrion.core.exact.angles import FULL_CIRCLE
 from metrion.core.exact.numbers import finite_decimals
 from metrion.core.exact.units import unit_ratio
 from metrion.core.instruments.appearance import PrintedUnit
-from metrion.core.instruments.instrument import Instrument, Kind
+from metrion.core.instruments.instrument import Instrument
 from metrion.core.scales import Indication, ScrewScale, VernierScale
 from metrion.core.scales.base import MOST_UNDECIDED, Undecided
 
@@ -40,7 +40,7 @@ class Reach:
         self.tool, self.scale = tool, tool.scale
         self.division, self.least = tool.scale.main_division, tool.scale.least_count
         self.screw = tool.scale if isinstance(tool.scale, ScrewScale) else None
-        self.circle = tool.kind is Kind.ANGULAR
+        self.circle = tool.traits.circular
         self.plain = not tool.scale.has_fine_scale
         self.in_order = tool.scale.estimable()
         self.any_number = self.plain and (at_zero or estimates)
