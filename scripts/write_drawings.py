@@ -18,7 +18,7 @@ from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_logbook
 from metrion.store.records import Kept
 from metrion.voice import plainly
-from metrion.web.present import instrument_view
+from metrion.views.present import instrument_view
 
 COUNT = 1000
 

@@ -17,11 +17,11 @@ from metrion.formats.faults import Refused
 from metrion.store import KeyReused, NotHere, NothingToRedo, NothingToUndo, Stale, Store, TakenId
 from metrion.store.commands import Change, Step, redoing, stepped, undoable, undoing, write
 from metrion.store.database import FILE_NAME
-from metrion.store.documents import entries, kept_entries, sheet_document
+from metrion.store.documents import kept_entries, sheet_document
 from metrion.store.models import Sheet
 from metrion.store.once import Asked, came_of, keep, was_done
 from metrion.store.records import Kept
-from metrion.store.sheets import add_sheet, all_sheets, find_entry, find_sheet, new_entry, take_in
+from metrion.store.sheets import add_sheet, all_sheets, find_sheet, take_in
 from tests.said import saying
 from tests.strategies import logbooks
 
@@ -74,8 +74,8 @@ def change(store: Store, key: str, *changes: Change) -> None:
 
 def added(store: Store, key: str, **record: Any) -> Change:
     with store.reading() as session:
-        sheet = find_sheet(session, key)
-        entry = new_entry(session, sheet, "observations", record, measurement="m")
+        entries = kept_entries(session, find_sheet(session, key))
+        entry = entries.new("observations", record, measurement="m")
         return Change("observations", None, entry)
 
 
@@ -150,7 +150,7 @@ def test_a_change_that_would_break_the_logbook_is_not_kept(store: Store, sheet: 
 
 def test_what_is_referred_to_cannot_be_taken_away(store: Store, sheet: str) -> None:
     with store.reading() as session:
-        check = find_entry(session, find_sheet(session, sheet), "zero_checks", "z")
+        check = kept_entries(session, find_sheet(session, sheet)).find("zero_checks", "z")
     with pytest.raises(Refused, check=saying("no zero check")):
         change(store, sheet, Change("zero_checks", check, None))
     assert document(store, sheet) == DOCUMENT
@@ -171,19 +171,19 @@ def test_a_request_is_known_by_its_key_and_by_what_it_says(store: Store) -> None
 
 def test_every_step_is_a_new_version(store: Store, sheet: str) -> None:
     with store.reading() as session:
-        found = find_sheet(session, sheet)
-        before = entries(session, found, "observations")[0]
+        before = kept_entries(session, find_sheet(session, sheet))["observations"][0]
     after = Kept(before.id, {"main": "7", "fine": 3}, 0, 1, "m")
     change(store, sheet, Change("observations", before, after))
     with store.writing() as session:
         step(session, find_sheet(session, sheet), undoing)
     with store.reading() as session:
         found = find_sheet(session, sheet)
-        entry = find_entry(session, found, "observations", before.id)
+        entries = kept_entries(session, found)
+        entry = entries.find("observations", before.id)
         assert (entry.version, entry.record) == (3, before.record)
         assert found.version == 3
         with pytest.raises(Stale):
-            find_entry(session, found, "observations", before.id, version=2)
+            entries.find("observations", before.id, version=2)
 
 
 def test_what_is_not_there(store: Store, sheet: str) -> None:
@@ -191,14 +191,14 @@ def test_what_is_not_there(store: Store, sheet: str) -> None:
         with pytest.raises(NotHere, check=saying("sheet")):
             find_sheet(session, "nothing")
         with pytest.raises(NotHere, check=saying("reading")):
-            find_entry(session, find_sheet(session, sheet), "observations", "nothing")
+            kept_entries(session, find_sheet(session, sheet)).find("observations", "nothing")
 
 
 def test_an_id_is_given_once(store: Store, sheet: str) -> None:
     with pytest.raises(TakenId), store.writing() as session:
         add_sheet(session, "another", sheet)
     with store.reading() as session, pytest.raises(TakenId):
-        new_entry(session, find_sheet(session, sheet), "instruments", {}, key="cal")
+        kept_entries(session, find_sheet(session, sheet)).new("instruments", {}, key="cal")
 
 
 def test_two_writers_wait_for_each_other(store: Store, sheet: str) -> None:

@@ -93,7 +93,7 @@ def test_the_same_picture_is_kept_once(desk: Desk) -> None:
 
 
 def test_a_sheet_has_so_many_and_no_more(desk: Desk, monkeypatch: pytest.MonkeyPatch) -> None:
-    monkeypatch.setattr("metrion.web.photographs.MOST_PHOTOGRAPHS", 2)
+    monkeypatch.setattr("metrion.notebook.evidence.MOST_PHOTOGRAPHS", 2)
     reading = desk.read(main="63", fine=8)
     for position in (7.05, 7.3):
         desk.keep(reading, shot_at(position))

@@ -301,14 +301,19 @@ def send(headers, to="10.9.8.7", path="/enter"):
 print(send("Content-Length: 60000000\\r\\n"), send("Transfer-Encoding: chunked\\r\\n")[0])
 cookie = enter("seven kites in May").getheader("Set-Cookie").split(";")[0]
 print(ask("/api/arrivals?name=x", "POST", "[" * 3_000_000, cookie=cookie).status)
-print(ask("/api/arrivals?name=x", "POST", "[" * 3_000_000, came_from=9).status)
+try:
+    print(ask("/api/arrivals?name=x", "POST", "[" * 3_000_000, came_from=9).status)
+except OSError:
+    # The answer came, and the end, before all of it was sent.
+    print("cut")
 """
 
 
 def test_of_who_has_not_entered_nothing_beyond_a_small_body_is_read(tmp_path: Path) -> None:
     declared, entered, stranger = visited(tmp_path, _FLOOD)
     assert declared in ("(True, '413') True", "(True, 'cut') True")
-    assert (entered, stranger) == ("200", "413")
+    assert entered == "200"
+    assert stranger in ("413", "cut")
 
 
 def test_the_form_of_the_pass_phrase_still_fits(tmp_path: Path) -> None:

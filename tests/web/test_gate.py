@@ -7,7 +7,7 @@ from pathlib import Path
 import pytest
 
 from metrion.web.gate import Gate
-from metrion.web.speaking import Problem
+from metrion.web.problems import Problem
 from tests.server import COMMAND
 
 ROOT = Path(__file__).parents[2]

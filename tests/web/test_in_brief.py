@@ -5,7 +5,7 @@ from typing import Any
 import pytest
 from flask.testing import FlaskClient
 
-from metrion.web.present.sheets import TOLD_WHOLE
+from metrion.views.present.sheets import TOLD_WHOLE
 from tests.web.merged import IN_BRIEF, merged
 
 MANY = TOLD_WHOLE + 2

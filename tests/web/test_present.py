@@ -6,8 +6,8 @@ import pytest
 from flask import Flask
 from flask.testing import FlaskClient
 
+from metrion.notebook.notebook import Notebook
 from metrion.store.sheets import find_sheet
-from metrion.web.notebook import Notebook
 from tests.web.test_api import SHEET, if_match, sheet_of, spreader
 
 

@@ -4,7 +4,7 @@ from typing import Any
 
 from flask.testing import FlaskClient
 
-from metrion.web.remembered import Memo
+from metrion.notebook.evaluation import Memo
 
 SHEET = "/api/sheets/spare-parts"
 

@@ -6,24 +6,24 @@ from pathlib import Path
 
 import pytest
 from flask import Flask
-from sqlalchemy.orm import Session
 
+from metrion.notebook.notebook import CurrentSheet, Notebook
+from metrion.notebook.settings import Settings
 from metrion.store import Busy, Store
 from metrion.store.commands import Change, Step, write
-from metrion.store.models import Sheet
-from metrion.store.sheets import find_sheet, new_observations
-from metrion.web.notebook import Notebook
+from metrion.store.documents import kept_entries
+from metrion.store.sheets import find_sheet
 
-_Plan = Callable[[Session, Sheet], Step]
+_Plan = Callable[[CurrentSheet], Step]
 FIRST, SECOND = ("bridle-line", "standoff"), ("old-standoffs", "standoff")
 
 
 def reading(quantity: str, before: Callable[[], object] = lambda: None) -> _Plan:
     """A plan to add a reading to a quantity of the demo, and what happens while it is made."""
 
-    def plan(session: Session, sheet: Sheet) -> Step:
+    def plan(found: CurrentSheet) -> Step:
         before()
-        [entry] = new_observations(session, sheet, [{"main": "5", "fine": 3}], quantity)
+        [entry] = found.entries.new_observations([{"main": "5", "fine": 3}], quantity)
         return Step("add", [Change("observations", None, entry)])
 
     return plan
@@ -78,7 +78,8 @@ def test_what_another_process_writes_meanwhile_is_not_lost(app: Flask, tmp_path:
 def write_elsewhere(store: Store) -> None:
     with store.writing() as session:
         sheet = find_sheet(session, FIRST[0])
-        write(session, sheet, reading(FIRST[1])(session, sheet))
+        found = CurrentSheet(session, sheet, kept_entries(session, sheet), None, Settings({}))
+        write(session, sheet, reading(FIRST[1])(found))
 
 
 def test_who_is_always_overtaken_is_told_to_come_again(app: Flask, tmp_path: Path) -> None:

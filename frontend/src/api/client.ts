@@ -44,7 +44,7 @@ export type Settings = Schemas["Settings"];
 export type Voice = Schemas["Voice"];
 export type FineAs = NonNullable<Instrument["fine_as"]>;
 export type MainAs = NonNullable<Instrument["main_as"]>;
-export type Numerals = NonNullable<Schemas["Answered"]["numerals"]>;
+export type Numerals = NonNullable<Schemas["AnsweredFigures"]["numerals"]>;
 export type Offer = Schemas["Offer"];
 
 export const client = createClient<paths>({

@@ -360,7 +360,7 @@ export function figuresOf(answer: Answer): Figures | null {
 }
 
 /** What was answered of the tool's figures while they were entered. */
-export const answeredOf = ({ fineAs, mainAs, numerals }: Entry): Schemas["Answered"] => ({
+export const answeredOf = ({ fineAs, mainAs, numerals }: Entry): Schemas["AnsweredFigures"] => ({
   fine_as: fineAs,
   main_as: mainAs,
   numerals,

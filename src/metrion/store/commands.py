@@ -6,7 +6,7 @@ from collections.abc import Collection, Sequence
 from dataclasses import dataclass, replace
 from datetime import UTC, datetime
 
-from sqlalchemy import insert, select
+from sqlalchemy import insert, select, update
 from sqlalchemy.orm import Session
 
 from metrion.core.json import Record, records_in, text_in
@@ -15,7 +15,8 @@ from metrion.core.logbook import Logbook
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import Earlier, parse_for_notebook, parse_logbook
 from metrion.formats.pictures import Picture
-from metrion.store.documents import Entries, Whole, changed_entries, document_of, kept_entries
+from metrion.store.documents import Whole, document_of, kept_entries
+from metrion.store.entries import SheetEntries, new_id
 from metrion.store.errors import NothingToRedo, NothingToUndo
 from metrion.store.models import ChangeRow, CommandRow, EntryRow, Sheet, State
 from metrion.store.pictures import forget_unused, keep_pictures
@@ -28,7 +29,7 @@ from metrion.store.records import (
     kept,
     whole_record,
 )
-from metrion.store.sheets import new_id
+from metrion.store.tools import complete_tool
 
 _FEW = 100
 """Entries that are asked for one by one."""
@@ -60,6 +61,7 @@ class Step:
         command: number of the command that is taken back or made again; None for a new one.
         state: in which it then is.
         pictures: that its changes refer to.
+        own_tool: fields that one's own tool of an id keeps as well, where it does not say them.
     """
 
     title: str
@@ -67,6 +69,7 @@ class Step:
     command: int | None = None
     state: State = State.DONE
     pictures: Sequence[Picture] = ()
+    own_tool: tuple[str, Record] | None = None
 
 
 def undoing(session: Session, sheet: Sheet) -> Step:
@@ -86,7 +89,7 @@ def redoing(session: Session, sheet: Sheet) -> Step:
     return Step(undone[0].title, _changes(session, undone[0]), undone[0].id)
 
 
-def stepped(entries: Entries, step: Step, before: Whole | None = None) -> Whole:
+def stepped(entries: SheetEntries, step: Step, before: Whole | None = None) -> Whole:
     """The sheet that a step comes to: a whole logbook, within bounds in all that is new to it.
 
     Args:
@@ -102,7 +105,7 @@ def stepped(entries: Entries, step: Step, before: Whole | None = None) -> Whole:
     for one in step.changes:
         key = one.entry_id
         changed[one.section, key] = _next(known[one.section].get(key), one.after)
-    found = changed_entries(entries, changed)
+    found = entries.changed(changed)
     document = document_of(found, before)
     earlier = Earlier(before.document, before.logbook) if before else None
     new = step.changes if step.command is None else ()
@@ -112,7 +115,9 @@ def stepped(entries: Entries, step: Step, before: Whole | None = None) -> Whole:
 def write(session: Session, sheet: Sheet, step: Step) -> None:
     """Keep a step, and the command it belongs to. What it comes to was seen before: `stepped`."""
     _note(session, sheet, step)
-    known = _rows(session, sheet, {(one.section, one.entry_id) for one in step.changes})
+    known = _rows(
+        session, sheet, {(one.section, one.entry_id) for one in step.changes if one.before}
+    )
     new: list[tuple[str, Kept]] = []
     for one in step.changes:
         row = known.get((one.section, one.entry_id))
@@ -126,6 +131,8 @@ def write(session: Session, sheet: Sheet, step: Step) -> None:
     if step.pictures:
         keep_pictures(session, sheet, step.pictures)
         forget_unused(session, sheet, document_of(kept_entries(session, sheet)))
+    if step.own_tool:
+        complete_tool(session, *step.own_tool)
     sheet.version += 1
     sheet.changed_at = datetime.now(UTC)
     session.flush()
@@ -148,8 +155,8 @@ def _note(session: Session, sheet: Sheet, step: Step) -> None:
     if step.command is not None:
         session.get_one(CommandRow, step.command).state = step.state
         return
-    for row in _commands(session, sheet, State.UNDONE):
-        row.state = State.DROPPED
+    undone = CommandRow.sheet_id == sheet.id, CommandRow.state == State.UNDONE
+    session.execute(update(CommandRow).where(*undone).values(state=State.DROPPED))
     command = CommandRow(
         sheet_id=sheet.id, key=new_id(), title=step.title, at=datetime.now(UTC), state=step.state
     )
@@ -204,6 +211,8 @@ def _rows(
     session: Session, sheet: Sheet, keys: Collection[tuple[str, str]]
 ) -> dict[tuple[str, str], EntryRow]:
     """The rows that are there of some entries; of many, all of the sheet are looked through."""
+    if not keys:
+        return {}
     own = select(EntryRow).where(EntryRow.sheet_id == sheet.id)
     if len(keys) <= _FEW:
         own = own.where(EntryRow.id.in_({key for _, key in keys}))

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Mapping
+from collections.abc import Iterable
 from dataclasses import dataclass
 
 from sqlalchemy import Text, select, type_coerce
@@ -15,36 +15,26 @@ from metrion.core.logbook import Logbook
 from metrion.formats.archive import Filed
 from metrion.formats.logbook import FORMAT, VERSION, parse_logbook
 from metrion.formats.strict_json import write_json
+from metrion.store.entries import SheetEntries
 from metrion.store.errors import Damaged, NotHere
 from metrion.store.models import EntryRow, Sheet
 from metrion.store.pictures import find_pictures
 from metrion.store.records import HEAD, OBSERVATIONS, SECTIONS, Kept, head_of, kept
 
 
-def entries(session: Session, sheet: Sheet, section: str) -> list[Kept]:
-    """The entries of one section, in order."""
-    own = EntryRow.sheet_id == sheet.id, EntryRow.section == section
-    found = select(EntryRow).where(*own).order_by(EntryRow.position, EntryRow.id)
-    return [kept(row) for row in session.scalars(found)]
-
-
-Entries = dict[str, list[Kept]]
-"""All entries of a sheet by section, in order; its head is the one entry of its section."""
-
-
 @dataclass(frozen=True)
 class Whole:
     """A sheet as it stands: its entries, its document, and the logbook read from it."""
 
-    entries: Entries
+    entries: SheetEntries
     document: Record
     logbook: Logbook
 
 
-def kept_entries(session: Session, sheet: Sheet) -> Entries:
+def kept_entries(session: Session, sheet: Sheet) -> SheetEntries:
     """All entries of a sheet."""
     own = select(EntryRow).where(EntryRow.sheet_id == sheet.id)
-    found: Entries = {HEAD: [head_of(sheet)], **{section: [] for section in SECTIONS}}
+    found = SheetEntries({HEAD: [head_of(sheet)], **{section: [] for section in SECTIONS}})
     for row in session.scalars(own.order_by(EntryRow.position, EntryRow.id)):
         found[row.section].append(kept(row))
     return found
@@ -55,26 +45,6 @@ def sheet_document(session: Session, sheet: Sheet) -> Record:
     return document_of(kept_entries(session, sheet))
 
 
-def changed_entries(before: Entries, changed: Mapping[tuple[str, str], Kept | None]) -> Entries:
-    """All entries of a sheet, some of which were changed since ``before``.
-
-    Args:
-        changed: by section and id; None for one that is gone.
-    """
-    found = dict(before)
-    by_id = {
-        section: {one.id: one for one in found[section]}
-        for section in dict.fromkeys(section for section, _ in changed)
-    }
-    for (section, key), entry in changed.items():
-        by_id[section].pop(key, None)
-        if entry:
-            by_id[section][key] = entry
-    for section, entries in by_id.items():
-        found[section] = sorted(entries.values(), key=lambda entry: (entry.position, entry.id))
-    return found
-
-
 def whole_sheet(session: Session, sheet: Sheet) -> Whole:
     """A sheet as it stands. Raises `Refused` if it makes no logbook."""
     found = kept_entries(session, sheet)
@@ -82,7 +52,7 @@ def whole_sheet(session: Session, sheet: Sheet) -> Whole:
     return Whole(found, document, parse_logbook(document, kept=True))
 
 
-def document_of(kept: Entries, before: Whole | None = None) -> Record:
+def document_of(kept: SheetEntries, before: Whole | None = None) -> Record:
     """The document that entries make; what has not changed since before is the same object."""
     [head] = kept[HEAD]
     document: Record = {"format": FORMAT, "version": VERSION, "title": head.record["title"]}
@@ -100,7 +70,7 @@ def document_of(kept: Entries, before: Whole | None = None) -> Record:
     return document | head.record
 
 
-def _measurements(kept: Entries) -> dict[str, list[Kept]]:
+def _measurements(kept: SheetEntries) -> dict[str, list[Kept]]:
     """Each measurement with its observations behind it, by id."""
     found = {entry.id: [entry] for entry in kept["measurements"]}
     for entry in kept[OBSERVATIONS]:

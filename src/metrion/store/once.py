@@ -6,6 +6,7 @@ another request behind it, it is refused.
 
 from __future__ import annotations
 
+from collections.abc import Callable
 from dataclasses import dataclass
 from datetime import UTC, datetime
 
@@ -50,3 +51,18 @@ def keep(session: Session, asked: Asked, answer: Json = None) -> None:
         key=asked.key, fingerprint=asked.fingerprint, answer=answer, at=datetime.now(UTC)
     )
     session.add(row)
+
+
+def once(session: Session, asked: Asked | None, do: Callable[[], Json]) -> Json:
+    """What an act comes to, or came to when it was asked for before; without a key it is done.
+
+    Raises:
+        KeyReused: if another request had the same key.
+    """
+    if asked is None:
+        return do()
+    if was_done(session, asked):
+        return came_of(session, asked)
+    answer = do()
+    keep(session, asked, answer)
+    return answer

@@ -1,35 +1,22 @@
-"""Sheets: made, taken in, listed, thrown away and brought back; their entries found."""
+"""Sheets: made, taken in, listed, thrown away and brought back."""
 
 from __future__ import annotations
 
-from collections.abc import Iterable, Iterator, Sequence
+from collections.abc import Iterator, Sequence
 from datetime import UTC, datetime
-from uuid import uuid4
 
-from sqlalchemy import func, select
+from sqlalchemy import select
 from sqlalchemy.orm import Session
 
 from metrion.core.json import Json, Record, records_in, text_in
 from metrion.core.logbook import SECTIONS as IN_A_FILE
 from metrion.formats.logbook import parse_for_notebook
-from metrion.store.errors import NotHere, Stale, TakenId
-from metrion.store.models import EntryRow, Sheet
-from metrion.store.records import OBSERVATIONS, Kept, add_rows, fill_head, kept
+from metrion.store.entries import new_id
+from metrion.store.errors import NotHere, TakenId
+from metrion.store.models import Sheet
+from metrion.store.records import OBSERVATIONS, Kept, add_rows, fill_head
 
-_NAMES = {
-    "instruments": "instrument",
-    "zero_checks": "zero_check",
-    "conventions": "convention",
-    "measurements": "quantity",
-    OBSERVATIONS: "reading",
-    "derived": "derived",
-}
 _NOT_KEPT = {"format", "version", *IN_A_FILE}
-
-
-def new_id() -> str:
-    """An opaque id that no other has."""
-    return uuid4().hex
 
 
 def add_sheet(session: Session, title: str, key: str | None = None) -> Sheet:
@@ -99,56 +86,3 @@ def find_sheet(session: Session, key: str, *, deleted: bool = False) -> Sheet:
     if sheet is None or (sheet.deleted_at is not None and not deleted):
         raise NotHere("sheet", key)
     return sheet
-
-
-def find_entry(
-    session: Session, sheet: Sheet, section: str, key: str, version: int | None = None
-) -> Kept:
-    """The entry with this id.
-
-    Raises:
-        NotHere: if there is none.
-        Stale: if ``version`` is given and is not the one it has.
-    """
-    row = session.get(EntryRow, (sheet.id, section, key))
-    if row is None:
-        raise NotHere(_NAMES[section], key)
-    if version is not None and version != row.version:
-        raise Stale
-    return kept(row)
-
-
-def next_position(session: Session, sheet: Sheet, section: str) -> int:
-    """The position behind all entries of a section."""
-    own = EntryRow.sheet_id == sheet.id, EntryRow.section == section
-    last = session.scalar(select(func.max(EntryRow.position)).where(*own))
-    return 0 if last is None else last + 1
-
-
-def new_observations(
-    session: Session, sheet: Sheet, records: Iterable[Record], measurement: str
-) -> list[Kept]:
-    """Observations to be added behind the others, in their order."""
-    first = next_position(session, sheet, OBSERVATIONS)
-    return [
-        Kept(new_id(), record, first + place, 1, measurement)
-        for place, record in enumerate(records)
-    ]
-
-
-def new_entry(
-    session: Session,
-    sheet: Sheet,
-    section: str,
-    record: Record,
-    *,
-    key: str | None = None,
-    measurement: str | None = None,
-) -> Kept:
-    """An entry to be added behind the others of its section. Raises `TakenId`."""
-    key = key or new_id()
-    if session.get(EntryRow, (sheet.id, section, key)):
-        raise TakenId(_NAMES[section], key)
-    if section != OBSERVATIONS:
-        record = {"id": key, **record}
-    return Kept(key, record, next_position(session, sheet, section), 1, measurement)

@@ -9,9 +9,9 @@ from sqlalchemy.orm import Session
 
 from metrion.core.json import Record
 from metrion.formats.logbook import FORMAT, VERSION, parse_for_notebook
+from metrion.store.entries import new_id
 from metrion.store.errors import NotHere, Stale, TakenId
 from metrion.store.models import ToolRow
-from metrion.store.sheets import new_id
 
 
 def all_tools(session: Session) -> Sequence[ToolRow]:
@@ -50,6 +50,13 @@ def amend_tool(row: ToolRow, record: Record) -> None:
     """Describe a tool anew. Raises `Refused` if that makes no scale."""
     _describe(row, record)
     row.version += 1
+
+
+def complete_tool(session: Session, key: str, fields: Record) -> None:
+    """Fields that a tool keeps where it does not say them yet; nothing if there is no such tool."""
+    row = session.get(ToolRow, key)
+    if row is not None and any(name not in row.record for name in fields):
+        amend_tool(row, {**fields, **row.record})
 
 
 def _describe(row: ToolRow, record: Record) -> None:

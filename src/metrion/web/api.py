@@ -13,6 +13,7 @@ from metrion.core.errors import MetrionError
 from metrion.core.json import Record
 from metrion.formats.faults import Refused
 from metrion.formats.processes import Crowded, Unwanted
+from metrion.notebook.errors import ConventionTaken, InUse, NoOwnConvention
 from metrion.store import (
     Busy,
     Damaged,
@@ -24,16 +25,19 @@ from metrion.store import (
     StorageTrouble,
     TakenId,
 )
+from metrion.views.locale import say
+from metrion.views.present.faults import faults_view
+from metrion.views.schemas import ErrorView, FaultView, UseView, schema_of
 from metrion.web.bodies import Unreadable
-from metrion.web.present.faults import faults_view
-from metrion.web.schemas import ErrorView, FaultView, UseView, schema_of
-from metrion.web.speaking import InUse, Problem, say
+from metrion.web.problems import Problem
 
 _STATUS: dict[type[MetrionError], int] = {
     Unreadable: 400,
     NotHere: 404,
+    NoOwnConvention: 404,
     Damaged: 409,
     TakenId: 409,
+    ConventionTaken: 409,
     KeyReused: 409,
     NothingToUndo: 409,
     NothingToRedo: 409,

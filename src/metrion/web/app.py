@@ -9,7 +9,9 @@ from flask import Flask
 
 from metrion import __version__
 from metrion.core.exact.bounds import LARGEST_PACKED
+from metrion.notebook import Notebook
 from metrion.store import Store
+from metrion.views.locale import speak_by
 from metrion.web import (
     access,
     arrivals,
@@ -37,9 +39,9 @@ from metrion.web import (
     words,
 )
 from metrion.web.api import MetrionApi
+from metrion.web.current import notebook
 from metrion.web.gate import Gate, shut
 from metrion.web.guard import LOOPBACK, keep_to_this_host
-from metrion.web.notebook import Notebook
 from metrion.web.sessions import remember_browsers
 
 RESOURCES = (
@@ -69,6 +71,7 @@ def create_app(
         MAX_CONTENT_LENGTH=LARGEST_PACKED,
     )
     app.extensions["notebook"] = Notebook(data if isinstance(data, Store) else Store(data))
+    app.before_request(lambda: speak_by(lambda: notebook().settings().speaker))
     keep_to_this_host(app, names)
     remember_browsers(app)
     if gate is not None:

@@ -16,6 +16,7 @@ from metrion.core.json import Record, records_in
 from metrion.formats.archive import Filed, LeftOut, write_archive
 from metrion.formats.faults import Fault, Refused
 from metrion.formats.handed_in import handed_in
+from metrion.notebook.damage import contained
 from metrion.report.blocks import Report, Section, words
 from metrion.report.render import pdf_file, pdf_of_many
 from metrion.report.render.pdf import Paper
@@ -23,17 +24,12 @@ from metrion.store import Damaged
 from metrion.store.arrivals import Arrival, Decision, looked_through, take, unpacked
 from metrion.store.documents import all_filed
 from metrion.store.models import Sheet
+from metrion.store.once import once
 from metrion.store.pictures import find_pictures
 from metrion.store.sheets import all_sheets
-from metrion.voice import Speaker
-from metrion.web.bodies import Blueprint
-from metrion.web.clients import still_wanted
-from metrion.web.damage import contained
-from metrion.web.notebook import notebook
-from metrion.web.once import once
-from metrion.web.present.faults import faults_view
-from metrion.web.progress import Done, Work, with_progress
-from metrion.web.schemas import (
+from metrion.views.locale import say, speaker
+from metrion.views.present.faults import faults_view
+from metrion.views.schemas import (
     ArrivalNameView,
     ArrivalView,
     DecisionsView,
@@ -41,7 +37,13 @@ from metrion.web.schemas import (
     WantedView,
     schema_of,
 )
-from metrion.web.speaking import refuse, say
+from metrion.voice import Speaker
+from metrion.web.bodies import Blueprint
+from metrion.web.clients import still_wanted
+from metrion.web.current import notebook
+from metrion.web.idempotency import asked
+from metrion.web.problems import refuse
+from metrion.web.progress import Done, Work, with_progress
 
 blueprint = Blueprint("arrivals", __name__, url_prefix="/api")
 
@@ -106,7 +108,7 @@ def _taking(files: list[Filed], decisions: list[Decision]) -> Work:
     decided = list(zip(found, decisions or _usual(found), strict=True))
     # Nothing is told from here on: who is slow to listen must not keep others from writing.
     with notebook().store.writing() as session:
-        taken = once(session, lambda: [_taken(session, *one) for one in decided])
+        taken = once(session, asked(), lambda: [_taken(session, *one) for one in decided])
     return schema_of(TakenView)(many=True).load(records_in({"": taken}, ""))
 
 
@@ -135,11 +137,11 @@ def _taken(session: Session, came: Arrival, decision: Decision) -> Record:
 @blueprint.response(200, content_type="application/pdf")
 def notebook_report(wanted: WantedView) -> Response:
     """The reports of all sheets in one PDF, by title."""
-    paper, speaker = wanted.paper, notebook().speaker()
+    paper, own = wanted.paper, speaker()
     with notebook().store.reading() as session:
         sheets = sorted(all_sheets(session), key=lambda sheet: sheet.title)
-        reports = [_report(session, sheet, speaker) for sheet in sheets]
-    content = _printed(reports, paper, speaker)
+        reports = [_report(session, sheet, own) for sheet in sheets]
+    content = _printed(reports, paper, own)
     headers = {"Content-Disposition": 'attachment; filename="metrion-notebook.pdf"'}
     return Response(content, mimetype="application/pdf", headers=headers)
 
@@ -149,7 +151,7 @@ def _report(session: Session, sheet: Sheet, speaker: Speaker) -> Report:
     date = datetime.now(UTC).date().isoformat()
     try:
         with contained():
-            worked = notebook().worked(session, sheet)
+            worked = notebook().evaluated(session, sheet)
             document = worked.whole.document
             pictures = find_pictures(session, sheet, document)
             return handed_in(worked.results, document, speaker, date=date, pictures=pictures)

@@ -6,7 +6,6 @@ from collections.abc import Iterator
 
 import numpy as np
 from flask import Response
-from sqlalchemy.orm import Session
 
 from metrion.core.bench.acts import Simulated, parse_simulated
 from metrion.core.bench.bench import Bench
@@ -21,15 +20,13 @@ from metrion.formats.chance import luck_of
 from metrion.formats.exercise import instrument_record
 from metrion.formats.pictures import written_picture
 from metrion.store.commands import Change
-from metrion.store.documents import entries
-from metrion.store.models import Sheet
-from metrion.store.sheets import new_entry, new_id, take_in
-from metrion.web.bodies import Blueprint
-from metrion.web.notebook import notebook
-from metrion.web.once import once
-from metrion.web.present import change_view, sheet_view
-from metrion.web.present.bench import drawer_view, revealed_view, standing_view
-from metrion.web.schemas import (
+from metrion.store.entries import SheetEntries, new_id
+from metrion.store.once import once
+from metrion.store.sheets import take_in
+from metrion.views.locale import say
+from metrion.views.present import sheet_view
+from metrion.views.present.bench import drawer_view, revealed_view, standing_view
+from metrion.views.schemas import (
     BeginView,
     DoneView,
     DrawerView,
@@ -40,8 +37,10 @@ from metrion.web.schemas import (
     StandingView,
     schema_of,
 )
-from metrion.web.settings import settings
-from metrion.web.speaking import refuse, say
+from metrion.web.bodies import Blueprint
+from metrion.web.current import notebook, shown_change
+from metrion.web.idempotency import asked
+from metrion.web.problems import refuse
 
 blueprint = Blueprint("bench", __name__, url_prefix="/api/bench")
 
@@ -90,12 +89,12 @@ def begin(given: BeginView) -> SheetView:
         "version": 1,
         "title": say(fact("bench-sheet", seed=given.seed)),
         "simulated": str(given.seed),
-        "convention": settings()["convention"],
+        "convention": notebook().settings().chosen["convention"],
         "instruments": [_tool_record(given)],
         "measurements": [{"id": new_id(), "observations": [], **_quantity_record(given)}],
     }
     with notebook().store.writing() as session:
-        key = once(session, lambda: take_in(session, document, given.id).id)
+        key = once(session, asked(), lambda: take_in(session, document, given.id).id)
     return sheet_view(notebook().sheet(str(key)))
 
 
@@ -105,19 +104,19 @@ def begin(given: BeginView) -> SheetView:
 def begin_another(given: BeginView, sheet: str) -> SheetChangeView:
     """Another quantity at the bench of a sheet. 404 if there is no such sheet."""
 
-    def build(session: Session, found: Sheet) -> Iterator[Change]:
+    def build(entries: SheetEntries) -> Iterator[Change]:
         tool = _tool_record(given)
-        here = {entry.id for entry in entries(session, found, "instruments")}
-        if tool["id"] not in here:
-            key = str(tool["id"])
-            yield Change(
-                "instruments", None, new_entry(session, found, "instruments", tool, key=key)
-            )
-        quantity = new_entry(session, found, "measurements", _quantity_record(given), key=given.id)
+        key = str(tool["id"])
+        if not entries.has("instruments", key):
+            yield Change("instruments", None, entries.new("instruments", tool, key=key))
+        quantity = entries.new("measurements", _quantity_record(given), key=given.id)
         yield Change("measurements", None, quantity)
 
-    changed = notebook().change(sheet, "add-measurements", lambda s, f: list(build(s, f)))
-    return change_view(changed)
+    return shown_change(
+        notebook().change(
+            sheet, "add-measurements", lambda found: list(build(found.entries)), asked()
+        )
+    )
 
 
 def _tool_record(given: BeginView) -> Record:

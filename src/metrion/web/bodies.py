@@ -2,18 +2,19 @@
 
 from __future__ import annotations
 
+import re
 from collections.abc import Callable
 from typing import Any, TypeVar
 
 import flask_smorest
-from flask import Request
+from flask import Request, request
 from marshmallow import Schema
 from webargs.core import missing
 from webargs.flaskparser import FlaskParser
 
 from metrion.formats.faults import Refused
 from metrion.formats.strict_json import read_json
-from metrion.web.speaking import refuse
+from metrion.web.problems import refuse
 
 LARGEST_BODY = 1024 * 1024
 
@@ -32,6 +33,15 @@ _SEEN = {
 
 
 _VERSIONED = "versioned"
+_VERSION = re.compile(r"[0-9]{1,18}")
+
+
+def seen_version() -> int:
+    """The version of an entry that the client has seen: 428 if it does not say."""
+    given = request.headers.get("If-Match", "").strip('"')
+    if not _VERSION.fullmatch(given):
+        refuse(428, "no-version-said")
+    return int(given)
 
 
 class Unreadable(Refused):

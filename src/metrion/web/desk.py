@@ -3,13 +3,14 @@
 from __future__ import annotations
 
 from metrion.core.instruments.instrument import Instrument
+from metrion.notebook import EvaluatedSheet
 from metrion.store import NotHere
+from metrion.views.locale import speaker
+from metrion.views.present import answer_view
+from metrion.views.schemas import AnswerView, TypedView, schema_of
 from metrion.voice.conventions import convention_name
 from metrion.web.bodies import Blueprint
-from metrion.web.notebook import Worked, notebook
-from metrion.web.present import answer_view
-from metrion.web.schemas import AnswerView, TypedView, schema_of
-from metrion.web.speaking import speaker
+from metrion.web.current import notebook
 
 blueprint = Blueprint("desk", __name__, url_prefix="/api/sheets/<sheet>/look")
 
@@ -34,7 +35,7 @@ def look(body: TypedView, sheet: str) -> AnswerView:
     return answer_view(instrument, body, checks, looks, estimating=tuple(estimating))
 
 
-def _instrument(worked: Worked, key: str) -> Instrument:
+def _instrument(worked: EvaluatedSheet, key: str) -> Instrument:
     for instrument in worked.whole.logbook.instruments:
         if instrument.id == key:
             return instrument

@@ -8,23 +8,22 @@ from datetime import UTC, datetime
 from urllib.parse import unquote
 
 from flask import request
-from sqlalchemy.orm import Session
 
+from metrion.core.desk.entered import TypedReading
 from metrion.core.json import Record
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Sort
 from metrion.formats.faults import Fault, Refused, refusal
+from metrion.notebook.notebook import CurrentSheet
+from metrion.notebook.typed_readings import understood
 from metrion.store.commands import Change
-from metrion.store.models import Sheet
 from metrion.store.records import OBSERVATIONS
-from metrion.store.sheets import new_observations
+from metrion.views.schemas import LeftView, SheetChangeView, schema_of
 from metrion.web.bodies import Blueprint
-from metrion.web.notebook import notebook
-from metrion.web.present import change_view
-from metrion.web.schemas import LeftView, SheetChangeView, TypedReadingView, schema_of
+from metrion.web.current import notebook, shown_change
+from metrion.web.idempotency import asked
+from metrion.web.problems import refuse
 from metrion.web.sessions import own_session, sessions
-from metrion.web.speaking import refuse
-from metrion.web.typed import understood
 
 blueprint = Blueprint("door", __name__, url_prefix="/api/readings")
 
@@ -49,11 +48,11 @@ def leave(left: LeftView) -> SheetChangeView:
     more: Record = {"at": at, "simulated": left.simulated} if left.simulated else {"at": at}
     records = [{**record, **more} for record in _records(found)]
 
-    def build(session: Session, entry: Sheet) -> list[Change]:
-        added = new_observations(session, entry, records, key)
+    def build(current: CurrentSheet) -> list[Change]:
+        added = current.entries.new_observations(records, key)
         return [Change(OBSERVATIONS, None, one) for one in added]
 
-    return change_view(notebook().change(sheet, "add-observations", build))
+    return shown_change(notebook().change(sheet, "add-observations", build, asked()))
 
 
 def _open(left: LeftView) -> tuple[str, str]:
@@ -92,9 +91,9 @@ def _on_line(at: int, refused: Refused) -> Iterator[Fault]:
         yield Fault(f"/{at}", fault.says)
 
 
-def _typed(found: Measurement, line: str) -> TypedReadingView:
+def _typed(found: Measurement, line: str) -> TypedReading:
     """A line as it would be typed; with a fine scale, what follows its last blank is the line."""
     main, blank, fine = line.rpartition(" ")
     if not (blank and found.instrument.scale.has_fine_scale):
-        return TypedReadingView(main=line)
-    return TypedReadingView(main=main, fine=fine)
+        return TypedReading(main=line)
+    return TypedReading(main=main, fine=fine)

@@ -11,13 +11,14 @@ from metrion.core.quantity.measurements import Measurement
 from metrion.formats.clock import Clock
 from metrion.formats.csv_table import ReadingsTable, read_table
 from metrion.formats.fitting import Fit, fit
+from metrion.notebook import EvaluatedSheet
+from metrion.notebook.damage import contained
 from metrion.store import Damaged
 from metrion.store.models import Sheet
 from metrion.store.sheets import all_sheets
+from metrion.views.schemas import FitView, schema_of
 from metrion.web.bodies import Blueprint
-from metrion.web.damage import contained
-from metrion.web.notebook import Worked, notebook
-from metrion.web.schemas import FitView, schema_of
+from metrion.web.current import notebook
 
 blueprint = Blueprint("fits", __name__, url_prefix="/api/tables")
 
@@ -43,14 +44,16 @@ def fitting() -> list[FitView]:
     return [view for _, view in sorted(found, key=lambda one: one[0], reverse=True)]
 
 
-def _quantities(session: Session, sheet: Sheet) -> list[tuple[Worked, Measurement]]:
+def _quantities(session: Session, sheet: Sheet) -> list[tuple[EvaluatedSheet, Measurement]]:
     with suppress(Damaged), contained():
-        worked = notebook().worked(session, sheet)
+        worked = notebook().evaluated(session, sheet)
         return [(worked, one) for one in worked.whole.logbook.measurements]
     return []
 
 
-def _fit(table: ReadingsTable, worked: Worked, quantity: Measurement) -> tuple[Fit, FitView]:
+def _fit(
+    table: ReadingsTable, worked: EvaluatedSheet, quantity: Measurement
+) -> tuple[Fit, FitView]:
     found = fit(table, quantity)
     view = FitView(
         sheet=worked.id,

@@ -6,8 +6,8 @@ from pathlib import Path
 
 from flask import Blueprint, Response, send_from_directory
 
+from metrion.web.problems import refuse
 from metrion.web.sessions import begin_session, own_session
-from metrion.web.speaking import refuse
 
 blueprint = Blueprint("front_end", __name__)
 

@@ -20,7 +20,9 @@ from threading import BoundedSemaphore, Lock
 from flask import Blueprint, Flask, current_app, redirect, render_template, request
 from werkzeug.wrappers import Response
 
+from metrion.views.locale import speaker
 from metrion.web import door
+from metrion.web.problems import refuse
 from metrion.web.sessions import (
     begin_session,
     end_session,
@@ -28,7 +30,6 @@ from metrion.web.sessions import (
     own_session,
     sessions,
 )
-from metrion.web.speaking import refuse, speaker
 
 SHORTEST = 8
 """Characters of a pass phrase."""

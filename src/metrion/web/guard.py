@@ -15,8 +15,8 @@ from ipaddress import ip_address
 import ifaddr
 from flask import Flask, Response, request
 
+from metrion.web.problems import refuse
 from metrion.web.sessions import marked_as_from
-from metrion.web.speaking import refuse
 
 PORT = re.compile(r":[0-9]+$")
 _ELSEWHERE = frozenset({"cross-site", "same-site"})

@@ -15,10 +15,11 @@ from metrion.core.json import Record
 from metrion.core.scales import Pattern, VernierScale
 from metrion.core.traits import LengthUnit
 from metrion.formats.logbook import read_drawn_instrument
+from metrion.notebook.patches import EntryPatch
 from metrion.store.records import Kept
-from metrion.web.bodies import Blueprint
-from metrion.web.present import answer_view, instrument_view, slide_view
-from metrion.web.schemas import (
+from metrion.views.locale import say, shown, speaker
+from metrion.views.present import answer_view, instrument_view, slide_view
+from metrion.views.schemas import (
     AnswerView,
     DescriptionView,
     DraftIndicationView,
@@ -31,9 +32,8 @@ from metrion.web.schemas import (
     schema_of,
     widened,
 )
-from metrion.web.schemas.declared import Told
+from metrion.web.bodies import Blueprint
 from metrion.web.shelf import SHELF
-from metrion.web.speaking import say, shown, speaker
 
 blueprint = Blueprint("instruments", __name__, url_prefix="/api/instruments")
 
@@ -68,7 +68,7 @@ def shelf() -> list[PatternView]:
 @blueprint.post("/describe")
 @blueprint.arguments(InstrumentFields)
 @blueprint.response(200, schema_of(DescriptionView))
-def describe(told: Told) -> DescriptionView:
+def describe(told: EntryPatch) -> DescriptionView:
     """A description worked out without keeping it. 422 with its faults.
 
     A useless fine scale is no fault here: it is drawn, and said to be useless.

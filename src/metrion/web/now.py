@@ -3,9 +3,9 @@
 from __future__ import annotations
 
 from metrion.store.models import Sheet
+from metrion.views.schemas import NowView, WindowView, schema_of
 from metrion.web.bodies import Blueprint
-from metrion.web.notebook import notebook
-from metrion.web.schemas import NowView, WindowView, schema_of
+from metrion.web.current import notebook
 from metrion.web.sessions import (
     SAME_ORIGIN,
     begin_session,

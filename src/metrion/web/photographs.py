@@ -6,48 +6,36 @@ then left; what is asked is the very picture that would be kept.
 
 from __future__ import annotations
 
-from dataclasses import dataclass, replace
-from datetime import UTC, datetime
+from dataclasses import replace
 
 import numpy as np
 from flask import Response, request
-from sqlalchemy.orm import Session
 
-from metrion.core.declared import fields_of
 from metrion.core.instruments.appearance import Growth
-from metrion.core.json import Json, Record, text_in
-from metrion.core.photo.answer import Answer
-from metrion.core.photo.said import Said, said
-from metrion.core.quantity.measurements import Measurement
-from metrion.core.quantity.observations import INDICATIONS, Observation
-from metrion.core.quantity.photographs import Photograph
+from metrion.core.photo.said import Said
 from metrion.formats.asked_pictures import Shown, answer_of, edge_in, shown_in
-from metrion.formats.pictures import Evidence
-from metrion.store import NotHere, Stale
-from metrion.store.commands import Change, Step
-from metrion.store.models import Sheet
-from metrion.store.pictures import (
-    MOST_PHOTOGRAPHS,
-    PHOTOGRAPHS,
-    find_picture,
-    photographs_in,
+from metrion.notebook.evidence import (
+    PhotographedLook,
+    keep_photograph,
+    kept_photograph,
+    look_of,
+    remove_photograph,
 )
-from metrion.store.records import OBSERVATIONS, Kept
-from metrion.store.sheets import find_entry, find_sheet
-from metrion.web.bodies import Blueprint
-from metrion.web.clients import still_wanted
-from metrion.web.entries import seen_version
-from metrion.web.notebook import Worked, notebook
-from metrion.web.present import change_view
-from metrion.web.present.photographs import says_view
-from metrion.web.schemas import (
+from metrion.store import NotHere
+from metrion.store.pictures import find_picture
+from metrion.store.sheets import find_sheet
+from metrion.views.present.photographs import says_view
+from metrion.views.schemas import (
     EdgeView,
     PhotographAskedView,
     PhotographSaysView,
     SheetChangeView,
     schema_of,
 )
-from metrion.web.speaking import refuse
+from metrion.web.bodies import Blueprint, seen_version
+from metrion.web.clients import still_wanted
+from metrion.web.current import notebook, shown_change
+from metrion.web.idempotency import asked as asked_once
 
 blueprint = Blueprint("photographs", __name__, url_prefix="/api/sheets/<sheet>")
 
@@ -66,55 +54,16 @@ def propose_edge(sheet: str, instrument: str) -> EdgeView:
     raise NotHere("instrument", instrument)
 
 
-@dataclass(frozen=True)
-class _Shown:
-    """A look of a reading that a photograph shows."""
-
-    measurement: Measurement
-    observation: Observation
-    look: str
-
-    @property
-    def at(self) -> int:
-        """Which of the looks."""
-        return INDICATIONS[self.observation.sort].index(self.look)
-
-    def said(self, answer: Answer) -> Said:
-        """What a picture says to who has read the look."""
-        tool, own = self.measurement.instrument, self.observation.indications[self.at]
-        return said(answer, own, tool.scale, estimates=self.measurement.convention.estimate)
-
-    def view(self, found: Said) -> PhotographSaysView:
-        """The same for the page."""
-        tool, answer = self.measurement.instrument, found.answer
-        return says_view(found, answer.laid, tool, self.observation, self.look)
+def _view(look: PhotographedLook, found: Said) -> PhotographSaysView:
+    return says_view(found, found.answer.laid, look.instrument, look.observation, look.look)
 
 
-def _shown(worked: Worked, reading: str, look: str | None = None) -> _Shown:
-    """The look that is asked about, or the first.
-
-    404 for a reading that is not here; 422 if it has no such look.
-    """
-    kept = next((one for one in worked.entries[OBSERVATIONS] if one.id == reading), None)
-    if kept is None or kept.measurement is None:
-        raise NotHere("reading", reading)
-    own = [one for one in worked.entries[OBSERVATIONS] if one.measurement == kept.measurement]
-    measurement = worked.quantity(kept.measurement)
-    observation = measurement.observations[own.index(kept)]
-    if not measurement.instrument.scale.has_fine_scale:
-        refuse(422, "photograph-no-fine-scale")
-    looks = INDICATIONS[observation.sort]
-    if look is not None and look not in looks:
-        refuse(422, "photograph-no-look")
-    return _Shown(measurement, observation, looks[0] if look is None else look)
-
-
-def _asked(asked: PhotographAskedView, shown: _Shown) -> Shown:
+def _shown(asked: PhotographAskedView, look: PhotographedLook) -> Shown:
     """What the picture that is sent shows of a look."""
     ends = np.array([[asked.x1, asked.y1], [asked.x2, asked.y2]])
     upward = asked.thimble is Growth.UP
-    tool = shown.measurement.instrument
-    return shown_in(request.get_data(), tool, ends, upward=upward, wanted=still_wanted())
+    content, tool = request.get_data(), look.instrument
+    return shown_in(content, tool, ends, upward=upward, wanted=still_wanted())
 
 
 @blueprint.post("/readings/<reading>/photograph")
@@ -125,15 +74,15 @@ def ask(asked: PhotographAskedView, sheet: str, reading: str) -> PhotographSaysV
 
     The drawing that lies over it is in pixels of the picture as it was sent.
     """
-    shown = _shown(notebook().sheet(sheet), reading, asked.look)
-    asked_of = _asked(asked, shown)
-    found, told = asked_of.evidence, shown.said(asked_of.answer)
+    look = look_of(notebook().sheet(sheet), reading, asked.look)
+    shown = _shown(asked, look)
+    found, told = shown.evidence, look.said(shown.answer)
     laid = told.answer.laid
     if laid:
         told = replace(
             told, answer=replace(told.answer, laid=laid.within(found.corner, found.scale))
         )
-    return shown.view(told)
+    return _view(look, told)
 
 
 @blueprint.post("/readings/<reading>/photographs")
@@ -145,54 +94,14 @@ def keep(asked: PhotographAskedView, sheet: str, reading: str) -> SheetChangeVie
 
     412 if the reading was changed meanwhile; 422 if the sheet has too many.
     """
-    version, seen = seen_version(), _shown(notebook().sheet(sheet), reading, asked.look)
+    version, look = seen_version(), look_of(notebook().sheet(sheet), reading, asked.look)
     # Read before the sheet's turn is taken: it takes as long as many changes.
-    asked_of = _asked(asked, seen)
-    found = asked_of.evidence
-
-    def plan(session: Session, entry: Sheet) -> Step:
-        worked = notebook().worked(session, entry)
-        before = find_entry(session, entry, OBSERVATIONS, reading, version)
-        shown = _shown(worked, reading, asked.look)
-        if shown.measurement.instrument != seen.measurement.instrument:
-            raise Stale
-        _room(worked.whole.document, shown.observation, found)
-        record = _record(asked, found, shown, shown.said(asked_of.answer))
-        after = _with(before, [*_records(before), record])
-        pictures = (found.strip, found.whole)
-        return Step("add-photograph", [Change(OBSERVATIONS, before, after)], pictures=pictures)
-
-    return change_view(notebook().apply(sheet, plan))
-
-
-def _room(document: Record, observation: Observation, found: Evidence) -> None:
-    """Whether there is room for one more. Raises `Problem`."""
-    if any(one.strip == found.strip.name for one in observation.noted.photographs):
-        refuse(422, "photograph-here")
-    if len([*photographs_in(document)]) >= MOST_PHOTOGRAPHS:
-        refuse(422, "photograph-too-many", most=MOST_PHOTOGRAPHS)
-
-
-def _record(asked: PhotographAskedView, found: Evidence, shown: _Shown, told: Said) -> Record:
-    screw = shown.measurement.instrument.traits.turns
-    kept = replace(
-        told.noted, strip=found.strip.name, whole=found.whole.name,
-        edge=" ".join(f"{one:.1f}" for one in found.edge.ravel()),
-        thimble=str(asked.thimble) if screw else "", look=asked.look,
-        at=datetime.now(UTC).isoformat(timespec="seconds"),
-    )  # fmt: skip
-    named = {one.name: getattr(kept, one.name) for one in fields_of(Photograph)}
-    return {name: str(value) for name, value in named.items() if value}
-
-
-def _records(entry: Kept) -> list[Json]:
-    found = entry.record.get(PHOTOGRAPHS)
-    return found if isinstance(found, list) else []
-
-
-def _with(entry: Kept, photographs: list[Json]) -> Kept:
-    others = {name: value for name, value in entry.record.items() if name != PHOTOGRAPHS}
-    return replace(entry, record={**others, PHOTOGRAPHS: photographs} if photographs else others)
+    shown, once = _shown(asked, look), asked_once()
+    return shown_change(
+        keep_photograph(
+            notebook(), sheet, reading, version, look, shown, Growth(asked.thimble), once
+        )
+    )
 
 
 @blueprint.get("/readings/<reading>/photographs/<strip>")
@@ -202,18 +111,11 @@ def ask_again(sheet: str, reading: str, strip: str) -> PhotographSaysView:
 
     The drawing that lies over it is in pixels of the strip. 404 if it, or its picture, is not here.
     """
-    with notebook().store.reading() as session:
-        entry = find_sheet(session, sheet)
-        worked, content = notebook().worked(session, entry), find_picture(session, entry, strip)
-    observation = _shown(worked, reading).observation
-    photograph = next((one for one in observation.noted.photographs if one.strip == strip), None)
-    if photograph is None:
-        raise NotHere("picture", strip)
+    look, photograph, content = kept_photograph(notebook(), sheet, reading, strip)
     edge = np.array(photograph.ends or [0.0] * 4).reshape(2, 2)
-    shown = _shown(worked, reading, photograph.look)
-    upward, tool = photograph.thimble != Growth.DOWN, shown.measurement.instrument
-    answer = answer_of(content, tool, edge, upward=upward, wanted=still_wanted())
-    return shown.view(shown.said(answer))
+    upward = photograph.thimble != Growth.DOWN
+    answer = answer_of(content, look.instrument, edge, upward=upward, wanted=still_wanted())
+    return _view(look, look.said(answer))
 
 
 @blueprint.delete("/readings/<reading>/photographs/<strip>")
@@ -221,20 +123,7 @@ def ask_again(sheet: str, reading: str, strip: str) -> PhotographSaysView:
 @blueprint.response(200, schema_of(SheetChangeView))
 def take_away(sheet: str, reading: str, strip: str) -> SheetChangeView:
     """Take a photograph away from its reading; undo brings it back. 404 if it is not here."""
-    version = seen_version()
-
-    def plan(session: Session, entry: Sheet) -> Step:
-        before = find_entry(session, entry, OBSERVATIONS, reading, version)
-        left = [
-            one
-            for one in _records(before)
-            if not (isinstance(one, dict) and text_in(one, "strip") == strip)
-        ]
-        if len(left) == len(_records(before)):
-            raise NotHere("picture", strip)
-        return Step("remove-photograph", [Change(OBSERVATIONS, before, _with(before, left))])
-
-    return change_view(notebook().apply(sheet, plan))
+    return shown_change(remove_photograph(notebook(), sheet, reading, seen_version(), strip))
 
 
 @blueprint.get("/pictures/<name>")

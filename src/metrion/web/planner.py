@@ -14,12 +14,13 @@ from metrion.core.uncertainty.planning import Plan, Wish, plans
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_own_convention, read_drawn_instrument
 from metrion.store.tools import all_tools
+from metrion.views.locale import say, shown, speaker
+from metrion.views.present.charts import plan_chart_view
+from metrion.views.schemas import PlanChartView, PlanView, WishView, schema_of
 from metrion.web.bodies import Blueprint
-from metrion.web.notebook import notebook
-from metrion.web.present.charts import plan_chart_view
-from metrion.web.schemas import PlanChartView, PlanView, WishView, schema_of
+from metrion.web.current import notebook
+from metrion.web.problems import refuse
 from metrion.web.shelf import SHELF
-from metrion.web.speaking import refuse, say, shown, speaker
 
 blueprint = Blueprint("planner", __name__, url_prefix="/api/planner")
 
@@ -57,7 +58,7 @@ def _wish(body: WishView) -> Wish:
 
 
 def _convention(key: str) -> Convention:
-    own = notebook().own_conventions()
+    own = notebook().settings().own_conventions
     if key in own:
         return parse_own_convention(own[key], kept=True)
     if key not in BUILT_IN:

@@ -22,10 +22,9 @@ from metrion.store.attempts import (
     keep_first,
     seconds_since,
 )
-from metrion.web.bodies import Blueprint
-from metrion.web.notebook import notebook
-from metrion.web.present.practice import diagnosis_view, exercise_view, shown_view, skill_views
-from metrion.web.schemas import (
+from metrion.views.locale import say
+from metrion.views.present.practice import diagnosis_view, exercise_view, shown_view, skill_views
+from metrion.views.schemas import (
     AttemptView,
     DiagnosisView,
     ExerciseView,
@@ -36,7 +35,9 @@ from metrion.web.schemas import (
     WhichView,
     schema_of,
 )
-from metrion.web.speaking import refuse, say
+from metrion.web.bodies import Blueprint
+from metrion.web.current import notebook
+from metrion.web.problems import refuse
 
 blueprint = Blueprint("practice", __name__, url_prefix="/api/practice")
 

@@ -6,15 +6,15 @@ from metrion.core.logbook import Logbook
 from metrion.core.quantity.measurements import reduce_measurement
 from metrion.core.uncertainty.conventions import BUILT_IN, Convention
 from metrion.core.uncertainty.described import said_by
+from metrion.notebook.damage import contained
 from metrion.report import working
+from metrion.views.locale import say, shown, speaker
+from metrion.views.present import whole_quantity
+from metrion.views.present.instruments import steps_view
+from metrion.views.schemas import QuantityView, SaidView, StepView, schema_of
 from metrion.voice.conventions import convention_name
 from metrion.web.bodies import Blueprint
-from metrion.web.damage import contained
-from metrion.web.notebook import notebook
-from metrion.web.present import whole_quantity
-from metrion.web.present.instruments import steps_view
-from metrion.web.schemas import QuantityView, SaidView, StepView, schema_of
-from metrion.web.speaking import say, shown, speaker
+from metrion.web.current import notebook
 
 blueprint = Blueprint(
     "quantities", __name__, url_prefix="/api/sheets/<sheet>/quantities/<path:key>"

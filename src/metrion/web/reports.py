@@ -15,6 +15,9 @@ from metrion.formats.handed_in import handed_in
 from metrion.formats.ods import ods_file
 from metrion.formats.table import observation_table, table_to_read
 from metrion.formats.workbook import workbook, xlsx_file
+from metrion.notebook import EvaluatedSheet
+from metrion.notebook.damage import contained
+from metrion.notebook.evaluated import quantity_in
 from metrion.report.blocks import Report
 from metrion.report.render import (
     html_page,
@@ -25,15 +28,17 @@ from metrion.report.render import (
 )
 from metrion.store.pictures import find_pictures
 from metrion.store.sheets import find_sheet
+from metrion.views.locale import speaker
+from metrion.views.schemas import WantedView, schema_of
 from metrion.web.bodies import Blueprint
-from metrion.web.damage import contained
-from metrion.web.notebook import Worked, notebook, quantity_in
-from metrion.web.schemas import WantedView, schema_of
+from metrion.web.current import notebook
 
 blueprint = Blueprint("reports", __name__, url_prefix="/api/sheets/<sheet>")
 
 
-def _report(sheet: str, wanted: WantedView, *, carries: bool = False) -> tuple[Report, Worked]:
+def _report(
+    sheet: str, wanted: WantedView, *, carries: bool = False
+) -> tuple[Report, EvaluatedSheet]:
     """The report, and the sheet worked out. 404 for a sheet or quantity that is not here.
 
     Args:
@@ -41,16 +46,15 @@ def _report(sheet: str, wanted: WantedView, *, carries: bool = False) -> tuple[R
     """
     with notebook().store.reading() as session:
         found = find_sheet(session, sheet)
-        worked = notebook().worked(session, found)
+        worked = notebook().evaluated(session, found)
         document = worked.whole.document
         needed = carries or wanted.photographs
         pictures = find_pictures(session, found, document) if needed else {}
     if wanted.quantity is not None:
         worked.quantity(wanted.quantity)
     date = datetime.now(UTC).date().isoformat()
-    speaker = notebook().speaker()
     report = handed_in(
-        worked.results, document, speaker,
+        worked.results, document, speaker(),
         date=date, quantity=wanted.quantity, length=wanted.length,
         pictures=pictures, shown=wanted.photographs,
     )  # fmt: skip
@@ -140,7 +144,7 @@ def table(wanted: WantedView, sheet: str) -> Response:
 def table_for_people(wanted: WantedView, sheet: str) -> Response:
     """Every observation as CSV in the words and numbers of who reads; not made to come in again."""
     worked = notebook().sheet(sheet)
-    content = table_to_read(_chosen(worked.results.logbook, wanted.quantity), notebook().speaker())
+    content = table_to_read(_chosen(worked.results.logbook, wanted.quantity), speaker())
     return _saved(content, "text/csv", f"{file_name(worked.title)}-to-read.csv")
 
 
@@ -170,6 +174,5 @@ def _spreadsheet(
     sheet: str, wanted: WantedView, write: Callable[[Workbook], bytes], kind: str, ending: str
 ) -> Response:
     report, worked = _report(sheet, wanted)
-    speaker, quantity = notebook().speaker(), wanted.quantity
-    book = workbook(worked.results, speaker, facts=report.facts, quantity=quantity)
+    book = workbook(worked.results, speaker(), facts=report.facts, quantity=wanted.quantity)
     return _saved(write(book), kind, f"{file_name(worked.title)}.{ending}")

@@ -5,26 +5,29 @@ from __future__ import annotations
 from collections.abc import Iterator
 from dataclasses import replace
 from datetime import UTC, datetime
+from typing import cast
 
-from flask import Response, request
+from flask import Response, current_app, request
 from sqlalchemy.orm import Session
 
 from metrion.core.json import Record
 from metrion.demo import EXAMPLE, demo_file
 from metrion.formats.archive import file_name, write_archive
 from metrion.formats.strict_json import read_json
+from metrion.notebook.entries import own_convention
+from metrion.notebook.evaluation import Memo
+from metrion.notebook.notebook import CurrentSheet, state_of
 from metrion.store import Damaged, Stale
-from metrion.store.commands import Change, redoing, undoing
-from metrion.store.documents import entries, filed, logbook_file, sheet_text
+from metrion.store.commands import Change
+from metrion.store.documents import filed, kept_entries, logbook_file, sheet_text
+from metrion.store.entries import SheetEntries
 from metrion.store.models import Sheet
-from metrion.store.records import HEAD, add_rows, head_of
+from metrion.store.once import once
+from metrion.store.records import HEAD, add_rows
 from metrion.store.sheets import add_sheet, all_sheets, find_sheet, take_in
-from metrion.web.bodies import Blueprint
-from metrion.web.entries import own_convention, seen_version
-from metrion.web.notebook import notebook, state_of
-from metrion.web.once import once
-from metrion.web.present import change_view, sheet_summary, sheet_view
-from metrion.web.schemas import (
+from metrion.views.locale import say, speaker
+from metrion.views.present import sheet_summary, sheet_view
+from metrion.views.schemas import (
     NewSheetView,
     SheetChangeView,
     SheetHeadView,
@@ -36,8 +39,12 @@ from metrion.web.schemas import (
     schema_of,
     widened,
 )
-from metrion.web.settings import settings
-from metrion.web.speaking import say, speaker
+from metrion.voice import Speaker
+from metrion.web.bodies import Blueprint, seen_version
+from metrion.web.current import notebook, shown_change
+from metrion.web.idempotency import asked
+
+_LISTED = 16_384
 
 blueprint = Blueprint("sheets", __name__, url_prefix="/api/sheets")
 
@@ -61,14 +68,21 @@ def listing() -> SheetListView:
 def _listed(session: Session, sheet: Sheet) -> SheetSummaryView:
     """A sheet with its results; or with its damage, so that all others are there."""
     try:
-        return notebook().summaries.get(
-            (*state_of(sheet), speaker()), lambda: sheet_summary(notebook().worked(session, sheet))
+        return _summaries().get(
+            (*state_of(sheet), speaker()),
+            lambda: sheet_summary(notebook().evaluated(session, sheet)),
         )
     except Damaged as damage:
         told = say(damage.reason)
         return widened(
             SheetSummaryView, _head(sheet), results=[], derived=[], instruments=[], damage=told
         )
+
+
+def _summaries() -> Memo[tuple[str, int, Speaker], SheetSummaryView]:
+    """What is listed of each sheet: small, so that all of a long notebook are remembered."""
+    found = current_app.extensions.setdefault("summaries", Memo(_LISTED))
+    return cast("Memo[tuple[str, int, Speaker], SheetSummaryView]", found)
 
 
 def _head(sheet: Sheet) -> SheetHeadView:
@@ -81,16 +95,17 @@ def _head(sheet: Sheet) -> SheetHeadView:
 def create_sheet(body: NewSheetView) -> SheetView:
     """A new, empty sheet. 409 if its id is taken."""
     with notebook().store.writing() as session:
-        key = once(session, lambda: _new_sheet(session, body))
+        key = once(session, asked(), lambda: _new_sheet(session, body))
     return sheet_view(notebook().sheet(str(key)))
 
 
 def _new_sheet(session: Session, body: NewSheetView) -> str:
     """A sheet for which the convention of the notebook holds."""
     sheet = add_sheet(session, body.title, body.id)
-    head: Record = {"convention": settings()["convention"]}
+    settings = notebook().settings()
+    head: Record = {"convention": settings.chosen["convention"]}
     sheet.extra = head
-    own = own_convention(session, sheet, head)
+    own = own_convention(kept_entries(session, sheet), settings, head)
     add_rows(session, sheet.id, [(one.section, one.after) for one in own if one.after])
     return sheet.id
 
@@ -100,7 +115,7 @@ def _new_sheet(session: Session, body: NewSheetView) -> str:
 def add_example() -> SheetView:
     """A finished sheet to look at."""
     with notebook().store.writing() as session:
-        key = once(session, lambda: take_in(session, read_json(demo_file(EXAMPLE))).id)
+        key = once(session, asked(), lambda: take_in(session, read_json(demo_file(EXAMPLE))).id)
     return sheet_view(notebook().sheet(str(key)))
 
 
@@ -120,25 +135,26 @@ def rename_sheet(body: Record, key: str) -> SheetView:
 
     seen = seen_version() if "If-Match" in request.headers else None
 
-    def build(session: Session, sheet: Sheet) -> list[Change]:
-        if seen not in (None, sheet.version):
+    def build(found: CurrentSheet) -> list[Change]:
+        if seen not in (None, found.row.version):
             raise Stale
-        before = head_of(sheet)
+        [before] = found.entries[HEAD]
         record = {n: v for n, v in {**before.record, **body}.items() if v != "" or n == "title"}
         changes = [Change(HEAD, before, replace(before, record=record))]
         if "convention" in body:
-            changes += [*own_convention(session, sheet, body), *_following(session, sheet)]
+            changes += own_convention(found.entries, found.settings, body)
+            changes += _following(found.entries)
         return changes
 
     title = "change-convention" if "convention" in body else "change-head"
     title = "rename" if "title" in body else title
-    return sheet_view(notebook().change(key, title, build).after)
+    return sheet_view(notebook().change(key, title, build, asked()).after)
 
 
-def _following(session: Session, sheet: Sheet) -> Iterator[Change]:
+def _following(entries: SheetEntries) -> Iterator[Change]:
     """Everything that names a convention of its own names none any more."""
     for section in ("measurements", "derived"):
-        for entry in entries(session, sheet, section):
+        for entry in entries[section]:
             if "convention" in entry.record:
                 record = {n: v for n, v in entry.record.items() if n != "convention"}
                 yield Change(section, entry, replace(entry, record=record))
@@ -165,14 +181,14 @@ def restore_sheet(key: str) -> SheetView:
 @blueprint.response(200, schema_of(SheetChangeView))
 def undo_last(key: str) -> SheetChangeView:
     """Take the last change back. 409 if there is none."""
-    return change_view(notebook().apply(key, undoing))
+    return shown_change(notebook().undo(key, asked()))
 
 
 @blueprint.post("/<key>/redo")
 @blueprint.response(200, schema_of(SheetChangeView))
 def redo_last(key: str) -> SheetChangeView:
     """Make the change again that was taken back last. 409 if there is none."""
-    return change_view(notebook().apply(key, redoing))
+    return shown_change(notebook().redo(key, asked()))
 
 
 @blueprint.get("/<key>/logbook")

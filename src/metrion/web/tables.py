@@ -8,7 +8,6 @@ from dataclasses import dataclass
 from datetime import UTC, datetime
 
 from flask import request
-from sqlalchemy.orm import Session
 
 from metrion.core.desk.said.judging import Told
 from metrion.core.quantity.measurements import Measurement
@@ -28,15 +27,12 @@ from metrion.formats.readings_table import (
     readings_of,
     roles,
 )
+from metrion.notebook.notebook import CurrentSheet
 from metrion.store.commands import Change
-from metrion.store.models import Sheet
 from metrion.store.records import OBSERVATIONS
-from metrion.store.sheets import find_entry, new_observations
-from metrion.web.bodies import Blueprint
-from metrion.web.notebook import notebook
-from metrion.web.present import change_view
-from metrion.web.present.faults import faults_view
-from metrion.web.schemas import (
+from metrion.views.locale import shown
+from metrion.views.present.faults import faults_view
+from metrion.views.schemas import (
     ColumnAskedView,
     ColumnsView,
     SheetChangeView,
@@ -44,7 +40,9 @@ from metrion.web.schemas import (
     TableView,
     schema_of,
 )
-from metrion.web.speaking import shown
+from metrion.web.bodies import Blueprint
+from metrion.web.current import notebook, shown_change
+from metrion.web.idempotency import asked
 
 blueprint = Blueprint(
     "tables", __name__, url_prefix="/api/sheets/<sheet>/quantities/<path:key>/table"
@@ -140,10 +138,10 @@ def take_table(given: ColumnsView, sheet: str, key: str) -> SheetChangeView:
         raise Refused(read.faults)
     at = datetime.now(UTC).isoformat(timespec="seconds")
 
-    def build(session: Session, entry: Sheet) -> list[Change]:
-        find_entry(session, entry, "measurements", key)
+    def build(current: CurrentSheet) -> list[Change]:
+        current.entries.find("measurements", key)
         records = ({**reading.record, "at": at} for reading in read.readings)
-        added = new_observations(session, entry, records, key)
+        added = current.entries.new_observations(records, key)
         return [Change(OBSERVATIONS, None, one) for one in added]
 
-    return change_view(notebook().change(sheet, "take-table", build))
+    return shown_change(notebook().change(sheet, "take-table", build, asked()))

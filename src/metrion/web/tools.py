@@ -9,18 +9,18 @@ from flask.views import MethodView
 
 from metrion.core.instruments.numbered import numbered
 from metrion.formats.logbook import read_drawn_instrument
+from metrion.notebook.damage import contained
+from metrion.notebook.patches import EntryPatch
 from metrion.store import Damaged
 from metrion.store.models import ToolRow
+from metrion.store.once import once
 from metrion.store.records import Kept
 from metrion.store.tools import add_tool, all_tools, amend_tool, find_tool
-from metrion.web.bodies import Blueprint
-from metrion.web.damage import contained
-from metrion.web.entries import seen_version
-from metrion.web.notebook import notebook
-from metrion.web.once import once
-from metrion.web.present import instrument_view
-from metrion.web.schemas import InstrumentFields, NewTool, ToolView, schema_of, widened
-from metrion.web.schemas.declared import Told
+from metrion.views.present import instrument_view
+from metrion.views.schemas import InstrumentFields, NewTool, ToolView, schema_of, widened
+from metrion.web.bodies import Blueprint, seen_version
+from metrion.web.current import notebook
+from metrion.web.idempotency import asked
 
 blueprint = Blueprint("tools", __name__, url_prefix="/api/tools")
 
@@ -49,10 +49,10 @@ def list_tools() -> list[ToolView]:
 @blueprint.post("")
 @blueprint.arguments(NewTool)
 @blueprint.response(201, schema_of(ToolView))
-def keep_tool(told: Told) -> ToolView:
+def keep_tool(told: EntryPatch) -> ToolView:
     """Keep a new tool. 409 if its id is taken; 422 if its numbers make no scale."""
     with notebook().store.writing() as session:
-        key = once(session, lambda: add_tool(session, told.given, told.id).id)
+        key = once(session, asked(), lambda: add_tool(session, told.given, told.id).id)
         return _view(find_tool(session, str(key)))
 
 
@@ -63,7 +63,7 @@ class ToolResource(MethodView):
     @blueprint.versioned
     @blueprint.arguments(InstrumentFields)
     @blueprint.response(200, schema_of(ToolView))
-    def patch(self, told: Told, key: str) -> ToolView:
+    def patch(self, told: EntryPatch, key: str) -> ToolView:
         """Describe it anew; sheets keep the description they were begun with. 412 if stale."""
         with notebook().store.writing() as session:
             row = find_tool(session, key, seen_version())

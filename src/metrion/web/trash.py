@@ -3,9 +3,9 @@
 from __future__ import annotations
 
 from metrion.store.sheets import all_sheets
+from metrion.views.schemas import SheetListView, schema_of
 from metrion.web.bodies import Blueprint
-from metrion.web.notebook import notebook
-from metrion.web.schemas import SheetListView, schema_of
+from metrion.web.current import notebook
 from metrion.web.sheets import listing
 
 blueprint = Blueprint("trash", __name__, url_prefix="/api/trash")

@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
+from metrion.views.locale import speaker
+from metrion.views.schemas import VoiceView, schema_of
 from metrion.voice import DEFAULT, catalogue, languages
 from metrion.web.bodies import Blueprint
-from metrion.web.schemas import VoiceView, schema_of
-from metrion.web.speaking import speaker
 
 blueprint = Blueprint("voice", __name__, url_prefix="/api/voice")
 

@@ -6,8 +6,8 @@ from collections.abc import Callable
 
 from metrion.core.traits import Kind
 from metrion.core.words import CARE, CONCEPTS
-from metrion.web.bodies import Blueprint
-from metrion.web.schemas import (
+from metrion.views.locale import speaker
+from metrion.views.schemas import (
     CareView,
     ConceptView,
     FaceView,
@@ -16,7 +16,7 @@ from metrion.web.schemas import (
     WordsView,
     schema_of,
 )
-from metrion.web.speaking import speaker
+from metrion.web.bodies import Blueprint
 
 blueprint = Blueprint("words", __name__, url_prefix="/api/words")
 
