@@ -34,6 +34,7 @@ def serve_folder(
     """
     from metrion.store import Store
     from metrion.store.backups import DailyBackups
+    from metrion.store.pruning import upkeep
     from metrion.web import create_app
     from metrion.web.gate import Gate
     from metrion.web.guard import host_for_others, names_of
@@ -48,7 +49,7 @@ def serve_folder(
     store = Store(folder)
     for before, after in store.renamed:
         click.echo(say("cli-renamed", before=Name(before), after=Name(after)))
-    backups = DailyBackups(store.back_up, _backup_failed)
+    backups = DailyBackups(lambda: upkeep(store), _backup_failed)
     app = create_app(store, names_of(address, [host, *names]), gate)
     # What is worked out are many small records that do not refer back: to look for such so often
     # as is usual takes a fifth of the time of a large sheet.

@@ -153,11 +153,9 @@ class Notebook:
             )
         with self.store.writing() as session:
             sheet = find_sheet(session, key)
-            if sheet.version != seen or (asked and was_done(session, asked)):
+            if sheet.version != seen or (asked and not keep(session, asked)):
                 return None
-            if asked:
-                keep(session, asked)
-            write(session, sheet, step)
+            write(session, sheet, step, undone=before is None or before.redo is not None)
             new = step.command is None
             undo, redo = (step.title, None) if new else undoable(session, sheet)
             after = evaluated(sheet, whole, results, undo, redo)

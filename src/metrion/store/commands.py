@@ -6,7 +6,7 @@ from collections.abc import Collection, Sequence
 from dataclasses import dataclass, replace
 from datetime import UTC, datetime
 
-from sqlalchemy import insert, select, update
+from sqlalchemy import delete, insert, select
 from sqlalchemy.orm import Session
 
 from metrion.core.json import Record, records_in, text_in
@@ -112,9 +112,13 @@ def stepped(entries: SheetEntries, step: Step, before: Whole | None = None) -> W
     return Whole(found, document, _checked(document, new, earlier))
 
 
-def write(session: Session, sheet: Sheet, step: Step) -> None:
-    """Keep a step, and the command it belongs to. What it comes to was seen before: `stepped`."""
-    _note(session, sheet, step)
+def write(session: Session, sheet: Sheet, step: Step, *, undone: bool = True) -> None:
+    """Keep a step, and the command it belongs to. What it comes to was seen before: `stepped`.
+
+    Args:
+        undone: whether there may be commands that were undone; a new one does away with them.
+    """
+    _note(session, sheet, step, undone)
     known = _rows(
         session, sheet, {(one.section, one.entry_id) for one in step.changes if one.before}
     )
@@ -150,13 +154,14 @@ def _next(before: Kept | None, after: Kept | None) -> Kept | None:
     return replace(after, version=before.version + 1) if before and after else after
 
 
-def _note(session: Session, sheet: Sheet, step: Step) -> None:
+def _note(session: Session, sheet: Sheet, step: Step, undone: bool) -> None:
     """Keep which command a step is of, with all that undo must know."""
     if step.command is not None:
         session.get_one(CommandRow, step.command).state = step.state
         return
-    undone = CommandRow.sheet_id == sheet.id, CommandRow.state == State.UNDONE
-    session.execute(update(CommandRow).where(*undone).values(state=State.DROPPED))
+    if undone:
+        of_sheet = CommandRow.sheet_id == sheet.id, CommandRow.state == State.UNDONE
+        session.execute(delete(CommandRow).where(*of_sheet))
     command = CommandRow(
         sheet_id=sheet.id, key=new_id(), title=step.title, at=datetime.now(UTC), state=step.state
     )

@@ -10,6 +10,7 @@ from collections.abc import Callable
 from dataclasses import dataclass
 from datetime import UTC, datetime
 
+from sqlalchemy.dialects.sqlite import insert
 from sqlalchemy.orm import Session
 
 from metrion.core.json import Json
@@ -45,12 +46,13 @@ def came_of(session: Session, asked: Asked) -> Json:
     return row.answer if row else None
 
 
-def keep(session: Session, asked: Asked, answer: Json = None) -> None:
-    """Note that a request was carried out, and what came of it."""
-    row = RequestRow(
+def keep(session: Session, asked: Asked, answer: Json = None) -> bool:
+    """Note that a request was carried out, and what came of it; False if that is noted already."""
+    row = insert(RequestRow).values(
         key=asked.key, fingerprint=asked.fingerprint, answer=answer, at=datetime.now(UTC)
     )
-    session.add(row)
+    kept = session.execute(row.on_conflict_do_nothing().returning(RequestRow.key))
+    return kept.first() is not None
 
 
 def once(session: Session, asked: Asked | None, do: Callable[[], Json]) -> Json:
