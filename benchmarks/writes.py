@@ -2,12 +2,14 @@
 large sheet opens.
 
 A real server, asked over HTTP, one request at a time. Prints ratios within this one run: the
-milliseconds belong to the machine and the hour.
+milliseconds belong to the machine and the hour. With the ``src`` of another checkout as argument,
+the processor time of a reading is measured there as well, in turn.
 """
 
 from __future__ import annotations
 
 import json
+import os
 import random
 import sys
 import time
@@ -82,7 +84,7 @@ class Asked:
 
     def recorded(self, sheet: str) -> tuple[float, int]:
         """Milliseconds and bytes of recording one reading, the middle of several."""
-        body = {"quantity": "m0", "typed": {"main": "6", "fine": "3"}}
+        body = {"quantity": "m0", "typed": {"main": "6", "fine": "3", "fine_as": "line"}}
         answers = [self(f"/sheets/{sheet}/readings", body) for _ in range(TIMES)]
         return median(took for _, took, _ in answers), answers[0][2]
 
@@ -92,8 +94,40 @@ def middle(act: Callable[[], float]) -> float:
     return median(act() for _ in range(5))
 
 
+def seconds_at_work(process: int) -> float:
+    """The processor time that a process has had."""
+    fields = Path(f"/proc/{process}/stat").read_text().rpartition(")")[2].split()
+    return (int(fields[11]) + int(fields[12])) / os.sysconf("SC_CLK_TCK")
+
+
+def processor_time(source: str) -> float:
+    """Milliseconds of processor time of a reading in a hundred quantities of a hundred."""
+    with TemporaryDirectory() as folder:
+        server = running(Path(folder), "serve", environment={"PYTHONPATH": source})
+        with server as address:
+            asked = Asked(address)
+            sheet = asked.sheet("Hundred", 100, 100)
+            asked.recorded(sheet)
+            begun = seconds_at_work(server.process.pid)
+            asked.recorded(sheet)
+            asked.recorded(sheet)
+            return 1000 * (seconds_at_work(server.process.pid) - begun) / (2 * TIMES)
+
+
+def compare(other: str) -> None:
+    """Print what a reading takes here and in another checkout."""
+    own = str(Path(__file__).parents[1] / "src")
+    pairs = [(processor_time(own), processor_time(other)) for _ in range(3)]
+    here, there = (median(one) for one in zip(*pairs, strict=True))
+    print(f"\nProcessor time of a reading: {here:.0f} ms, in the other checkout {there:.0f} ms: "
+          f"{here / there:.2f} of it.")  # fmt: skip
+
+
 def main() -> None:
     """Print the table."""
+    if len(sys.argv) > 1:
+        compare(sys.argv[1])
+        return
     with TemporaryDirectory() as folder, running(Path(folder), "serve") as address:
         asked = Asked(address)
         one, one_size = asked.recorded(asked.sheet("One", 1, 10))

@@ -99,12 +99,11 @@ def stepped(entries: SheetEntries, step: Step, before: Whole | None = None) -> W
     Raises:
         Refused: with every fault that the sheet would have.
     """
-    known = {section: {one.id: one for one in entries[section]} for section in _touched(step)}
     [head] = entries[HEAD]
     changed: dict[tuple[str, str], Kept | None] = {(HEAD, head.id): _next(head, head)}
     for one in step.changes:
         key = one.entry_id
-        changed[one.section, key] = _next(known[one.section].get(key), one.after)
+        changed[one.section, key] = _next(entries.by_id(one.section).get(key), one.after)
     found = entries.changed(changed)
     document = document_of(found, before)
     earlier = Earlier(before.document, before.logbook) if before else None
@@ -140,10 +139,6 @@ def write(session: Session, sheet: Sheet, step: Step, *, undone: bool = True) ->
     sheet.version += 1
     sheet.changed_at = datetime.now(UTC)
     session.flush()
-
-
-def _touched(step: Step) -> dict[str, None]:
-    return dict.fromkeys(one.section for one in step.changes)
 
 
 def _next(before: Kept | None, after: Kept | None) -> Kept | None:

@@ -19,7 +19,7 @@ from metrion.store.entries import SheetEntries
 from metrion.store.errors import Damaged, NotHere
 from metrion.store.models import EntryRow, Sheet
 from metrion.store.pictures import find_pictures
-from metrion.store.records import HEAD, OBSERVATIONS, SECTIONS, Kept, head_of, kept
+from metrion.store.records import HEAD, OBSERVATIONS, SECTIONS, head_of, kept
 
 
 @dataclass(frozen=True)
@@ -58,29 +58,19 @@ def document_of(kept: SheetEntries, before: Whole | None = None) -> Record:
     document: Record = {"format": FORMAT, "version": VERSION, "title": head.record["title"]}
     for section in IN_A_FILE:
         document[section] = [entry.record for entry in kept[section]]
-    measurements = _measurements(kept)
-    known = _measurements(before.entries) if before else {}
+    earlier = before.entries if before else SheetEntries({"measurements": [], OBSERVATIONS: []})
     made = _by_id(before.document, "measurements") if before else {}
     document["measurements"] = [
-        made[key]
-        if _same(measurements[key], known.get(key, []))
-        else {**entries[0].record, OBSERVATIONS: [one.record for one in entries[1:]]}
-        for key, entries in measurements.items()
+        made[one.id]
+        if one is earlier.by_id("measurements").get(one.id)
+        and kept.observations.get(one.id) is earlier.observations.get(one.id)
+        else {
+            **one.record,
+            OBSERVATIONS: [each.record for each in kept.observations.get(one.id, [])],
+        }
+        for one in kept["measurements"]
     ]
     return document | head.record
-
-
-def _measurements(kept: SheetEntries) -> dict[str, list[Kept]]:
-    """Each measurement with its observations behind it, by id."""
-    found = {entry.id: [entry] for entry in kept["measurements"]}
-    for entry in kept[OBSERVATIONS]:
-        if entry.measurement in found:
-            found[entry.measurement].append(entry)
-    return found
-
-
-def _same(now: list[Kept], before: list[Kept]) -> bool:
-    return len(now) == len(before) and all(a is b for a, b in zip(now, before, strict=True))
 
 
 def logbook_file(session: Session, sheet: Sheet, quantity: str | None = None) -> bytes:

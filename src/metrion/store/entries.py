@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Iterable, Mapping
+from functools import cached_property
 from uuid import uuid4
 
 from metrion.core.json import Record
@@ -35,16 +36,35 @@ class SheetEntries(dict[str, list[Kept]]):
             NotHere: if there is none.
             Stale: if ``version`` is given and is not the one it has.
         """
-        for entry in self[section]:
-            if entry.id == key:
-                if version not in (None, entry.version):
-                    raise Stale
-                return entry
-        raise NotHere(NAMES[section], key)
+        entry = self.by_id(section).get(key)
+        if entry is None:
+            raise NotHere(NAMES[section], key)
+        if version not in (None, entry.version):
+            raise Stale
+        return entry
 
     def has(self, section: str, key: str) -> bool:
         """Whether there is an entry with this id."""
-        return any(entry.id == key for entry in self[section])
+        return key in self.by_id(section)
+
+    def by_id(self, section: str) -> Mapping[str, Kept]:
+        """The entries of a section by their ids."""
+        found = self._by_id.get(section)
+        if found is None:
+            found = self._by_id[section] = {entry.id: entry for entry in self[section]}
+        return found
+
+    @cached_property
+    def _by_id(self) -> dict[str, dict[str, Kept]]:
+        return {}
+
+    @cached_property
+    def observations(self) -> dict[str, list[Kept]]:
+        """The observations of each measurement that has some; the same list while they stay."""
+        found: dict[str, list[Kept]] = {}
+        for entry in self[OBSERVATIONS]:
+            found.setdefault(entry.measurement or "", []).append(entry)
+        return found
 
     def next_position(self, section: str) -> int:
         """The position behind all entries of a section."""
@@ -82,14 +102,53 @@ class SheetEntries(dict[str, list[Kept]]):
             changed: by section and id; None for one that is gone.
         """
         found = SheetEntries(self)
-        by_id = {
-            section: {one.id: one for one in found[section]}
-            for section in dict.fromkeys(section for section, _ in changed)
-        }
+        sections: dict[str, dict[str, Kept | None]] = {}
         for (section, key), entry in changed.items():
-            by_id[section].pop(key, None)
-            if entry:
-                by_id[section][key] = entry
-        for section, entries in by_id.items():
-            found[section] = sorted(entries.values(), key=lambda entry: (entry.position, entry.id))
+            sections.setdefault(section, {})[key] = entry
+        for section, own in sections.items():
+            before = self.by_id(section)
+            found[section] = _with(self[section], before, own)
+            after = {**before, **own}
+            found._by_id[section] = {key: one for key, one in after.items() if one}
+            if section == OBSERVATIONS:
+                found.observations = self._regrouped(own)
         return found
+
+    def _regrouped(self, changed: Mapping[str, Kept | None]) -> dict[str, list[Kept]]:
+        """The observations of each measurement; those with changes in lists of their own."""
+        before = self.by_id(OBSERVATIONS)
+        touched: dict[str, dict[str, Kept | None]] = {}
+        for key, entry in changed.items():
+            if known := entry or before.get(key):
+                touched.setdefault(known.measurement or "", {})[key] = entry
+        groups = dict(self.observations)
+        for measurement, own in touched.items():
+            groups[measurement] = _with(groups.get(measurement, []), before, own)
+            if not groups[measurement]:
+                del groups[measurement]
+        return groups
+
+
+def _with(
+    entries: list[Kept], before: Mapping[str, Kept], changed: Mapping[str, Kept | None]
+) -> list[Kept]:
+    """Entries with some changed, in order.
+
+    Args:
+        before: those that were there, by id.
+    """
+    stay, new, moved = entries, [], False
+    for key, one in changed.items():
+        if key not in before:
+            new += [one] if one else []
+        elif one:
+            moved = moved or _place(one) != _place(before[key])
+    if len(new) < len(changed):
+        stay = [found for one in entries if (found := changed.get(one.id, one))]
+    if moved or (new and stay and min(map(_place, new)) < _place(stay[-1])):
+        return sorted([*stay, *new], key=_place)
+    return [*stay, *sorted(new, key=_place)]
+
+
+def _place(entry: Kept) -> tuple[int, str]:
+    return entry.position, entry.id

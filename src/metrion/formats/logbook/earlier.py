@@ -29,7 +29,7 @@ class Earlier:
     def __init__(self, document: Record, logbook: Logbook) -> None:
         self._document = document
         self._entries: dict[int, Entry] = {}
-        self._observations: dict[int, tuple[Measurement, Observation]] = {}
+        self._measured: dict[str, tuple[Record, Measurement]] = {}
         for section in SECTIONS:
             entries = getattr(logbook, section)
             for record, entry in zip(records_in(document, section), entries, strict=True):
@@ -37,10 +37,7 @@ class Earlier:
         for record, measurement in zip(
             records_in(document, "measurements"), logbook.measurements, strict=True
         ):
-            for one, observation in zip(
-                records_in(record, "observations"), measurement.observations, strict=True
-            ):
-                self._observations[id(one)] = measurement, observation
+            self._measured[measurement.id] = record, measurement
 
     def entry(self, record: Record, known: Known) -> Entry | None:
         """What the very same record was read as, if all that it refers to is the same as well."""
@@ -58,16 +55,24 @@ class Earlier:
             known.measured.setdefault(entry.id, Sketch(tool.kind, tool.unit))
         return entry
 
-    def observation(
-        self, record: Record, instrument: Instrument | None, convention: Convention | None
-    ) -> Observation | None:
-        """What the very same record was read as, by the same instrument and convention."""
-        found = self._observations.get(id(record))
-        if found is None:
-            return None
-        measurement, observation = found
-        same = measurement.instrument is instrument and measurement.convention is convention
-        return observation if same else None
+    def observations(
+        self, key: str, instrument: Instrument | None, convention: Convention | None
+    ) -> dict[int, Observation]:
+        """What the records of a measurement were read as, by the same instrument and convention.
+
+        Args:
+            key: of the measurement.
+
+        Returns:
+            Observations by the identity of their records.
+        """
+        record, measurement = self._measured.get(key, ({}, None))
+        if measurement is None:
+            return {}
+        if measurement.instrument is not instrument or measurement.convention is not convention:
+            return {}
+        pairs = zip(records_in(record, "observations"), measurement.observations, strict=True)
+        return {id(one): observation for one, observation in pairs}
 
 
 def _refers_to_the_same(entry: Entry, known: Known, *, own_convention: bool) -> bool:

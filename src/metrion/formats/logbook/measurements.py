@@ -38,8 +38,9 @@ def parse_measurement(
     checks = _checks(fields, known)
     units = units_of_length_or_angle(fields, sketch)
     observations: list[_Read] = []
+    known_before = earlier.observations(fields.key or "", instrument, convention) if earlier else {}
     for item in fields.objects("observations", required=True):
-        same = earlier and earlier.observation(item.record, instrument, convention)
+        same = known_before.get(id(item.record))
         observations.append(
             (len(observations), same.sort, same)
             if same

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from collections import defaultdict
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
 from typing import TypeVar
@@ -12,7 +11,7 @@ from metrion.notebook import Changed, EvaluatedSheet
 from metrion.notebook.damage import contained
 from metrion.notebook.evaluation import Hashed
 from metrion.store import NotHere
-from metrion.store.records import OBSERVATIONS
+from metrion.store.records import Kept
 from metrion.views.locale import shown, speaker
 from metrion.views.present.derived import derived_view
 from metrion.views.present.instruments import instrument_view, zero_check_view
@@ -153,7 +152,7 @@ def _quantities(worked: EvaluatedSheet, before: EvaluatedSheet | None) -> Iterat
     whole = 0
     for now in _shown(worked):
         then = earlier.get(now.id)
-        if now == then and not now.compares:
+        if now.is_as(then) and not now.compares:
             continue
         if whole == TOLD_WHOLE:
             yield now.brief()
@@ -169,7 +168,18 @@ class _Shown:
     id: str
     reviewed: Hashed[Reviewed]
     version: int
-    readings: tuple[Version, ...]
+    observations: Sequence[Kept]
+
+    def is_as(self, then: _Shown | None) -> bool:
+        """Whether nothing of it has changed since then."""
+        if then is None or (self.reviewed, self.version) != (then.reviewed, then.version):
+            return False
+        return self.observations is then.observations or self.readings == then.readings
+
+    @property
+    def readings(self) -> tuple[Version, ...]:
+        """Ids and versions of its readings."""
+        return tuple(Version(one.id, one.version) for one in self.observations)
 
     @property
     def compares(self) -> bool:
@@ -178,7 +188,7 @@ class _Shown:
 
     def brief(self) -> QuantityView:
         """As it is listed."""
-        return brief_view(self.reviewed, self.version, len(self.readings), speaker())
+        return brief_view(self.reviewed, self.version, len(self.observations), speaker())
 
     def view(self, worked: EvaluatedSheet) -> QuantityView:
         """As it is shown."""
@@ -199,14 +209,14 @@ class _Shown:
 
 
 def _shown(worked: EvaluatedSheet) -> Iterator[_Shown]:
-    readings = _readings(worked)
+    observations = worked.entries.observations
     for key, reviewed, entry in zip(
         worked.worked_out.hashes,
         worked.results.measurements,
         worked.entries["measurements"],
         strict=True,
     ):
-        yield _Shown(entry.id, Hashed(key, reviewed), entry.version, readings[entry.id])
+        yield _Shown(entry.id, Hashed(key, reviewed), entry.version, observations.get(entry.id, []))
 
 
 def _derived(worked: EvaluatedSheet, before: EvaluatedSheet | None) -> Iterator[DerivedView]:
@@ -259,11 +269,3 @@ def _head(worked: EvaluatedSheet) -> SheetHeadView:
         version=worked.version,
         changed_at=worked.changed_at,
     )
-
-
-def _readings(worked: EvaluatedSheet) -> dict[str, tuple[Version, ...]]:
-    """Ids and versions of the readings of each quantity."""
-    found: dict[str, list[Version]] = defaultdict(list)
-    for entry in worked.entries[OBSERVATIONS]:
-        found[entry.measurement or ""].append(Version(entry.id, entry.version))
-    return defaultdict(tuple, {key: tuple(versions) for key, versions in found.items()})
