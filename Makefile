@@ -7,10 +7,11 @@ PYTHON ?= python3
 VENV := .venv
 BIN := $(VENV)/bin
 STAMPS := .stamps
+JOBS ?= auto
 CHROME = $$(scripts/find_chromium.sh)
 
 TYPES := frontend/src/api/schema.d.ts
-API_SOURCES := $(shell find src/metrion/web -name '*.py') scripts/write_openapi.py
+API_SOURCES := $(shell find src/metrion/web src/metrion/views src/metrion/core -name '*.py') scripts/write_openapi.py
 FRONT_SOURCES := $(shell find frontend/src frontend/public frontend/index.html frontend/vite.config.ts frontend/tsconfig.json src/metrion/voice/en.ftl docs/guide.md docs/screenshots -type f 2>/dev/null)
 
 .PHONY: setup demo test check format types wheel screenshots benchmarks mutants hold clean
@@ -62,14 +63,14 @@ check-front: $(TYPES)
 	cd frontend && npm run --silent format && npm run --silent lint && npx tsc --noEmit
 
 test-python: setup
-	$(BIN)/pytest -q --ignore tests/browser
+	$(BIN)/pytest -q -n $(JOBS) --ignore tests/browser
 
 test-front: $(TYPES)
 	$(BIN)/python scripts/write_drawings.py var/drawings.json
 	cd frontend && npm run --silent test
 
 test-browser: setup
-	@chrome="$(CHROME)" && echo "Browser: $$chrome" && CHROMIUM="$$chrome" $(BIN)/pytest -q tests/browser
+	@chrome="$(CHROME)" && echo "Browser: $$chrome" && CHROMIUM="$$chrome" $(BIN)/pytest -q -n $(JOBS) tests/browser
 
 format: $(STAMPS)/python $(STAMPS)/node_modules
 	$(BIN)/ruff format src tests scripts benchmarks

@@ -6,5 +6,22 @@ export default defineConfig({
   build: { outDir: "../src/metrion/web/static", emptyOutDir: true, chunkSizeWarningLimit: 1200 },
   // The catalogue of messages lies beside the Python that speaks from it too.
   server: { fs: { allow: [".."] }, proxy: { "/api": "http://127.0.0.1:8321" } },
-  test: { environment: "jsdom", include: ["src/**/*.test.{ts,tsx}"], setupFiles: ["src/setup.ts"] },
+  // A test that needs a document is a .tsx; making one takes longer than most tests.
+  test: {
+    projects: [
+      {
+        extends: true,
+        test: { name: "plain", include: ["src/**/*.test.ts"], setupFiles: ["src/setup.ts"] },
+      },
+      {
+        extends: true,
+        test: {
+          name: "document",
+          environment: "jsdom",
+          include: ["src/**/*.test.tsx"],
+          setupFiles: ["src/setup.ts", "src/setupDocument.ts"],
+        },
+      },
+    ],
+  },
 });

@@ -5,7 +5,8 @@ const files = import.meta.glob<Record<string, string>>("../../var/words.json", {
   eager: true,
   import: "default",
 });
-const usual = Object.values(files)[0] ?? {};
+const usual = Object.values(files)[0];
+if (!usual) throw new Error("var/words.json is not there yet: `make test-front` writes it.");
 
 /** Speak to a test: with a comma, or with other words. */
 export function speak(words: Record<string, string> = {}, comma = false): void {
@@ -19,26 +20,3 @@ export function speak(words: Record<string, string> = {}, comma = false): void {
 }
 
 speak();
-
-// What jsdom lacks of a browser.
-Object.defineProperty(window, "matchMedia", {
-  value: (query: string) => ({
-    matches: false,
-    media: query,
-    addEventListener: () => undefined,
-    removeEventListener: () => undefined,
-  }),
-});
-
-class NoResizes {
-  observe() {}
-  unobserve() {}
-  disconnect() {}
-}
-
-Object.defineProperty(window, "ResizeObserver", { value: NoResizes });
-
-Element.prototype.scrollTo = () => undefined;
-
-// What the page would scroll to is nowhere in it.
-Element.prototype.scrollIntoView = () => undefined;

@@ -11,6 +11,7 @@ from tests.hold.kills import killed_while_starting, killed_while_writing
 from tests.hold.load import carried
 from tests.hold.mutated import tried_by_all
 from tests.hold.papers import all_papers
+from tests.hold.recorded import differing
 
 CHECKS: tuple[tuple[str, str, Callable[[], str]], ...] = (
     ("killed while it is written to", "kills 200 50", lambda: killed_while_writing(200).row),
@@ -19,6 +20,7 @@ CHECKS: tuple[tuple[str, str, Callable[[], str]], ...] = (
     ("10 x 100 on one sheet", "load 30 10 100", lambda: carried(10, 100, one_sheet=True).row),
     ("the API from its description", "fuzzed 100", lambda: fuzzed(100, "coverage", "fuzzing").row),
     ("every form of a report", "papers 50", lambda: all_papers(50).row),
+    ("200 recorded logbooks", "recorded", differing),
     ("10,000 mutated files", "mutated 10000", lambda: tried_by_all(10_000).row),
 )
 

@@ -19,7 +19,6 @@ from metrion.formats.results import results_document
 from metrion.web import create_app
 from tests.recorded.logbooks import logbook
 
-LOGBOOKS = 200
 DATE = "2026-03-14"
 _MADE_UP = re.compile(r"\b[0-9a-f]{32}\b")
 _NOW = re.compile(r"\b20[0-9]{2}-[0-9]{2}-[0-9]{2}T[0-9:.]+\+00:00")
@@ -30,11 +29,12 @@ _STANDING = (
 )  # fmt: skip
 
 
-def all_answers(folder: Path) -> Iterator[tuple[str, dict[str, Any]]]:
-    """Name and answers of the demo sheets, of what stands apart, and of `LOGBOOKS` logbooks.
+def all_answers(folder: Path, logbooks: int) -> Iterator[tuple[str, dict[str, Any]]]:
+    """Name and answers of the demo sheets, of what stands apart, and of made-up logbooks.
 
     Args:
         folder: an empty one, for the database.
+        logbooks: how many.
     """
     prepare(folder)
     app = create_app(folder)
@@ -42,13 +42,13 @@ def all_answers(folder: Path) -> Iterator[tuple[str, dict[str, Any]]]:
     for summary in client.get("/api/sheets").get_json()["sheets"]:
         client.patch(f"/api/sheets/{summary['id']}", json={"date": DATE})
         yield summary["id"], _steady(_answers(client, summary["id"]))
-    for number in range(LOGBOOKS):
+    apart = {address: client.get(address).get_json() for address in _STANDING}
+    yield "apart", _steady(apart)
+    for number in range(logbooks):
         content = json.dumps(logbook(number)).encode()
         taken = client.post("/api/arrivals/take", query_string={"decision": "new"}, data=content)
         assert taken.status_code == 201, (number, taken.get_json())
         yield f"logbook-{number:03}", _steady(_answers(client, taken.get_json()[0]["id"]))
-    apart = {address: client.get(address).get_json() for address in _STANDING}
-    yield "apart", _steady(apart)
     app.extensions["notebook"].store.close()
 
 

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 
 import { ApiError, asError, body, newId } from "./client";
 
-const answer = <T>(status: number, data?: T, error?: unknown) =>
+const answer = <T,>(status: number, data?: T, error?: unknown) =>
   Promise.resolve({
     ...(data === undefined ? {} : { data }),
     error,
