@@ -179,8 +179,16 @@ def import_file(file: str, data: Path | None, replace: bool, again: bool) -> Non
     What is here already is left; a sheet that differs from one with its name becomes another one.
     If any file has faults, nothing is stored, and the exit status is 2.
     """
+    from metrion.notebook import Notebook
+    from metrion.notebook.imports import (
+        Arrival,
+        Decision,
+        Standing,
+        looked_through,
+        take_all,
+        unpacked,
+    )  # fmt: skip
     from metrion.store import Store
-    from metrion.store.arrivals import Arrival, Decision, Standing, looked_through, take, unpacked
 
     def decided(one: Arrival) -> Decision:
         if one.standing is Standing.SAME and not again:
@@ -196,11 +204,10 @@ def import_file(file: str, data: Path | None, replace: bool, again: bool) -> Non
         if faults:
             click.echo("\n".join(faults), err=True)
             sys.exit(FAULTY)
-        with store.writing() as session:
-            for one in found:
-                decision = decided(one)
-                take(session, one, decision)
-                click.echo(say(f"cli-done-{decision}", title=Name(one.title or one.file)))
+        decisions = [(one, decided(one)) for one in found]
+        take_all(Notebook(store), decisions)
+        for one, decision in decisions:
+            click.echo(say(f"cli-done-{decision}", title=Name(one.title or one.file)))
     except Refused as refused:
         refuse_file(refused)
     finally:

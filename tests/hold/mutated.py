@@ -29,10 +29,10 @@ from metrion.formats.faults import Refused
 from metrion.formats.logbook import read_logbook
 from metrion.formats.results import results_text
 from metrion.formats.table import observation_table
+from metrion.notebook.imports import Decision, Standing, arrival, take, unpacked
 from metrion.report.build import build_report
 from metrion.report.render import written_as
 from metrion.store import Store
-from metrion.store.arrivals import Decision, Standing, arrival, take, unpacked
 from metrion.store.documents import logbook_file
 
 _REFERENCE = Path(__file__).parents[1] / "reference"

@@ -12,19 +12,18 @@ from datetime import UTC, datetime
 from flask import Response, request
 from sqlalchemy.orm import Session
 
-from metrion.core.json import Record, records_in
+from metrion.core.json import records_in
 from metrion.formats.archive import Filed, LeftOut, write_archive
 from metrion.formats.faults import Fault, Refused
 from metrion.formats.handed_in import handed_in
 from metrion.notebook.damage import contained
+from metrion.notebook.imports import Arrival, Decision, looked_through, take_all, unpacked
 from metrion.report.blocks import Report, Section, words
 from metrion.report.render import pdf_file, pdf_of_many
 from metrion.report.render.pdf import Paper
 from metrion.store import Damaged
-from metrion.store.arrivals import Arrival, Decision, looked_through, take, unpacked
 from metrion.store.documents import all_filed
 from metrion.store.models import Sheet
-from metrion.store.once import once
 from metrion.store.pictures import find_pictures
 from metrion.store.sheets import all_sheets
 from metrion.views.locale import say, speaker
@@ -107,9 +106,8 @@ def _taking(files: list[Filed], decisions: list[Decision]) -> Work:
             yield Done(len(found), len(files))
     decided = list(zip(found, decisions or _usual(found), strict=True))
     # Nothing is told from here on: who is slow to listen must not keep others from writing.
-    with notebook().store.writing() as session:
-        taken = once(session, asked(), lambda: [_taken(session, *one) for one in decided])
-    return schema_of(TakenView)(many=True).load(records_in({"": taken}, ""))
+    taken = take_all(notebook(), decided, asked())
+    return schema_of(TakenView)(many=True).load(taken)
 
 
 def _usual(found: list[Arrival]) -> list[Decision]:
@@ -121,15 +119,6 @@ def _usual(found: list[Arrival]) -> list[Decision]:
 
 def _in_file(arrived: Arrival, fault: Fault, files: int) -> Fault:
     return fault if files == 1 else replace(fault, pointer=f"{arrived.file}#{fault.pointer}")
-
-
-def _taken(session: Session, came: Arrival, decision: Decision) -> Record:
-    sheet = take(session, came, decision)
-    title = sheet.title if sheet else came.title
-    return {
-        "id": sheet.id if sheet else None, "title": title, "file": came.file,
-        "decision": str(decision),
-    }  # fmt: skip
 
 
 @blueprint.get("/notebook.pdf")

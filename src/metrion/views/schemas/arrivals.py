@@ -7,7 +7,7 @@ from typing import Annotated
 
 from marshmallow import validate
 
-from metrion.store.arrivals import Decision, Standing
+from metrion.notebook.imports import Decision, Standing
 from metrion.views.schemas.notebook import FaultView
 from metrion.views.schemas.view import view
 

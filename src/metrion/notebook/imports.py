@@ -11,7 +11,7 @@ from sqlalchemy.orm import Session
 
 from metrion.core.errors import OutOfBounds
 from metrion.core.exact.bounds import check_id
-from metrion.core.json import Record
+from metrion.core.json import Record, records_in
 from metrion.formats.archive import Filed, is_archive, read_archive
 from metrion.formats.carried import is_pdf, read_carried
 from metrion.formats.clock import Clock
@@ -21,10 +21,12 @@ from metrion.formats.pictures import Picture
 from metrion.formats.processes import apart
 from metrion.formats.state import canonical
 from metrion.formats.strict_json import read_json
+from metrion.notebook.notebook import Notebook
 from metrion.store.commands import Change, Step, write
 from metrion.store.documents import kept_entries, sheet_document
 from metrion.store.errors import Stale
 from metrion.store.models import Sheet
+from metrion.store.once import Asked, once
 from metrion.store.pictures import keep_pictures, to_keep
 from metrion.store.records import HEAD
 from metrion.store.sheets import entries_of, find_sheet, head_record, put_in
@@ -161,6 +163,31 @@ def take(session: Session, arrival: Arrival, decision: Decision) -> Sheet | None
     if sheet.version != arrival.version:
         raise Stale
     return _replace(session, sheet, arrival.document, to_keep(arrival.document, arrival.pictures))
+
+
+def take_all(
+    notebook: Notebook, decided: Iterable[tuple[Arrival, Decision]], asked: Asked | None = None
+) -> list[Record]:
+    """Do with files what was decided, all or nothing, and once for a request.
+
+    Returns:
+        What became of each: the id and title of its sheet, its file, and the decision.
+
+    Raises:
+        Refused, Stale: as `take` does.
+    """
+    with notebook.store.writing() as session:
+        taken = once(session, asked, lambda: [_taken(session, *one) for one in decided])
+    return records_in({"": taken}, "")
+
+
+def _taken(session: Session, came: Arrival, decision: Decision) -> Record:
+    sheet = take(session, came, decision)
+    title = sheet.title if sheet else came.title
+    return {
+        "id": sheet.id if sheet else None, "title": title, "file": came.file,
+        "decision": str(decision),
+    }  # fmt: skip
 
 
 def _is_free(session: Session, key: str) -> bool:
