@@ -16,9 +16,9 @@ from typing import Any
 from metrion.core.scales import ScrewScale, VernierScale
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_logbook
-from metrion.store.records import Kept
-from metrion.voice import plainly
+from metrion.store.records import EntryVersion
 from metrion.views.present import instrument_view
+from metrion.voice import plainly
 
 COUNT = 1000
 
@@ -57,7 +57,7 @@ def _drawing(draw: random.Random) -> dict[str, Any] | None:
     if isinstance(scale, VernierScale):
         lines = scale.lines_that_meet(indication)
     assert isinstance(scale, VernierScale | ScrewScale)
-    view = instrument_view(instrument, Kept("i", record, 0, 0))
+    view = instrument_view(instrument, EntryVersion("i", record, 0, 0))
     return {"instrument": view, "position": float(position), "lines": lines}
 
 

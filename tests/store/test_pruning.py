@@ -10,8 +10,8 @@ from sqlalchemy import select
 from metrion.store import Store
 from metrion.store.commands import State, redoing, undoable, undoing, write
 from metrion.store.database import FILE_NAME
+from metrion.store.idempotency import Asked, keep
 from metrion.store.models import CommandRow, RequestRow
-from metrion.store.once import Asked, keep
 from metrion.store.pruning import REQUESTS_KEPT, prune
 from metrion.store.sheets import find_sheet
 from tests.server import asked, running

@@ -7,7 +7,7 @@ from hypothesis import strategies as st
 
 from metrion.store import Store
 from metrion.store.models import EntryRow
-from metrion.store.records import SECTIONS, Kept, add_rows, kept
+from metrion.store.records import SECTIONS, EntryVersion, add_rows, kept
 from metrion.store.sheets import add_sheet, new_id
 from metrion.store.types import JsonText
 
@@ -27,10 +27,10 @@ def test_any_record_comes_back_as_it_was_and_as_it_was_changed(
     key = new_id()
     with store.writing() as session:
         add_sheet(session, "Kites", key)
-        add_rows(session, key, [(section, Kept("x", first, 3, 1, "m"))])
+        add_rows(session, key, [(section, EntryVersion("x", first, 3, 1, "m"))])
     with store.writing() as session:
         row = session.get_one(EntryRow, (key, section, "x"))
-        assert kept(row) == Kept("x", first, 3, 1, "m")
+        assert kept(row) == EntryVersion("x", first, 3, 1, "m")
         row.record = second
     with store.reading() as session:
         assert session.get_one(EntryRow, (key, section, "x")).record == second
@@ -39,7 +39,7 @@ def test_any_record_comes_back_as_it_was_and_as_it_was_changed(
 def test_what_is_read_of_a_row_can_be_changed_without_changing_it(store: Store) -> None:
     with store.writing() as session:
         key = add_sheet(session, "Kites").id
-        add_rows(session, key, [("instruments", Kept("x", {"id": "x"}, 0, 1))])
+        add_rows(session, key, [("instruments", EntryVersion("x", {"id": "x"}, 0, 1))])
         row = session.get_one(EntryRow, (key, "instruments", "x"))
         kept(row).record["name"] = "Caliper"
         assert row.record == {"id": "x"}

@@ -18,9 +18,9 @@ from metrion.store import KeyReused, NotHere, NothingToRedo, NothingToUndo, Stal
 from metrion.store.commands import Change, Step, redoing, stepped, undoable, undoing, write
 from metrion.store.database import FILE_NAME
 from metrion.store.documents import kept_entries, sheet_document
+from metrion.store.idempotency import Asked, came_of, keep, was_done
 from metrion.store.models import Sheet
-from metrion.store.once import Asked, came_of, keep, was_done
-from metrion.store.records import Kept
+from metrion.store.records import EntryVersion
 from metrion.store.sheets import add_sheet, all_sheets, find_sheet, take_in
 from tests.said import saying
 from tests.store.conftest import DOCUMENT
@@ -149,7 +149,7 @@ def test_a_request_is_known_by_its_key_and_by_what_it_says(store: Store) -> None
 def test_every_step_is_a_new_version(store: Store, sheet: str) -> None:
     with store.reading() as session:
         before = kept_entries(session, find_sheet(session, sheet))["observations"][0]
-    after = Kept(before.id, {"main": "7", "fine": 3}, 0, 1, "m")
+    after = EntryVersion(before.id, {"main": "7", "fine": 3}, 0, 1, "m")
     change(store, sheet, Change("observations", before, after))
     with store.writing() as session:
         step(session, find_sheet(session, sheet), undoing)

@@ -8,7 +8,7 @@ from datetime import UTC, datetime
 from metrion.core.json import Json, Record
 from metrion.core.quantity.observations import PAIR_INDICATIONS
 from metrion.notebook.patches import EntryPatch
-from metrion.store.records import Kept
+from metrion.store.records import EntryVersion
 
 _SCALE = ("main", "fine", "second_turn", *PAIR_INDICATIONS)
 
@@ -34,7 +34,7 @@ def with_history(before: Record, after: Record, why: str) -> Record:
     return {**after, "history": [*(history if isinstance(history, list) else []), earlier]}
 
 
-def amended(entry: Kept, patch: EntryPatch) -> Kept:
+def amended(entry: EntryVersion, patch: EntryPatch) -> EntryVersion:
     """An entry with changed fields; figures that were read and change go into its history."""
     record = {**entry.record, **patch.record}
     read = figures_of(entry.record)

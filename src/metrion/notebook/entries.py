@@ -17,12 +17,12 @@ from metrion.notebook.typed_readings import understood
 from metrion.notebook.unit_change import what_was_read
 from metrion.store.commands import Change, Step
 from metrion.store.entries import SheetEntries
-from metrion.store.once import Asked
-from metrion.store.records import HEAD, OBSERVATIONS, Kept
+from metrion.store.idempotency import Asked
+from metrion.store.records import HEAD, OBSERVATIONS, EntryVersion
 
 _NOT_LOOKED_AT = ("zero_exact", "zero_taken_over")
 
-_Besides = Callable[[CurrentSheet, Kept], list[Change]]
+_Besides = Callable[[CurrentSheet, EntryVersion], list[Change]]
 """What else changes in the step that adds or changes an entry."""
 
 
@@ -52,7 +52,7 @@ class EntryActs:
             NotPossible: if its unit changes, and not said is what becomes of what was read.
         """
 
-        def read(found: CurrentSheet, tool: Kept) -> list[Change]:
+        def read(found: CurrentSheet, tool: EntryVersion) -> list[Change]:
             return what_was_read(found.entries, tool, patch, found.settings.speaker)
 
         return self.amend("instruments", key, version, patch, besides=read)
@@ -66,7 +66,7 @@ class EntryActs:
         if patch.replaces:
             return self._replace_looks(patch)
 
-        def used(found: CurrentSheet, check: Kept) -> list[Change]:
+        def used(found: CurrentSheet, check: EntryVersion) -> list[Change]:
             if not patch.quantity:
                 return []
             before = found.entries.find("measurements", patch.quantity)
@@ -213,7 +213,7 @@ def _completed(
     title: str,
     changes: list[Change],
     found: CurrentSheet,
-    entry: Kept,
+    entry: EntryVersion,
     patch: EntryPatch,
     said: Record,
 ) -> Step:

@@ -13,7 +13,7 @@ from metrion.notebook.damage import contained
 from metrion.notebook.evaluation import WorkedOut, worked_out
 from metrion.store import NotHere
 from metrion.store.commands import undoable
-from metrion.store.documents import Whole, whole_sheet
+from metrion.store.documents import SheetSnapshot, whole_sheet
 from metrion.store.entries import SheetEntries
 from metrion.store.models import Sheet
 
@@ -36,7 +36,7 @@ class EvaluatedSheet:
     version: int
     changed_at: str
     extra: Record
-    whole: Whole
+    whole: SheetSnapshot
     worked_out: WorkedOut
     undo: str | None
     redo: str | None
@@ -77,7 +77,7 @@ def evaluate(session: Session, sheet: Sheet) -> EvaluatedSheet:
 
 
 def evaluated(
-    sheet: Sheet, whole: Whole, found: WorkedOut, undo: str | None, redo: str | None
+    sheet: Sheet, whole: SheetSnapshot, found: WorkedOut, undo: str | None, redo: str | None
 ) -> EvaluatedSheet:
     """A sheet, with what it comes to."""
     return EvaluatedSheet(

@@ -21,9 +21,9 @@ from metrion.notebook.evaluated import EvaluatedSheet
 from metrion.notebook.notebook import Changed, CurrentSheet, Notebook
 from metrion.store import NotHere, Stale
 from metrion.store.commands import Change, Step
-from metrion.store.once import Asked
+from metrion.store.idempotency import Asked
 from metrion.store.pictures import MOST_PHOTOGRAPHS, PHOTOGRAPHS, find_picture, photographs_in
-from metrion.store.records import OBSERVATIONS, Kept
+from metrion.store.records import OBSERVATIONS, EntryVersion
 from metrion.store.sheets import find_sheet
 
 
@@ -157,11 +157,11 @@ def _record(found: Evidence, look: PhotographedLook, told: Said, thimble: Growth
     return {name: str(value) for name, value in named.items() if value}
 
 
-def _records(entry: Kept) -> list[Json]:
+def _records(entry: EntryVersion) -> list[Json]:
     found = entry.record.get(PHOTOGRAPHS)
     return found if isinstance(found, list) else []
 
 
-def _with(entry: Kept, photographs: list[Json]) -> Kept:
+def _with(entry: EntryVersion, photographs: list[Json]) -> EntryVersion:
     others = {name: value for name, value in entry.record.items() if name != PHOTOGRAPHS}
     return replace(entry, record={**others, PHOTOGRAPHS: photographs} if photographs else others)

@@ -25,8 +25,8 @@ from metrion.notebook.notebook import Notebook
 from metrion.store.commands import Change, Step, write
 from metrion.store.documents import kept_entries, sheet_document
 from metrion.store.errors import Stale
+from metrion.store.idempotency import Asked, once
 from metrion.store.models import Sheet
-from metrion.store.once import Asked, once
 from metrion.store.pictures import keep_pictures, to_keep
 from metrion.store.records import HEAD
 from metrion.store.sheets import entries_of, find_sheet, head_record, put_in

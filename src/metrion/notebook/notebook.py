@@ -21,10 +21,10 @@ from metrion.store import Busy, Damaged, Store
 from metrion.store.commands import Change, Step, redoing, stepped, undoable, undoing, write
 from metrion.store.documents import kept_entries
 from metrion.store.entries import SheetEntries
+from metrion.store.fair_lock import PATIENCE_SECONDS, FairLocks
+from metrion.store.idempotency import Asked, keep, once, was_done
 from metrion.store.models import Sheet
-from metrion.store.once import Asked, keep, once, was_done
 from metrion.store.sheets import find_sheet
-from metrion.store.turns import PATIENCE_SECONDS, TurnsByName
 
 _REMEMBERED = 256
 _TRIES = 8
@@ -78,7 +78,7 @@ class Notebook:
 
     def __init__(self, store: Store) -> None:
         self.store = store
-        self._turns = TurnsByName()
+        self._turns = FairLocks()
         self._evaluated: Memo[tuple[str, int], EvaluatedSheet] = Memo(_REMEMBERED)
 
     def evaluated(self, session: Session, sheet: Sheet) -> EvaluatedSheet:

@@ -15,12 +15,12 @@ from metrion.notebook.errors import NotPossible
 from metrion.notebook.patches import EntryPatch, WhatWasRead
 from metrion.store.commands import Change
 from metrion.store.entries import SheetEntries
-from metrion.store.records import OBSERVATIONS, Kept
+from metrion.store.records import OBSERVATIONS, EntryVersion
 from metrion.voice import Speaker
 
 
 def what_was_read(
-    entries: SheetEntries, tool: Kept, patch: EntryPatch, speaker: Speaker
+    entries: SheetEntries, tool: EntryVersion, patch: EntryPatch, speaker: Speaker
 ) -> list[Change]:
     """What becomes of the readings and zero looks of a tool whose unit is told otherwise.
 

@@ -17,8 +17,8 @@ from pathlib import Path
 from tempfile import TemporaryDirectory
 from threading import Event, Thread
 
+from metrion.store.atomic_files import put, synced, unfinished
 from metrion.store.errors import StorageTrouble
-from metrion.store.whole_files import put, synced, unfinished
 
 FOLDER = "backups"
 WRITE_AHEAD_LOG = "-wal"

@@ -15,7 +15,7 @@ from metrion.core.logbook import Logbook
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import Earlier, parse_for_notebook, parse_logbook
 from metrion.formats.pictures import Picture
-from metrion.store.documents import Whole, document_of, kept_entries
+from metrion.store.documents import SheetSnapshot, document_of, kept_entries
 from metrion.store.entries import SheetEntries, new_id
 from metrion.store.errors import NothingToRedo, NothingToUndo
 from metrion.store.models import ChangeRow, CommandRow, EntryRow, Sheet, State
@@ -23,7 +23,7 @@ from metrion.store.pictures import forget_unused, keep_pictures
 from metrion.store.records import (
     HEAD,
     OBSERVATIONS,
-    Kept,
+    EntryVersion,
     add_rows,
     fill_head,
     kept,
@@ -40,8 +40,8 @@ class Change:
     """What happens to one entry: ``before`` is None if it is new, ``after`` if it goes."""
 
     section: str
-    before: Kept | None
-    after: Kept | None
+    before: EntryVersion | None
+    after: EntryVersion | None
 
     @property
     def entry_id(self) -> str:
@@ -89,7 +89,9 @@ def redoing(session: Session, sheet: Sheet) -> Step:
     return Step(undone[0].title, _changes(session, undone[0]), undone[0].id)
 
 
-def stepped(entries: SheetEntries, step: Step, before: Whole | None = None) -> Whole:
+def stepped(
+    entries: SheetEntries, step: Step, before: SheetSnapshot | None = None
+) -> SheetSnapshot:
     """The sheet that a step comes to: a whole logbook, within bounds in all that is new to it.
 
     Args:
@@ -100,7 +102,7 @@ def stepped(entries: SheetEntries, step: Step, before: Whole | None = None) -> W
         Refused: with every fault that the sheet would have.
     """
     [head] = entries[HEAD]
-    changed: dict[tuple[str, str], Kept | None] = {(HEAD, head.id): _next(head, head)}
+    changed: dict[tuple[str, str], EntryVersion | None] = {(HEAD, head.id): _next(head, head)}
     for one in step.changes:
         key = one.entry_id
         changed[one.section, key] = _next(entries.by_id(one.section).get(key), one.after)
@@ -108,7 +110,7 @@ def stepped(entries: SheetEntries, step: Step, before: Whole | None = None) -> W
     document = document_of(found, before)
     earlier = Earlier(before.document, before.logbook) if before else None
     new = step.changes if step.command is None else ()
-    return Whole(found, document, _checked(document, new, earlier))
+    return SheetSnapshot(found, document, _checked(document, new, earlier))
 
 
 def write(session: Session, sheet: Sheet, step: Step, *, undone: bool = True) -> None:
@@ -121,7 +123,7 @@ def write(session: Session, sheet: Sheet, step: Step, *, undone: bool = True) ->
     known = _rows(
         session, sheet, {(one.section, one.entry_id) for one in step.changes if one.before}
     )
-    new: list[tuple[str, Kept]] = []
+    new: list[tuple[str, EntryVersion]] = []
     for one in step.changes:
         row = known.get((one.section, one.entry_id))
         if one.section == HEAD and one.after is not None:
@@ -141,7 +143,7 @@ def write(session: Session, sheet: Sheet, step: Step, *, undone: bool = True) ->
     session.flush()
 
 
-def _next(before: Kept | None, after: Kept | None) -> Kept | None:
+def _next(before: EntryVersion | None, after: EntryVersion | None) -> EntryVersion | None:
     """An entry as it is kept after a change.
 
     Also going back is a step forward: a version is never used for two states.
@@ -195,13 +197,13 @@ def _changes(session: Session, command: CommandRow) -> list[Change]:
     return [Change(row.section, _kept(row.before), _kept(row.after)) for row in rows]
 
 
-def _kept(state: Record | None) -> Kept | None:
+def _kept(state: Record | None) -> EntryVersion | None:
     if state is None:
         return None
     found = whole_record(state, "history", "")
     record, measurement = found["record"], found["measurement"]
     assert isinstance(record, dict)
-    return Kept(
+    return EntryVersion(
         text_in(state, "id"), record, int(str(state["position"])), int(str(state["version"])),
         None if measurement is None else str(measurement),
     )  # fmt: skip
@@ -259,7 +261,7 @@ def _differs(change: Change, name: str) -> bool:
     return before != after if name == "" else before.get(name) != after.get(name)
 
 
-def _bring(session: Session, row: EntryRow, target: Kept | None) -> None:
+def _bring(session: Session, row: EntryRow, target: EntryVersion | None) -> None:
     """Bring a row to another state; it goes if that is None."""
     if target is None:
         session.delete(row)

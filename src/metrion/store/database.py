@@ -22,6 +22,7 @@ from sqlalchemy.exc import DBAPIError
 from sqlalchemy.orm import Session
 
 from metrion.core.facts import Name
+from metrion.store.atomic_files import remove_unfinished, synced, unfinished
 from metrion.store.backups import (
     FOLDER,
     back_up,
@@ -32,11 +33,10 @@ from metrion.store.backups import (
     put_back,
     write_copy,
 )
+from metrion.store.database_errors import told
 from metrion.store.errors import Busy, StorageTrouble
+from metrion.store.fair_lock import PATIENCE_SECONDS, FairLock
 from metrion.store.models import Base, Sheet
-from metrion.store.troubles import told
-from metrion.store.turns import PATIENCE_SECONDS, Turns
-from metrion.store.whole_files import remove_unfinished, synced, unfinished
 
 FILE_NAME = "metrion.sqlite"
 _LOCK = "in-use"
@@ -61,7 +61,7 @@ class Store:
     def __init__(self, folder: Path) -> None:
         self.path = folder / FILE_NAME
         self.renamed: list[tuple[str, str]] = []
-        self._turns = Turns()
+        self._turns = FairLock()
         with told(self.path):
             folder.mkdir(mode=0o700, parents=True, exist_ok=True)
             self._lock = in_use(folder)

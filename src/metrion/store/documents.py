@@ -23,7 +23,7 @@ from metrion.store.records import HEAD, OBSERVATIONS, SECTIONS, head_of, kept
 
 
 @dataclass(frozen=True)
-class Whole:
+class SheetSnapshot:
     """A sheet as it stands: its entries, its document, and the logbook read from it."""
 
     entries: SheetEntries
@@ -45,14 +45,14 @@ def sheet_document(session: Session, sheet: Sheet) -> Record:
     return document_of(kept_entries(session, sheet))
 
 
-def whole_sheet(session: Session, sheet: Sheet) -> Whole:
+def whole_sheet(session: Session, sheet: Sheet) -> SheetSnapshot:
     """A sheet as it stands. Raises `Refused` if it makes no logbook."""
     found = kept_entries(session, sheet)
     document = document_of(found)
-    return Whole(found, document, parse_logbook(document, kept=True))
+    return SheetSnapshot(found, document, parse_logbook(document, kept=True))
 
 
-def document_of(kept: SheetEntries, before: Whole | None = None) -> Record:
+def document_of(kept: SheetEntries, before: SheetSnapshot | None = None) -> Record:
     """The document that entries make; what has not changed since before is the same object."""
     [head] = kept[HEAD]
     document: Record = {"format": FORMAT, "version": VERSION, "title": head.record["title"]}

@@ -8,7 +8,11 @@ from uuid import uuid4
 
 from metrion.core.json import Record
 from metrion.store.errors import NotHere, Stale, TakenId
-from metrion.store.records import OBSERVATIONS, Kept
+from metrion.store.records import OBSERVATIONS, EntryVersion
+
+Entries = list[EntryVersion]
+Changes = Mapping[str, EntryVersion | None]
+"""Entries by id as they are after a change; None for one that is gone."""
 
 NAMES = {
     "instruments": "instrument",
@@ -26,10 +30,10 @@ def new_id() -> str:
     return uuid4().hex
 
 
-class SheetEntries(dict[str, list[Kept]]):
+class SheetEntries(dict[str, Entries]):
     """All entries of a sheet by section, in order; its head is the one entry of its section."""
 
-    def find(self, section: str, key: str, version: int | None = None) -> Kept:
+    def find(self, section: str, key: str, version: int | None = None) -> EntryVersion:
         """The entry with this id.
 
         Raises:
@@ -47,7 +51,7 @@ class SheetEntries(dict[str, list[Kept]]):
         """Whether there is an entry with this id."""
         return key in self.by_id(section)
 
-    def by_id(self, section: str) -> Mapping[str, Kept]:
+    def by_id(self, section: str) -> Mapping[str, EntryVersion]:
         """The entries of a section by their ids."""
         found = self._by_id.get(section)
         if found is None:
@@ -55,13 +59,13 @@ class SheetEntries(dict[str, list[Kept]]):
         return found
 
     @cached_property
-    def _by_id(self) -> dict[str, dict[str, Kept]]:
+    def _by_id(self) -> dict[str, dict[str, EntryVersion]]:
         return {}
 
     @cached_property
-    def observations(self) -> dict[str, list[Kept]]:
+    def observations(self) -> dict[str, Entries]:
         """The observations of each measurement that has some; the same list while they stay."""
-        found: dict[str, list[Kept]] = {}
+        found: dict[str, Entries] = {}
         for entry in self[OBSERVATIONS]:
             found.setdefault(entry.measurement or "", []).append(entry)
         return found
@@ -78,31 +82,31 @@ class SheetEntries(dict[str, list[Kept]]):
         *,
         key: str | None = None,
         measurement: str | None = None,
-    ) -> Kept:
+    ) -> EntryVersion:
         """An entry to be added behind the others of its section. Raises `TakenId`."""
         key = key or new_id()
         if self.has(section, key):
             raise TakenId(NAMES[section], key)
         if section != OBSERVATIONS:
             record = {"id": key, **record}
-        return Kept(key, record, self.next_position(section), 1, measurement)
+        return EntryVersion(key, record, self.next_position(section), 1, measurement)
 
-    def new_observations(self, records: Iterable[Record], measurement: str) -> list[Kept]:
+    def new_observations(self, records: Iterable[Record], measurement: str) -> Entries:
         """Observations to be added behind the others, in their order."""
         first = self.next_position(OBSERVATIONS)
         return [
-            Kept(new_id(), record, first + place, 1, measurement)
+            EntryVersion(new_id(), record, first + place, 1, measurement)
             for place, record in enumerate(records)
         ]
 
-    def changed(self, changed: Mapping[tuple[str, str], Kept | None]) -> SheetEntries:
+    def changed(self, changed: Mapping[tuple[str, str], EntryVersion | None]) -> SheetEntries:
         """All entries, some of which were changed.
 
         Args:
             changed: by section and id; None for one that is gone.
         """
         found = SheetEntries(self)
-        sections: dict[str, dict[str, Kept | None]] = {}
+        sections: dict[str, dict[str, EntryVersion | None]] = {}
         for (section, key), entry in changed.items():
             sections.setdefault(section, {})[key] = entry
         for section, own in sections.items():
@@ -114,10 +118,10 @@ class SheetEntries(dict[str, list[Kept]]):
                 found.observations = self._regrouped(own)
         return found
 
-    def _regrouped(self, changed: Mapping[str, Kept | None]) -> dict[str, list[Kept]]:
+    def _regrouped(self, changed: Changes) -> dict[str, Entries]:
         """The observations of each measurement; those with changes in lists of their own."""
         before = self.by_id(OBSERVATIONS)
-        touched: dict[str, dict[str, Kept | None]] = {}
+        touched: dict[str, dict[str, EntryVersion | None]] = {}
         for key, entry in changed.items():
             if known := entry or before.get(key):
                 touched.setdefault(known.measurement or "", {})[key] = entry
@@ -130,8 +134,10 @@ class SheetEntries(dict[str, list[Kept]]):
 
 
 def _with(
-    entries: list[Kept], before: Mapping[str, Kept], changed: Mapping[str, Kept | None]
-) -> list[Kept]:
+    entries: Entries,
+    before: Mapping[str, EntryVersion],
+    changed: Changes,
+) -> Entries:
     """Entries with some changed, in order.
 
     Args:
@@ -150,5 +156,5 @@ def _with(
     return [*stay, *sorted(new, key=_place)]
 
 
-def _place(entry: Kept) -> tuple[int, str]:
+def _place(entry: EntryVersion) -> tuple[int, str]:
     return entry.position, entry.id

@@ -24,7 +24,7 @@ HEAD = "head"
 
 
 @dataclass(frozen=True)
-class Kept:
+class EntryVersion:
     """An entry of a sheet: its record, and what the store knows besides.
 
     Attributes:
@@ -42,10 +42,10 @@ class Kept:
     measurement: str | None = None
 
 
-def head_of(sheet: Sheet) -> Kept:
+def head_of(sheet: Sheet) -> EntryVersion:
     """What stands at the head of a sheet, as an entry of its own. Raises `Damaged`."""
     extra = whole_record(sheet.extra, HEAD, sheet.id)
-    return Kept(sheet.id, {"title": sheet.title, **extra}, 0, sheet.version)
+    return EntryVersion(sheet.id, {"title": sheet.title, **extra}, 0, sheet.version)
 
 
 def fill_head(sheet: Sheet, record: Record) -> None:
@@ -54,10 +54,10 @@ def fill_head(sheet: Sheet, record: Record) -> None:
     sheet.extra = {name: value for name, value in record.items() if name != "title"}
 
 
-def kept(row: EntryRow) -> Kept:
+def kept(row: EntryRow) -> EntryVersion:
     """A row as an entry. Raises `Damaged`."""
     record = whole_record(row.record, row.section, row.id)
-    return Kept(row.id, dict(record), row.position, row.version, row.measurement)
+    return EntryVersion(row.id, dict(record), row.position, row.version, row.measurement)
 
 
 def whole_record(found: Json, section: str, key: str) -> Record:
@@ -67,7 +67,7 @@ def whole_record(found: Json, section: str, key: str) -> Record:
     return found
 
 
-def add_rows(session: Session, sheet_id: str, new: Iterable[tuple[str, Kept]]) -> None:
+def add_rows(session: Session, sheet_id: str, new: Iterable[tuple[str, EntryVersion]]) -> None:
     """Keep new entries of a sheet, each with its section."""
     rows = [{"sheet_id": sheet_id, "section": section, **vars(entry)} for section, entry in new]
     if rows:

@@ -14,7 +14,7 @@ from metrion.formats.logbook import parse_for_notebook
 from metrion.store.entries import new_id
 from metrion.store.errors import NotHere, TakenId
 from metrion.store.models import Sheet
-from metrion.store.records import OBSERVATIONS, Kept, add_rows, fill_head
+from metrion.store.records import OBSERVATIONS, EntryVersion, add_rows, fill_head
 
 _NOT_KEPT = {"format", "version", *IN_A_FILE}
 
@@ -59,18 +59,18 @@ def head_record(document: Record) -> Record:
     return {"title": "", **kept}
 
 
-def entries_of(document: Record) -> Iterator[tuple[str, Kept]]:
+def entries_of(document: Record) -> Iterator[tuple[str, EntryVersion]]:
     """The entries of a logbook document by section; observations get ids of their own."""
     for section in IN_A_FILE:
         for position, given in enumerate(records_in(document, section)):
             record = dict(given)
             if section == "measurements":
                 del record[OBSERVATIONS]
-            yield section, Kept(text_in(given, "id"), record, position, 1)
+            yield section, EntryVersion(text_in(given, "id"), record, position, 1)
     for measurement in records_in(document, "measurements"):
         owner = text_in(measurement, "id")
         for position, record in enumerate(records_in(measurement, OBSERVATIONS)):
-            yield OBSERVATIONS, Kept(new_id(), record, position, 1, owner)
+            yield OBSERVATIONS, EntryVersion(new_id(), record, position, 1, owner)
 
 
 def all_sheets(session: Session, *, deleted: bool = False) -> Sequence[Sheet]:

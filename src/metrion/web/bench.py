@@ -21,7 +21,7 @@ from metrion.formats.exercise import instrument_record
 from metrion.formats.pictures import written_picture
 from metrion.store.commands import Change
 from metrion.store.entries import SheetEntries, new_id
-from metrion.store.once import once
+from metrion.store.idempotency import once
 from metrion.store.sheets import take_in
 from metrion.views.locale import say
 from metrion.views.present import sheet_view

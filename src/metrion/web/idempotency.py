@@ -6,7 +6,7 @@ from hashlib import sha256
 
 from flask import request
 
-from metrion.store.once import Asked
+from metrion.store.idempotency import Asked
 from metrion.web.problems import refuse
 
 _LONGEST = 200

@@ -16,7 +16,7 @@ from metrion.core.scales import Pattern, VernierScale
 from metrion.core.traits import LengthUnit
 from metrion.formats.logbook import read_drawn_instrument
 from metrion.notebook.patches import EntryPatch
-from metrion.store.records import Kept
+from metrion.store.records import EntryVersion
 from metrion.views.locale import say, shown, speaker
 from metrion.views.present import answer_view, instrument_view, slide_view
 from metrion.views.schemas import (
@@ -38,9 +38,9 @@ from metrion.web.shelf import SHELF
 blueprint = Blueprint("instruments", __name__, url_prefix="/api/instruments")
 
 
-def _drafted(given: Record) -> tuple[Instrument, Kept]:
+def _drafted(given: Record) -> tuple[Instrument, EntryVersion]:
     record = {"name": speaker().text("this-tool"), **given, "id": "draft"}
-    return read_drawn_instrument(record), Kept("draft", record, 0, 0)
+    return read_drawn_instrument(record), EntryVersion("draft", record, 0, 0)
 
 
 def _described(given: Record) -> InstrumentView:

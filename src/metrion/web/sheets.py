@@ -21,8 +21,8 @@ from metrion.store import Damaged, Stale
 from metrion.store.commands import Change
 from metrion.store.documents import filed, kept_entries, logbook_file, sheet_text
 from metrion.store.entries import SheetEntries
+from metrion.store.idempotency import once
 from metrion.store.models import Sheet
-from metrion.store.once import once
 from metrion.store.records import HEAD, add_rows
 from metrion.store.sheets import add_sheet, all_sheets, find_sheet, take_in
 from metrion.views.locale import say, speaker

@@ -12,9 +12,9 @@ from metrion.formats.logbook import read_drawn_instrument
 from metrion.notebook.damage import contained
 from metrion.notebook.patches import EntryPatch
 from metrion.store import Damaged
+from metrion.store.idempotency import once
 from metrion.store.models import ToolRow
-from metrion.store.once import once
-from metrion.store.records import Kept
+from metrion.store.records import EntryVersion
 from metrion.store.tools import add_tool, all_tools, amend_tool, find_tool
 from metrion.views.present import instrument_view
 from metrion.views.schemas import InstrumentFields, NewTool, ToolView, schema_of, widened
@@ -26,7 +26,7 @@ blueprint = Blueprint("tools", __name__, url_prefix="/api/tools")
 
 
 def _view(row: ToolRow) -> ToolView:
-    entry = Kept(row.id, row.record, row.position, row.version)
+    entry = EntryVersion(row.id, row.record, row.position, row.version)
     instrument = read_drawn_instrument(row.record, kept=True)
     return widened(ToolView, instrument_view(numbered(instrument), entry))
 

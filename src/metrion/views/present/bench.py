@@ -19,7 +19,7 @@ from metrion.core.instruments.instrument import Instrument
 from metrion.core.practice.seen import seen
 from metrion.core.quantity.measurements import MeasurementResult
 from metrion.formats.exercise import instrument_record
-from metrion.store.records import Kept
+from metrion.store.records import EntryVersion
 from metrion.views.locale import say, shown
 from metrion.views.present.instruments import instrument_view
 from metrion.views.schemas import (
@@ -54,7 +54,9 @@ def _lying(sort: str, key: str) -> LyingView:
 def tool_view(tool: Tool) -> InstrumentView:
     """A tool as it is drawn."""
     instrument = replace(INSTRUMENTS[tool], name=say(fact("bench-simulated-tool", tool=tool)))
-    return instrument_view(instrument, Kept(instrument.id, instrument_record(instrument), 0, 0))
+    return instrument_view(
+        instrument, EntryVersion(instrument.id, instrument_record(instrument), 0, 0)
+    )
 
 
 def standing_view(done: Simulated, bench: Bench) -> StandingView:

@@ -11,7 +11,7 @@ from metrion.core.quantity.derived import Derived, DerivedResult, TypedValue, ot
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.uncertainty.budget import derived_budget
 from metrion.report import derived_working
-from metrion.store.records import Kept
+from metrion.store.records import EntryVersion
 from metrion.views.locale import say, shown, speaker
 from metrion.views.present.also import also_views
 from metrion.views.present.budget import budget_view, comparison_view, dimension_of
@@ -21,7 +21,7 @@ from metrion.views.schemas import BandsView, DerivedInputView, DerivedView
 from metrion.voice.conventions import convention_name
 
 
-def derived_view(found: DerivedResult, entry: Kept, logbook: Logbook) -> DerivedView:
+def derived_view(found: DerivedResult, entry: EntryVersion, logbook: Logbook) -> DerivedView:
     """A derived quantity: formula, inputs, result, and what its inputs have in common."""
     derived = found.derived
     percent = found.relative_percent

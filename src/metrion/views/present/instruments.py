@@ -23,7 +23,7 @@ from metrion.core.scales import Numbering, ScrewScale, VernierScale
 from metrion.core.scales.notes import notes, slide
 from metrion.core.traits import Traits
 from metrion.report import Span, Written, least_count_lines
-from metrion.store.records import Kept
+from metrion.store.records import EntryVersion
 from metrion.views.locale import say, shown, speaker
 from metrion.views.schemas import (
     AppearanceView,
@@ -66,7 +66,7 @@ def steps_view(steps: Iterable[Written]) -> list[StepView]:
     ]
 
 
-def instrument_view(instrument: Instrument, entry: Kept) -> InstrumentView:
+def instrument_view(instrument: Instrument, entry: EntryVersion) -> InstrumentView:
     """An instrument: as described, its least count with both routes, and its lines to draw."""
     appearance, scale = instrument.appearance, instrument.scale
     vernier = scale if isinstance(scale, VernierScale) else None
@@ -172,7 +172,7 @@ def lines_view(instrument: Instrument) -> LinesView:
     )
 
 
-def zero_check_view(check: ZeroCheck, instrument: Instrument, entry: Kept) -> ZeroCheckView:
+def zero_check_view(check: ZeroCheck, instrument: Instrument, entry: EntryVersion) -> ZeroCheckView:
     """A zero check: what was seen, the error it shows and what that does."""
     (error,) = zero_errors(instrument, [check])
     return ZeroCheckView(

@@ -18,7 +18,7 @@ from metrion.core.practice.skills import ASKED, Skill
 from metrion.core.practice.slips import Step
 from metrion.core.scales import Indication
 from metrion.formats.exercise import instrument_record
-from metrion.store.records import Kept
+from metrion.store.records import EntryVersion
 from metrion.views.locale import say, speaker
 from metrion.views.present.answers import answer_view
 from metrion.views.present.instruments import instrument_view
@@ -45,7 +45,7 @@ def exercise_view(found: Exercise) -> ExerciseView:
         question=found.question,
         task=task_words(found, speaker()),
         unit="" if found.angular else tool.unit,
-        instrument=instrument_view(tool, Kept(tool.id, instrument_record(tool), 0, 0)),
+        instrument=instrument_view(tool, EntryVersion(tool.id, instrument_record(tool), 0, 0)),
         looks=[
             ReadView(label, float(tool.reading(look)), list(map(say, seen(tool, look))))
             for label, look in looks_in_words(found, speaker())

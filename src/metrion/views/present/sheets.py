@@ -11,7 +11,7 @@ from metrion.notebook import Changed, EvaluatedSheet
 from metrion.notebook.damage import contained
 from metrion.notebook.evaluation import Hashed
 from metrion.store import NotHere
-from metrion.store.records import Kept
+from metrion.store.records import EntryVersion
 from metrion.views.locale import shown, speaker
 from metrion.views.present.derived import derived_view
 from metrion.views.present.instruments import instrument_view, zero_check_view
@@ -168,7 +168,7 @@ class _Shown:
     id: str
     reviewed: Hashed[Reviewed]
     version: int
-    observations: Sequence[Kept]
+    observations: Sequence[EntryVersion]
 
     def is_as(self, then: _Shown | None) -> bool:
         """Whether nothing of it has changed since then."""

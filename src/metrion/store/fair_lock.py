@@ -14,7 +14,7 @@ PATIENCE_SECONDS = 30.0
 """How long one waits for one's turn."""
 
 
-class Turns:
+class FairLock:
     """A lock that threads get in the order in which they asked for it."""
 
     def __init__(self) -> None:
@@ -62,17 +62,17 @@ class Turns:
                 self._taken = False
 
 
-class TurnsByName:
+class FairLocks:
     """Turns at many things, each with a name of its own."""
 
     def __init__(self) -> None:
         self._guard = Lock()
-        self._turns: WeakValueDictionary[str, Turns] = WeakValueDictionary()
+        self._turns: WeakValueDictionary[str, FairLock] = WeakValueDictionary()
 
     @contextmanager
     def mine(self, name: str, patience: float) -> Iterator[None]:
-        """One's turn at one of them; see `Turns.mine`. Raises `Busy`."""
+        """One's turn at one of them; see `FairLock.mine`. Raises `Busy`."""
         with self._guard:
-            turns = self._turns.setdefault(name, Turns())
+            turns = self._turns.setdefault(name, FairLock())
         with turns.mine(patience):
             yield
