@@ -36,8 +36,8 @@ def serve_folder(
     from metrion.store.backups import DailyBackups
     from metrion.store.pruning import upkeep
     from metrion.web import create_app
-    from metrion.web.gate import Gate
-    from metrion.web.guard import host_for_others, names_of
+    from metrion.web.authentication import Gate
+    from metrion.web.host_check import host_for_others, names_of
     from metrion.web.server import server_of
 
     listener = _listener(host, port)
@@ -82,7 +82,7 @@ def _end_in_order() -> None:
 
 def _phrase(file: Path | None) -> str:
     """The pass phrase, from the environment, a file or the terminal; never from an argument."""
-    from metrion.web.gate import SHORTEST
+    from metrion.web.authentication import SHORTEST
 
     found = os.environ.get("METRION_PASS_PHRASE", "")
     if file and not found:
@@ -102,7 +102,7 @@ def _tell_code(address: str) -> None:
     """Show how a phone comes in, as a code that its camera reads."""
     import segno
 
-    from metrion.web.gate import PAIRING_MINUTES
+    from metrion.web.authentication import PAIRING_MINUTES
 
     click.echo(say("cli-gate", minutes=PAIRING_MINUTES, address=Name(address)))
     segno.make(address, error="m").terminal(sys.stdout, compact=True)

@@ -6,9 +6,9 @@ import segno
 from flask import current_app, request
 
 from metrion.views.schemas import AccessView, CodeView, schema_of
+from metrion.web.authentication import PAIRING_MINUTES, Code, Gate, gate_of
 from metrion.web.bodies import Blueprint
-from metrion.web.gate import PAIRING_MINUTES, Code, Gate, gate_of
-from metrion.web.guard import PORT, host_for_others
+from metrion.web.host_check import PORT, host_for_others
 from metrion.web.problems import refuse
 from metrion.web.sessions import begin_session, own_session, sessions
 

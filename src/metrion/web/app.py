@@ -14,24 +14,24 @@ from metrion.store import Store
 from metrion.views.locale import speak_by
 from metrion.web import (
     access,
-    arrivals,
     bench,
-    board,
+    change_polling,
     conventions,
     desk,
-    door,
+    device_readings,
     entries,
-    fits,
     front_end,
+    imports,
     instruments,
-    now,
     photographs,
     planner,
     practice,
     quantities,
+    recipes,
     reports,
     settings,
     sheets,
+    table_matching,
     tables,
     tools,
     trash,
@@ -39,15 +39,15 @@ from metrion.web import (
     words,
 )
 from metrion.web.api import MetrionApi
+from metrion.web.authentication import Gate, shut
 from metrion.web.current import notebook
-from metrion.web.gate import Gate, shut
-from metrion.web.guard import LOOPBACK, keep_to_this_host
+from metrion.web.host_check import LOOPBACK, keep_to_this_host
 from metrion.web.sessions import remember_browsers
 
 RESOURCES = (
-    sheets, arrivals, entries, tools, instruments, desk, board, conventions, planner, practice,
-    bench, door, words, settings, reports, photographs, tables, fits, quantities, voice, trash, now,
-    access,
+    sheets, imports, entries, tools, instruments, desk, recipes, conventions, planner, practice,
+    bench, device_readings, words, settings, reports, photographs, tables, table_matching,
+    quantities, voice, trash, change_polling, access,
 )  # fmt: skip
 
 

@@ -33,7 +33,7 @@ from metrion.views.schemas import (
     widened,
 )
 from metrion.web.bodies import Blueprint
-from metrion.web.shelf import SHELF
+from metrion.web.presets import SHELF
 
 blueprint = Blueprint("instruments", __name__, url_prefix="/api/instruments")
 

@@ -19,8 +19,8 @@ from metrion.views.present.charts import plan_chart_view
 from metrion.views.schemas import PlanChartView, PlanView, WishView, schema_of
 from metrion.web.bodies import Blueprint
 from metrion.web.current import notebook
+from metrion.web.presets import SHELF
 from metrion.web.problems import refuse
-from metrion.web.shelf import SHELF
 
 blueprint = Blueprint("planner", __name__, url_prefix="/api/planner")
 

@@ -17,9 +17,9 @@ from waitress.server import BaseWSGIServer, create_server
 from waitress.task import ErrorTask
 
 from metrion.core.exact.bounds import LARGEST_PACKED
+from metrion.web.authentication import gate_of
 from metrion.web.bodies import LARGEST_BODY
-from metrion.web.gate import gate_of
-from metrion.web.guard import HEADERS
+from metrion.web.host_check import HEADERS
 from metrion.web.sessions import has_session, is_own_address
 
 _THREADS = 48

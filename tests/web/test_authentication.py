@@ -6,7 +6,7 @@ from pathlib import Path
 
 import pytest
 
-from metrion.web.gate import Gate
+from metrion.web.authentication import Gate
 from metrion.web.problems import Problem
 from tests.server import COMMAND
 

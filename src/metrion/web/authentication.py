@@ -21,7 +21,6 @@ from flask import Blueprint, Flask, current_app, redirect, render_template, requ
 from werkzeug.wrappers import Response
 
 from metrion.views.locale import speaker
-from metrion.web import door
 from metrion.web.problems import refuse
 from metrion.web.sessions import (
     begin_session,
@@ -173,7 +172,7 @@ def shut(app: Flask, gate: Gate) -> None:
     def _check() -> Response | None:
         if own_session() or request.blueprint == blueprint.name:
             return None
-        if request.blueprint == door.blueprint.name and is_here():
+        if request.blueprint == device_readings.blueprint.name and is_here():
             return None
         if request.path.startswith("/api/"):
             refuse(401, "who-are-you")
