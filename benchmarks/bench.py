@@ -19,7 +19,7 @@ from scipy.special import stdtrit
 
 sys.path.insert(0, str(Path(__file__).parents[1]))
 
-from metrion.core.bench.drawer import INSTRUMENTS, Part, Tool
+from metrion.core.bench.catalogue import INSTRUMENTS, Part, Tool
 from tests.bench_rounds import gone_through, luck_of
 
 ROUNDS = 1_000

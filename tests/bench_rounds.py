@@ -8,10 +8,10 @@ from random import Random
 
 from metrion.core.bench.acts import Act, Do, Simulated
 from metrion.core.bench.bench import Bench
-from metrion.core.bench.deeds import after
-from metrion.core.bench.drawer import Part, Place, Tool, part_truth
-from metrion.core.bench.luck import Luck
+from metrion.core.bench.catalogue import Part, Place, Tool, part_truth
 from metrion.core.bench.reveal import Revealed, reveal
+from metrion.core.bench.rng import Luck
+from metrion.core.bench.transitions import after
 from metrion.core.quantity.measurements import Measurement, MeasurementResult, reduce_measurement
 from metrion.core.quantity.noted import Noted
 from metrion.core.quantity.observations import Observation

@@ -6,7 +6,7 @@ from urllib.request import Request, urlopen
 import pytest
 from playwright.sync_api import Page, expect
 
-from metrion.core.bench.drawer import INSTRUMENTS, Tool
+from metrion.core.bench.catalogue import INSTRUMENTS, Tool
 from tests.browser.barriers import barriers
 
 

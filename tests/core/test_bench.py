@@ -9,8 +9,7 @@ import pytest
 
 from metrion.core.bench.acts import Act, Do, NoSuchAct, NotNow, Simulated, parse_simulated
 from metrion.core.bench.bench import Cause
-from metrion.core.bench.deeds import after, benched, may
-from metrion.core.bench.drawer import (
+from metrion.core.bench.catalogue import (
     INSTRUMENTS,
     Part,
     Place,
@@ -21,6 +20,7 @@ from metrion.core.bench.drawer import (
     tool_truth,
 )
 from metrion.core.bench.reveal import READ, reveal
+from metrion.core.bench.transitions import after, benched, may
 from metrion.core.quantity.measurements import reduce_measurement
 from tests.bench_rounds import GOOD, Habits, gone_through, luck_of
 

@@ -14,7 +14,7 @@ from metrion.core.formula.notation import (
     typed_unit,
     unit_after,
 )
-from metrion.core.quantity.board import BOARD
+from metrion.core.quantity.recipes import BOARD
 
 NAMES = st.sampled_from(["mm", "cm", "m", "in", "g", "kg", "nm", "um", "deg", "arcmin", "rad"])
 FACTORS = st.tuples(NAMES, st.integers(-12, 12)).map(lambda one: f"{one[0]}**{one[1]}") | NAMES

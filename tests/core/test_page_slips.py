@@ -9,8 +9,8 @@ import pytest
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.practice.diagnosis import Diagnosis, Verdict, diagnose
 from metrion.core.practice.exercise import Exercise, Question, answer_text
-from metrion.core.practice.further import FURTHER
 from metrion.core.practice.made import PLAIN_TOOLS, TOOLS
+from metrion.core.practice.page_slips import FURTHER
 from metrion.core.practice.work import right
 from metrion.core.quantity.observations import Arc
 from metrion.core.scales import Indication

@@ -14,8 +14,8 @@ from metrion.cli import main
 from metrion.core.json import Json
 from metrion.core.logbook import reduce_logbook
 from metrion.demo import demo_file
-from metrion.formats import carried
-from metrion.formats.carried import is_pdf, read_carried
+from metrion.formats import attachments
+from metrion.formats.attachments import is_pdf, read_carried
 from metrion.formats.faults import Refused
 from metrion.formats.handed_in import handed_in
 from metrion.formats.logbook import parse_logbook
@@ -115,11 +115,11 @@ def test_what_it_carries_has_bounds(monkeypatch: pytest.MonkeyPatch) -> None:
         many.add_attachment(f"{at}.metrion.json", b"{}" * 10)
     content = written(many)
     assert len(read_carried(content)) == 4
-    monkeypatch.setattr(carried, "_LARGEST", 50)
+    monkeypatch.setattr(attachments, "_LARGEST", 50)
     assert refused(content) == "pdf-too-large"
-    monkeypatch.setattr(carried, "_MOST_FILES", 3)
+    monkeypatch.setattr(attachments, "_MOST_FILES", 3)
     assert refused(content) in ("pdf-too-large", "pdf-of-too-many")
-    monkeypatch.setattr(carried, "LARGEST_PACKED", 10)
+    monkeypatch.setattr(attachments, "LARGEST_PACKED", 10)
     assert refused(content) == "file-too-large"
 
 

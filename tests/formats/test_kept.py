@@ -6,7 +6,7 @@ import pytest
 
 from metrion.core.instruments.appearance import Appearance, FineAs, PrintedUnit
 from metrion.core.logbook import Logbook
-from metrion.core.quantity.beside import Beside
+from metrion.core.quantity.comparison_reference import Beside
 from metrion.core.quantity.noted import Approach, Earlier, Noted
 from metrion.formats.logbook import parse_logbook
 from tests.formats.edited import pointers

@@ -31,7 +31,7 @@ from metrion.core.exact.angles import FULL_CIRCLE, angle_text, parse_angle
 from metrion.core.exact.numbers import to_text
 from metrion.core.logbook import Results, reduce_logbook
 from metrion.demo import demo_file
-from metrion.formats.carried import read_carried
+from metrion.formats.attachments import read_carried
 from metrion.formats.handed_in import handed_in
 from metrion.formats.logbook import parse_logbook
 from metrion.formats.ods import ods_file

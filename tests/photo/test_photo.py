@@ -17,7 +17,7 @@ from metrion.core.camera import (
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.photo.answer import Answer, read_photo
 from metrion.core.photo.fan import Fan
-from metrion.core.photo.longs import longs_of
+from metrion.core.photo.long_lines import longs_of
 from metrion.core.photo.strip import Strip
 from metrion.core.scales import Numbering, ScrewScale, VernierScale
 from metrion.core.scales.plain import PlainScale

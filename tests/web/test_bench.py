@@ -5,7 +5,7 @@ from typing import Any
 import pytest
 from flask.testing import FlaskClient
 
-from metrion.core.bench.drawer import INSTRUMENTS, Tool
+from metrion.core.bench.catalogue import INSTRUMENTS, Tool
 from metrion.core.scales import Indication
 
 READY = "wipe", "place:standoff/middle", "close", "lock", "lift"

@@ -25,8 +25,8 @@ from metrion.demo import demo_file
 from metrion.store.database import FILE_NAME
 from tests.formats.test_faults import GOOD
 from tests.server import asked, running
+from tests.web.test_authentication import visited
 from tests.web.test_exhausting import watched  # noqa: F401 - a fixture
-from tests.web.test_gate import visited
 
 PICTURE = "/sheets/spare-parts/readings/{}/photograph?x1=100&y1=300&x2=700&y2=300"
 LOOK = {"seq": 1, "main": "6", "fine": "3", "fine_as": "line", "instrument": "cal-a", "zero": []}

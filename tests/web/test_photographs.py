@@ -7,7 +7,7 @@ import pytest
 from flask.testing import FlaskClient
 from PIL import Image
 
-from metrion.core.bench.drawer import INSTRUMENTS, Tool
+from metrion.core.bench.catalogue import INSTRUMENTS, Tool
 from metrion.core.camera import Flaws
 from metrion.formats.logbook.indications import indication_record
 from tests.web.photographed import SCREW, Desk, sent, shot_at, thimble_at

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from random import Random
 
-from metrion.core.bench.luck import Luck
+from metrion.core.bench.rng import Rng
 from metrion.core.practice.made import Chance
 
 
@@ -14,6 +14,6 @@ def chance_of(*seed: object) -> Chance:
     return lambda below: int(chance() * below)
 
 
-def luck_of(seed: int) -> Luck:
+def luck_of(seed: int) -> Rng:
     """A number for each name."""
     return lambda name: Random(f"{seed} {name}").random()

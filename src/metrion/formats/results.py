@@ -11,8 +11,8 @@ from metrion.core.exact.rounding import Rounded
 from metrion.core.exact.units import Unit
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.logbook import Logbook, Reviewed, reviewed
-from metrion.core.quantity.also import Also
 from metrion.core.quantity.derived import DerivedResult, reduce_derived
+from metrion.core.quantity.other_units import Also
 from metrion.core.review import Flag
 from metrion.core.scales import VernierScale
 from metrion.core.working.model import Uncertainty

@@ -13,7 +13,7 @@ from metrion.core.errors import OutOfBounds
 from metrion.core.exact.bounds import check_id
 from metrion.core.json import Record, records_in
 from metrion.formats.archive import Filed, is_archive, read_archive
-from metrion.formats.carried import is_pdf, read_carried
+from metrion.formats.attachments import is_pdf, read_carried
 from metrion.formats.clock import Clock
 from metrion.formats.faults import Fault, Refused
 from metrion.formats.logbook import parse_for_notebook

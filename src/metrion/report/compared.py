@@ -12,8 +12,8 @@ from metrion.core.exact.units import Unit, parse_unit
 from metrion.core.formula.notation import unit_after
 from metrion.core.logbook import Logbook
 from metrion.core.quantity.bands import Band
-from metrion.core.quantity.beside import Beside
 from metrion.core.quantity.comparison import Comparand, compare
+from metrion.core.quantity.comparison_reference import Beside
 from metrion.core.quantity.derived import Derived, TypedValue
 from metrion.core.quantity.measurements import Measurement
 from metrion.voice import Speaker

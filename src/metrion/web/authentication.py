@@ -21,6 +21,7 @@ from flask import Blueprint, Flask, current_app, redirect, render_template, requ
 from werkzeug.wrappers import Response
 
 from metrion.views.locale import speaker
+from metrion.web import device_readings
 from metrion.web.problems import refuse
 from metrion.web.sessions import (
     begin_session,

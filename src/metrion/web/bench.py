@@ -9,9 +9,9 @@ from flask import Response
 
 from metrion.core.bench.acts import Simulated, parse_simulated
 from metrion.core.bench.bench import Bench
-from metrion.core.bench.deeds import benched
-from metrion.core.bench.drawer import INSTRUMENTS, fits, part_truth
+from metrion.core.bench.catalogue import INSTRUMENTS, fits, part_truth
 from metrion.core.bench.reveal import reveal
+from metrion.core.bench.transitions import benched
 from metrion.core.camera import photograph_bench
 from metrion.core.facts import fact
 from metrion.core.json import Record

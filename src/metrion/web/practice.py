@@ -9,8 +9,8 @@ from secrets import randbelow
 from metrion.core.facts import Name, fact
 from metrion.core.practice.diagnosis import Verdict, diagnose
 from metrion.core.practice.exercise import Exercise
-from metrion.core.practice.further import FURTHER
 from metrion.core.practice.mastery import is_right, standings
+from metrion.core.practice.page_slips import FURTHER
 from metrion.core.practice.path import Next, first_check, next_exercise
 from metrion.core.practice.skills import ASKED, FIRST_CHECK, skill_of
 from metrion.formats.exercise import Which, exercise_at, exercises_of

@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from metrion.core.formula.notation import printed_formula, printed_unit
-from metrion.core.quantity.board import BOARD
+from metrion.core.quantity.recipes import BOARD
 from metrion.views.locale import shown, speaker
 from metrion.views.schemas import BlankView, RecipeView, schema_of
 from metrion.web.bodies import Blueprint

@@ -10,7 +10,7 @@ from sqlalchemy.orm import Session
 from metrion.core.quantity.measurements import Measurement
 from metrion.formats.clock import Clock
 from metrion.formats.csv_table import ReadingsTable, read_table
-from metrion.formats.fitting import Fit, fit
+from metrion.formats.table_matching import Fit, fit
 from metrion.notebook import EvaluatedSheet
 from metrion.notebook.damage import contained
 from metrion.store import Damaged

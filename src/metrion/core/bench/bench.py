@@ -6,8 +6,8 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from enum import StrEnum
 
-from metrion.core.bench.drawer import INSTRUMENTS, Part, Place, Tool, ToolTruth, tool_truth
-from metrion.core.bench.luck import Luck
+from metrion.core.bench.catalogue import INSTRUMENTS, Part, Place, Tool, ToolTruth, tool_truth
+from metrion.core.bench.rng import Rng
 from metrion.core.facts import Fact
 from metrion.core.instruments.instrument import Instrument
 
@@ -86,7 +86,7 @@ class Bench:
         remark: what is to be said of the last act.
     """
 
-    luck: Luck
+    luck: Rng
     tool: Tool = Tool.CALIPER
     acts: int = 0
     closings: Mapping[Tool, int] = field(default_factory=dict)

@@ -7,9 +7,9 @@ from dataclasses import dataclass
 
 from metrion.core.bench.acts import NoSuchAct, NotNow, parse_simulated
 from metrion.core.bench.bench import Cause, Causes, Seen
-from metrion.core.bench.deeds import benched
-from metrion.core.bench.drawer import Part, Place, part_truth
-from metrion.core.bench.luck import Luck
+from metrion.core.bench.catalogue import Part, Place, part_truth
+from metrion.core.bench.rng import Rng
+from metrion.core.bench.transitions import benched
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.measurements import MeasurementResult
 from metrion.core.scales import Indication
@@ -37,7 +37,7 @@ class Revealed:
     costs: Mapping[str, float]
 
 
-LuckOf = Callable[[int], Luck]
+LuckOf = Callable[[int], Rng]
 """The luck of a seed."""
 
 

@@ -14,8 +14,8 @@ from scipy.special import ndtr
 
 from metrion.core.facts import Fact, fact
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.photo.laid import Laid
-from metrion.core.photo.longs import LONG
+from metrion.core.photo.long_lines import LONG
+from metrion.core.photo.overlay import Laid
 from metrion.core.photo.screw import met_at
 from metrion.core.photo.strip import Array, Brightness, is_over, turned_over
 from metrion.core.photo.vernier import Zero, place_of

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from metrion.core.photo.fit import steadied
-from metrion.core.photo.laid import Mark, marks
+from metrion.core.photo.overlay import Mark, marks
 from metrion.core.photo.strip import Array, Edge
 from metrion.core.photo.waves import Band, Counted, line_centres
 

@@ -11,8 +11,8 @@ from scipy import ndimage
 
 from metrion.core.photo.fan import fan_of
 from metrion.core.photo.fit import steadied
-from metrion.core.photo.laid import Mark, marks
-from metrion.core.photo.longs import longs_of
+from metrion.core.photo.long_lines import longs_of
+from metrion.core.photo.overlay import Mark, marks
 from metrion.core.photo.strip import Array, Brightness, Edge, Strip, strip_of
 from metrion.core.photo.waves import Band, bands_of, counted, line_centres, pitch_of, power_of
 

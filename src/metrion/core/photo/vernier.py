@@ -7,7 +7,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from metrion.core.photo.laid import Mark, marks
+from metrion.core.photo.overlay import Mark, marks
 from metrion.core.photo.plane import Marks, Plane, Ruling, fitted
 from metrion.core.photo.strip import Array, Brightness, Edge, Strip, strip_of
 from metrion.core.photo.waves import Band, Counted, bands_of, counted, line_centres, pitch_of

@@ -31,9 +31,9 @@ from metrion.core.formula.derivative import derivative
 from metrion.core.formula.evaluate import exact, one
 from metrion.core.formula.expression import added, call, name, number, replaced
 from metrion.core.formula.values import rational
-from metrion.core.quantity.also import Also, also
-from metrion.core.quantity.beside import Beside
+from metrion.core.quantity.comparison_reference import Beside
 from metrion.core.quantity.measurements import Measurement
+from metrion.core.quantity.other_units import Also, also
 from metrion.core.uncertainty.conventions import Convention
 from metrion.core.working.model import MEAN, UNCERTAINTY, Component, Source, Uncertainty
 from metrion.core.working.steps import Step, Working, definitions

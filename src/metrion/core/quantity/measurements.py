@@ -29,9 +29,9 @@ from metrion.core.exact.bounds import MOST_ALIKE, MOST_NAMED_CHECKS
 from metrion.core.exact.rounding import Rounded, round_result
 from metrion.core.exact.units import Unit, parse_unit
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.quantity.also import Also, also
-from metrion.core.quantity.beside import Beside
+from metrion.core.quantity.comparison_reference import Beside
 from metrion.core.quantity.observations import INDICATIONS, Arc, Observation, Sort, observed_value
+from metrion.core.quantity.other_units import Also, also
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Indication
 from metrion.core.traits import kinds

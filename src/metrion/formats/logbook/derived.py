@@ -21,10 +21,10 @@ from metrion.core.formula.dimensions import resolve
 from metrion.core.json import text_in
 from metrion.core.quantity.derived import Derived, TypedValue
 from metrion.core.quantity.measurements import Measurement
-from metrion.formats.logbook.also import units_of_derived
 from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.fields import A_NUMBER, Fields
 from metrion.formats.logbook.known import Known, look_up
+from metrion.formats.logbook.other_units import units_of_derived
 
 _Input = Measurement | TypedValue
 _TYPED = ("value", "uncertainty", "unit")

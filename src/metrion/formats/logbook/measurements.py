@@ -14,12 +14,12 @@ from metrion.core.quantity.observations import INDICATIONS, Observation, Sort
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Indication
 from metrion.core.uncertainty.conventions import Convention
-from metrion.formats.logbook.also import units_of_length_or_angle
 from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.earlier import Earlier
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.indications import parse_indication
 from metrion.formats.logbook.known import Known, Sketch
+from metrion.formats.logbook.other_units import units_of_length_or_angle
 
 _Read = tuple[int, Sort, Observation | None]
 """Of one observation: where it stands in the list, its sort, and itself if it is whole."""

@@ -8,9 +8,9 @@ from fractions import Fraction
 
 from metrion.core.bench.acts import Do, Simulated
 from metrion.core.bench.bench import Bench
-from metrion.core.bench.deeds import contact, may
-from metrion.core.bench.drawer import INSTRUMENTS, Part, Tool, fits, places
+from metrion.core.bench.catalogue import INSTRUMENTS, Part, Tool, fits, places
 from metrion.core.bench.reveal import Revealed
+from metrion.core.bench.transitions import contact, may
 from metrion.core.exact.angles import degrees_and_minutes
 from metrion.core.exact.numbers import fixed
 from metrion.core.exact.rounding import round_half_away

@@ -13,10 +13,10 @@ from metrion.core.uncertainty.budget import derived_budget
 from metrion.report import derived_working
 from metrion.store.records import EntryVersion
 from metrion.views.locale import say, shown, speaker
-from metrion.views.present.also import also_views
 from metrion.views.present.budget import budget_view, comparison_view, dimension_of
 from metrion.views.present.charts import bands_view
 from metrion.views.present.instruments import steps_view
+from metrion.views.present.other_units import also_views
 from metrion.views.schemas import BandsView, DerivedInputView, DerivedView
 from metrion.voice.conventions import convention_name
 

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import asdict
 
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.photo.laid import Laid
+from metrion.core.photo.overlay import Laid
 from metrion.core.photo.said import Said
 from metrion.core.quantity.observations import INDICATIONS, Observation
 from metrion.core.quantity.photographs import Photograph

@@ -28,9 +28,9 @@ from metrion.notebook.evaluation import Hashed
 from metrion.report import result_lines
 from metrion.report.second_looks import main_words
 from metrion.views.locale import say, shown, speaker
-from metrion.views.present.also import also_views
 from metrion.views.present.budget import budget_view, comparison_view, dimension_of
 from metrion.views.present.instruments import steps_view
+from metrion.views.present.other_units import also_views
 from metrion.views.present.photographs import photograph_view
 from metrion.views.schemas import (
     BudgetView,

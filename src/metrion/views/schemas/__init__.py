@@ -1,11 +1,5 @@
 """What goes over the wire, by resource. The front end's types are made from these."""
 
-from metrion.views.schemas.arrivals import (
-    ArrivalNameView,
-    ArrivalView,
-    DecisionsView,
-    TakenView,
-)
 from metrion.views.schemas.bench import (
     BeginView,
     CostView,
@@ -49,6 +43,12 @@ from metrion.views.schemas.desk import (
     UnlikeView,
     WrappedZeroView,
     ZeroFindingView,
+)
+from metrion.views.schemas.imports import (
+    ArrivalNameView,
+    ArrivalView,
+    DecisionsView,
+    TakenView,
 )
 from metrion.views.schemas.instruments import (
     AppearanceView,

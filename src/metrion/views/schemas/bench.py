@@ -7,7 +7,7 @@ from typing import Annotated
 from marshmallow import validate
 
 from metrion.core.bench.acts import Do
-from metrion.core.bench.drawer import Part, Place, Tool
+from metrion.core.bench.catalogue import Part, Place, Tool
 from metrion.core.quantity.noted import BENCH
 from metrion.views.schemas.common import ID
 from metrion.views.schemas.instruments import InstrumentView

@@ -6,7 +6,7 @@ from collections.abc import Sequence
 
 from metrion.core.exact.units import Unit
 from metrion.core.formula.notation import printed_unit
-from metrion.core.quantity.also import Also, units_to_offer
+from metrion.core.quantity.other_units import Also, units_to_offer
 from metrion.views.locale import shown, speaker
 from metrion.views.schemas import AlsoView
 

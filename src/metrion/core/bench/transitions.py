@@ -11,8 +11,17 @@ from typing import TypeVar
 
 from metrion.core.bench.acts import Act, Do, NoSuchAct, NotNow
 from metrion.core.bench.bench import BARE, WIDE, Bench, Cause, Causes, Held, Seen
-from metrion.core.bench.drawer import AIMED, Part, PartTruth, Place, Tool, fits, part_truth, places
-from metrion.core.bench.luck import Luck, between, scattered
+from metrion.core.bench.catalogue import (
+    AIMED,
+    Part,
+    PartTruth,
+    Place,
+    Tool,
+    fits,
+    part_truth,
+    places,
+)
+from metrion.core.bench.rng import Rng, between, scattered
 from metrion.core.facts import fact
 
 _Named = TypeVar("_Named", bound=StrEnum)
@@ -26,7 +35,7 @@ _BESIDE = 40.0
 """How far from a line a circle is left before the cross-hair is brought on, in arc minutes."""
 
 
-def benched(luck: Luck, acts: Iterable[Act]) -> Bench:
+def benched(luck: Rng, acts: Iterable[Act]) -> Bench:
     """The bench that acts have come to, one after the other."""
     return reduce(after, acts, Bench(luck))
 

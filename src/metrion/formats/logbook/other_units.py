@@ -8,7 +8,7 @@ from metrion.core.errors import UnitError, shortened
 from metrion.core.exact.bounds import check_unit
 from metrion.core.exact.units import Unit, parse_unit
 from metrion.core.facts import Name, fact
-from metrion.core.quantity.also import other_units
+from metrion.core.quantity.other_units import other_units
 from metrion.formats.faults import child
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.known import Sketch

@@ -7,7 +7,7 @@ from enum import StrEnum
 from fractions import Fraction
 from functools import lru_cache
 
-from metrion.core.bench.luck import Luck, between
+from metrion.core.bench.rng import Rng, between
 from metrion.core.instruments.appearance import Appearance
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.scales import PlainScale, ScrewScale, VernierScale
@@ -122,7 +122,7 @@ class PartTruth:
 
 
 @lru_cache(_REMEMBERED)
-def tool_truth(tool: Tool, luck: Luck) -> ToolTruth:
+def tool_truth(tool: Tool, luck: Rng) -> ToolTruth:
     """What is true of a tool: all in its least counts, as the hand would know it."""
     least = float(INSTRUMENTS[tool].least_count)
     read_by_eye = tool is not Tool.DISPLAY
@@ -166,7 +166,7 @@ def places(part: Part) -> tuple[Place, ...]:
 
 
 @lru_cache(_REMEMBERED)
-def part_truth(part: Part, luck: Luck) -> PartTruth:
+def part_truth(part: Part, luck: Rng) -> PartTruth:
     """What is true of a part; its faults are of the size that a screw gauge just tells."""
     if part is Part.FOIL:
         size = between(luck, "foil size", *_FOIL)

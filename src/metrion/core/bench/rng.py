@@ -5,16 +5,16 @@ from __future__ import annotations
 from collections.abc import Callable
 from math import cos, log, pi, sqrt
 
-Luck = Callable[[str], float]
+Rng = Callable[[str], float]
 """A number from 0 to below 1 for a name, each as likely; always the same for the same name."""
 
 
-def between(luck: Luck, name: str, low: float, high: float) -> float:
+def between(luck: Rng, name: str, low: float, high: float) -> float:
     """A number between two, each as likely."""
     return low + (high - low) * luck(name)
 
 
-def scattered(luck: Luck, name: str) -> float:
+def scattered(luck: Rng, name: str) -> float:
     """A normal number of mean 0 and standard deviation 1.
 
     Source: G. E. P. Box and M. E. Muller, Ann. Math. Statist. 29 (1958) 610.
