@@ -38,13 +38,13 @@ export function App() {
   return (
     <QueryClientProvider client={queries}>
       <BrowserRouter>
-        <House />
+        <AppShell />
       </BrowserRouter>
     </QueryClientProvider>
   );
 }
 
-function House() {
+function AppShell() {
   const { data } = useSettingsQuery();
   const { data: voice, isPending } = useVoice();
   const settings = chosen(data);

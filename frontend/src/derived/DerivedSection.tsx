@@ -2,7 +2,7 @@ import { App, Button } from "antd";
 import { useState } from "react";
 
 import { useKeepDerived, type Derived, type Sheet } from "../api";
-import { AlsoIn } from "../results/AlsoIn";
+import { OtherUnits } from "../results/OtherUnits";
 import { BudgetBars } from "../results/Budget";
 import { Compare, ComparedWords } from "../results/Compare";
 import { Pieces } from "../results/Pieces";
@@ -80,7 +80,7 @@ function DerivedRow({ derived, sheet, onChange, onRemove }: RowProps) {
         <RemoveMenu of={[{ key: derived.id, name: derived.name, onRemove }]} />
       </span>
       {derived.sentence && (
-        <AlsoIn
+        <OtherUnits
           also={derived.also}
           onChange={(units) => keep.mutateAsync({ seen: derived, also_in: units })}
         />

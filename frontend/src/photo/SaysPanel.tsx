@@ -4,8 +4,8 @@ import { useState } from "react";
 import { figure, say } from "../voice";
 import { Cutout, EdgeOnPicture } from "./EdgeOnPicture";
 import type { Ends, Point, Size } from "./edge";
-import { pitchOf, placeOf } from "./laid";
-import { LaidDrawing } from "./LaidDrawing";
+import { pitchOf, placeOf } from "./overlay";
+import { OverlayDrawing } from "./OverlayDrawing";
 import type { Laid, Says } from "./queries";
 
 interface Props {
@@ -56,7 +56,7 @@ export function SaysPanel({ address, size, ends, says }: Props) {
         </div>
       )}
       <EdgeOnPicture {...{ address, size, ends }} onEnds={null}>
-        {laid && over && <LaidDrawing laid={laid} shown={shown} />}
+        {laid && over && <OverlayDrawing laid={laid} shown={shown} />}
       </EdgeOnPicture>
     </div>
   );
@@ -89,7 +89,7 @@ function Lenses({ address, size, says, laid, over }: LensesProps) {
           middle && (
             <figure key={caption}>
               <Cutout {...{ address, size, middle, reach }}>
-                {over !== null && <LaidDrawing laid={laid} shown={over} />}
+                {over !== null && <OverlayDrawing laid={laid} shown={over} />}
               </Cutout>
               <figcaption>{caption}</figcaption>
             </figure>

@@ -3,7 +3,7 @@ import { useState, type ReactNode } from "react";
 
 import { useAmendQuantity, type Quantity } from "../api";
 import "./results.css";
-import { AlsoIn } from "./AlsoIn";
+import { OtherUnits } from "./OtherUnits";
 import { BudgetBars } from "./Budget";
 import { Compare, ComparedWords } from "./Compare";
 import { Others } from "./Others";
@@ -68,7 +68,7 @@ export function ResultPanel({ sheet, quantity, onLook, another, convention }: Pr
         ))}
         {result.sentence && <Working steps={short} onFollow={setFollowed} />}
         {result.sentence && (
-          <AlsoIn
+          <OtherUnits
             also={quantity.also}
             onChange={(units) => amend.mutateAsync({ seen: quantity, also_in: units })}
           />

@@ -10,7 +10,7 @@ interface Props {
 }
 
 /** The result in other units: one tap for each. */
-export function AlsoIn({ also, onChange }: Props) {
+export function OtherUnits({ also, onChange }: Props) {
   const { message } = App.useApp();
   const given = also.filter(({ chosen }) => chosen).map(({ unit }) => unit);
   function toggle(unit: string) {

@@ -1,6 +1,6 @@
 import { expect, test } from "vitest";
 
-import { fineLines, mainLines, pitchOf, placeOf } from "./laid";
+import { fineLines, mainLines, pitchOf, placeOf } from "./overlay";
 import type { Laid } from "./queries";
 
 const mark = (at: number, x: number) => ({ at, x, y: 100, out_x: 0, out_y: 1 });

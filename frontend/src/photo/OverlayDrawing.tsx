@@ -1,5 +1,5 @@
 import type { Laid } from "./queries";
-import { fineLines, mainLines, pitchOf, type Drawn } from "./laid";
+import { fineLines, mainLines, pitchOf, type Drawn } from "./overlay";
 
 interface Props {
   laid: Laid;
@@ -11,7 +11,7 @@ interface Props {
 const LENGTHS = { main: 1.6, short: 1.6, long: 2.4, numeral: 3.1 };
 
 /** The drawing of the same scales, as they lie in the picture. */
-export function LaidDrawing({ laid, shown }: Props) {
+export function OverlayDrawing({ laid, shown }: Props) {
   const pitch = Math.min(pitchOf(laid), 60);
   const width = Math.max(pitch / 22, 1);
   return (
