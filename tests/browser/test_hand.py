@@ -1,6 +1,6 @@
 """Readings and tools as people see and say them, typed and tapped in the browser."""
 
-from playwright.sync_api import Browser, Page, expect
+from playwright.sync_api import Browser, Page, Route, expect
 
 from tests.browser.test_story import open_quantity
 from tests.server import asked
@@ -18,6 +18,21 @@ def test_a_mark_is_typed_as_it_is_engraved(page: Page, server: str) -> None:
     page.get_by_label("line that meets").fill("16")
     expect(page.locator(".part-read output")).to_have_text("5.280")
     expect(page.locator(".equation-words")).to_contain_text("52 mm is 5.2 cm.")
+
+
+def test_an_enter_before_the_answer_waits_for_it(page: Page, server: str) -> None:
+    open_quantity(page, server)
+    held: list[Route] = []
+    late = True
+    page.route("**/look", lambda route: held.append(route) if late else route.continue_())
+    page.keyboard.type("6 5")
+    page.keyboard.press("Enter")
+    expect(page.locator("tr.reading")).to_have_count(3)
+    late = False
+    for look in held:
+        look.continue_()
+    expect(page.locator("tr.reading")).to_have_count(4)
+    expect(page.locator("tr.reading").last).to_contain_text("6.25")
 
 
 def test_what_cannot_be_is_answered_with_what_can(page: Page, server: str) -> None:

@@ -67,3 +67,11 @@ def test_what_is_no_archive_of_ours_is_refused(content: bytes, pointer: str, say
     (fault,) = refused.value.faults
     assert fault.pointer == pointer
     assert says in said(fault)
+
+
+def test_what_is_unpacked_can_be_read_by_all_and_changed_by_its_owner() -> None:
+    content = write_archive([Filed("a", "Kite", b"1", pictures={"0" * 64: b"2"})])
+    with ZipFile(BytesIO(content)) as archive:
+        rights = {one.filename: one.external_attr >> 16 for one in archive.infolist()}
+    assert len(rights) == 3
+    assert set(rights.values()) == {0o644}

@@ -6,6 +6,7 @@ from contextlib import closing
 from pathlib import Path
 from typing import Any
 
+import metrion
 from metrion.formats.logbook import parse_logbook
 from metrion.store import Store
 from metrion.store.backups import backups, is_whole
@@ -86,3 +87,11 @@ def test_ids_that_do_not_fit_are_renamed_with_all_that_refers_to_them(tmp_path: 
     again = Store(tmp_path)
     assert again.renamed == []
     again.close()
+
+
+def test_a_migration_hangs_on_nothing_that_may_change() -> None:
+    versions = Path(metrion.__file__).parent / "store" / "migrations" / "versions"
+    scripts = [*versions.glob("[0-9]*.py")]
+    assert len(scripts) >= 6
+    for script in scripts:
+        assert "metrion" not in script.read_text(encoding="utf-8"), script.name

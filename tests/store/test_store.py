@@ -11,6 +11,7 @@ from typing import Any
 
 import pytest
 from hypothesis import HealthCheck, given, settings
+from sqlalchemy import text
 from sqlalchemy.orm import Session
 
 from metrion.formats.faults import Refused
@@ -267,3 +268,10 @@ def test_what_was_done_to_the_sheets_of_an_earlier_database_is_all_there(tmp_pat
     assert kept["instruments"][0]["colour"] == "blue"
     assert kept["measurements"][0]["shelf"] == 4
     assert kept["measurements"][0]["observations"][0]["lamp"] == {"on": True}
+
+
+def test_what_is_acknowledged_is_on_the_disk(store: Store) -> None:
+    """SQLite waits for the disk at each commit: its number for FULL is 2."""
+    with store.writing() as session:
+        assert session.scalar(text("PRAGMA synchronous")) == 2
+        assert session.scalar(text("PRAGMA foreign_keys")) == 1

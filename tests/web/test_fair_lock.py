@@ -1,6 +1,7 @@
 """Who changes a sheet waits for who changes the same one, and for nobody's working out."""
 
 import threading
+import time
 from collections.abc import Callable
 from pathlib import Path
 
@@ -12,6 +13,7 @@ from metrion.notebook.settings import Settings
 from metrion.store import Busy, Store
 from metrion.store.commands import Change, Step, write
 from metrion.store.documents import kept_entries
+from metrion.store.fair_lock import FairLock
 from metrion.store.sheets import find_sheet
 
 _Plan = Callable[[CurrentSheet], Step]
@@ -89,3 +91,33 @@ def test_who_is_always_overtaken_is_told_to_come_again(app: Flask, tmp_path: Pat
         apply(app, FIRST[0], reading(FIRST[1], lambda: overtaken.append(write_elsewhere(other))))
     other.close()
     assert count(notebook, *FIRST) == before + len(overtaken)
+
+
+def test_who_comes_first_is_served_first() -> None:
+    lock, served, waiting = FairLock(), [], []
+
+    def wait(name: int) -> None:
+        with lock.mine(30):
+            served.append(name)
+
+    with lock.mine(30):
+        for name in range(8):
+            thread = threading.Thread(target=wait, args=(name,))
+            thread.start()
+            waiting.append(thread)
+            # The next one comes when this one stands in line.
+            while len(lock._waiting) <= name:
+                time.sleep(0.001)
+    for thread in waiting:
+        thread.join(30)
+    assert served == list(range(8))
+
+
+def test_who_is_not_served_in_time_leaves_the_line() -> None:
+    lock = FairLock()
+    with lock.mine(30):
+        with pytest.raises(Busy), lock.mine(0.01):
+            pass
+        assert not lock._waiting
+    with lock.mine(0.01):
+        pass

@@ -66,6 +66,11 @@ def test_pages_of_other_sites_cannot_write(server: str, origin: str) -> None:
     assert asked(server, "POST", Origin=origin).status == 403
 
 
+@pytest.mark.parametrize("behind", [".evil.example", "0", "/", "@evil.example"])
+def test_a_page_whose_origin_only_begins_like_ours_cannot_write(server: str, behind: str) -> None:
+    assert asked(server, "POST", Origin=f"http://{server}{behind}").status == 403
+
+
 def test_its_own_pages_and_programs_can_write(server: str) -> None:
     assert asked(server, "POST", Origin=f"http://{server}").status == 201
     assert asked(server, "POST", Host="bench.example", Origin="http://bench.example").status == 201

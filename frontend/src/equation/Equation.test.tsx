@@ -52,6 +52,13 @@ const main = () => screen.getByLabelText<HTMLInputElement>("main reading");
 const fine = () => screen.getByLabelText<HTMLInputElement>("line that meets");
 
 describe("the equation", () => {
+  it("says of each blank whether its figure is wrong", () => {
+    const wrong = { ...ANSWER, main: { ...ANSWER.main, fault: "no mark there" } };
+    equation(answered({ answer: wrong }));
+    expect(main().getAttribute("aria-invalid")).toBe("true");
+    expect(fine().getAttribute("aria-invalid")).toBe("false");
+  });
+
   it("shows read and corrected apart, each with its own name", () => {
     equation(answered());
     const [read, corrected] = document.querySelectorAll("output");

@@ -6,13 +6,11 @@ so it gets one that can, and so does all that refers to it: entries, undo, and t
 
 import json
 import re
+import unicodedata
 from typing import Any
 
 import sqlalchemy as sa
 from alembic import context, op
-
-from metrion.core.errors import OutOfBounds
-from metrion.core.exact.bounds import LONGEST_ID, check_id
 
 revision = "0004"
 down_revision = "0003"
@@ -29,6 +27,19 @@ _REFERENCES = {
 """Which fields of an entry hold ids of which section."""
 
 _Names = dict[tuple[str, str], str]
+
+# What an id was then, whatever it may be now.
+_LONGEST_ID = 64
+_BARRED = frozenset("/\\?#%")
+
+
+def _fits(key: str) -> bool:
+    """Whether an id could stand in an address."""
+    return 1 <= len(key) <= _LONGEST_ID and key not in (".", "..") and not any(map(_barred, key))
+
+
+def _barred(sign: str) -> bool:
+    return sign in _BARRED or sign.isspace() or unicodedata.category(sign) == "Cc"
 
 
 def upgrade() -> None:
@@ -111,10 +122,8 @@ def _new_names(known: set[tuple[str, str]]) -> _Names:
     """For each id that does not fit one that does, and that no other entry has."""
     found: _Names = {}
     for section, key in sorted(known):
-        try:
-            check_id(key)
-        except OutOfBounds:
-            base = re.sub(r"[^\w.-]|^\.+$", "-", key)[: LONGEST_ID - 6] or "-"
+        if not _fits(key):
+            base = re.sub(r"[^\w.-]|^\.+$", "-", key)[: _LONGEST_ID - 6] or "-"
             new, count = base, 1
             while (section, new) in known:
                 count += 1
