@@ -1,9 +1,9 @@
 import { useEffect, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { throttle } from "throttle-debounce";
 
-import type { Drawing } from "../api";
 import { Digits } from "../strip/Digits";
 import { frameAt } from "../strip/geometry";
+import { HEIGHTS } from "../strip/heights";
 import { Magnifier, useMagnifier } from "../strip/Magnifier";
 import { Scales } from "../strip/Scales";
 import { screwPlaces } from "../strip/screwGeometry";
@@ -17,14 +17,6 @@ interface Props {
   standing: Standing;
   onMove: (to: number) => void;
 }
-
-type Heights = Record<Drawing, number>;
-
-/** How high the drawing is; a narrow one leaves the frame of a screw out. */
-const HEIGHT: Heights = { beam: 226, circle: 226, thimble: 206, rule: 130 };
-const NARROW_HEIGHT: Heights = { beam: 164, circle: 200, thimble: 174, rule: 110 };
-/** Above a screw nothing is drawn so far. */
-const TOP: Heights = { beam: 0, circle: 0, thimble: 32, rule: 0 };
 
 /** How often the bench is told where a drag is. */
 const TOLD_MS = 30;
@@ -47,8 +39,8 @@ export function BenchScales({ standing, onMove }: Props) {
   const { instrument, position, faces, item } = standing;
   const [ref, width] = useWidth();
   const narrow = width < 640;
-  const height = (narrow ? NARROW_HEIGHT : HEIGHT)[instrument.traits.drawing];
-  const top = TOP[instrument.traits.drawing];
+  const heights = HEIGHTS[instrument.traits.drawing];
+  const [top, height] = narrow ? heights.narrowBench : heights.bench;
   const magnifier = useMagnifier({ width, top, height });
   const [held, setHeld] = useState<{ x: number; at: number } | null>(null);
   const move = useThrottled(onMove);

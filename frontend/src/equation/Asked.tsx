@@ -1,22 +1,16 @@
 import type { Ref } from "react";
 
-import type { Answer, Instrument, Drawing } from "../api";
+import type { Answer, Instrument } from "../api";
 import { goOn } from "../app/hand";
 import type { Desk } from "../desk/useDesk";
 import { frameAt } from "../strip/geometry";
+import { HEIGHTS } from "../strip/heights";
 import { Scales } from "../strip/Scales";
 import "../strip/strip.css";
 import "./asked.css";
 import { say } from "../voice";
 
 const WIDTH = 400;
-/** Where the scales begin, and how high they are, by kind. */
-const HEIGHTS: Record<Drawing, [number, number]> = {
-  beam: [14, 116],
-  circle: [14, 116],
-  thimble: [40, 160],
-  rule: [26, 104],
-};
 
 type Reading = Answer["asked"][number];
 
@@ -67,7 +61,7 @@ export function Asked({ desk, instrument, ref }: Props) {
 /** The scales as they stand for one of them, with its line. */
 function Drawn({ instrument, reading }: { instrument: Instrument; reading: Reading }) {
   const { lines } = instrument;
-  const [top, height] = HEIGHTS[instrument.traits.drawing];
+  const [top, height] = HEIGHTS[instrument.traits.drawing].asked;
   const numbered = { main_step: reading.main_step, main_unit: reading.numerals ?? lines.main_unit };
   const tool = { ...instrument, lines: { ...lines, ...numbered } };
   return (

@@ -1,8 +1,9 @@
 import type { KeyboardEvent } from "react";
 
-import type { Answer, Instrument, Drawing } from "../api";
+import type { Answer, Instrument } from "../api";
 import type { PhotoLook } from "./look";
 import { frameAt } from "../strip/geometry";
+import { HEIGHTS } from "../strip/heights";
 import { Photographed } from "./Photographed";
 import { Magnifier, useMagnifier } from "../strip/Magnifier";
 import { Scales } from "../strip/Scales";
@@ -19,14 +20,6 @@ interface Props {
   look?: PhotoLook | null;
 }
 
-/** Where the scales begin, and how high they are, by kind. */
-const HEIGHTS: Record<Drawing, [number, number]> = {
-  beam: [10, 130],
-  circle: [0, 200],
-  thimble: [40, 160],
-  rule: [10, 130],
-};
-
 /** Pixels by which an arrow key moves the magnifier. */
 const STEP = 6;
 const ARROWS: Record<string, [number, number]> = {
@@ -39,7 +32,7 @@ const ARROWS: Record<string, [number, number]> = {
 /** The scales as they stand, to be read and not to be moved; a magnifier follows the hand. */
 export function StillScales({ instrument, position, answer, label, look = null }: Props) {
   const [ref, width] = useWidth();
-  const [top, height] = HEIGHTS[instrument.traits.drawing];
+  const [top, height] = HEIGHTS[instrument.traits.drawing].still;
   const { over, follow, moved, away } = useMagnifier({ width, top, height });
   const scales = (
     <Scales

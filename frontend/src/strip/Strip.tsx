@@ -2,10 +2,11 @@ import { Button } from "antd";
 import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { throttle } from "throttle-debounce";
 
-import type { Answer, Instrument, Drawing } from "../api";
+import type { Answer, Instrument } from "../api";
 import { goOn } from "../app/hand";
 import { frameAt, frameKept, viewLength, type Frame } from "./geometry";
 import { Digits } from "./Digits";
+import { HEIGHTS } from "./heights";
 import { Lens } from "./Lens";
 import { Locator } from "./Locator";
 import type { Swept } from "./ring";
@@ -61,15 +62,12 @@ const HEIGHT = 226;
 const NARROW_HEIGHT = 164;
 /** While the scales are dragged, how often the page around them is told: they move at once. */
 const TOLD_MS = 100;
-/** What a drawing needs beyond that: an arc falls off to its ends, a thimble is thick. */
-const TALLER: Record<Drawing, number> = { beam: 0, circle: 54, thimble: 14, rule: -60 };
-/** Seen narrow, an arc falls off little. */
-const NARROW_TALLER: Record<Drawing, number> = { beam: 0, circle: 0, thimble: 14, rule: 0 };
 
 /** The student's own instrument, drawn to scale and framed on its fine scale. */
 export function Strip(props: StripProps) {
   const { instrument, onMove, onRelease } = props;
   const { lines, traits } = instrument;
+  const { taller, narrowTaller } = HEIGHTS[traits.drawing];
   const [ref, width] = useWidth();
   const [held, setHeld] = useState<Held | null>(null);
   const position = held ? held.at : props.position;
@@ -138,9 +136,7 @@ export function Strip(props: StripProps) {
         className="strip-drawing"
         data-live={props.live}
         width={width}
-        height={
-          narrow ? NARROW_HEIGHT + NARROW_TALLER[traits.drawing] : HEIGHT + TALLER[traits.drawing]
-        }
+        height={narrow ? NARROW_HEIGHT + narrowTaller : HEIGHT + taller}
         onPointerDown={grab}
         onPointerMove={drag}
         onPointerUp={release}
