@@ -57,6 +57,7 @@ check-python: $(STAMPS)/python
 	$(BIN)/ruff check src tests scripts benchmarks
 	$(BIN)/mypy
 	$(BIN)/lint-imports
+	$(BIN)/python scripts/public_names.py
 	$(BIN)/python scripts/test_share.py
 
 check-front: $(TYPES)
@@ -70,7 +71,7 @@ test-front: $(TYPES)
 	cd frontend && npm run --silent test
 
 test-browser: setup
-	@chrome="$(CHROME)" && echo "Browser: $$chrome" && CHROMIUM="$$chrome" $(BIN)/pytest -q -n $(JOBS) tests/browser
+	@chrome="$(CHROME)" && echo "Browser: $$chrome" && CHROMIUM="$$chrome" $(BIN)/pytest -q tests/browser
 
 format: $(STAMPS)/python $(STAMPS)/node_modules
 	$(BIN)/ruff format src tests scripts benchmarks

@@ -19,7 +19,7 @@ from scipy.special import stdtrit
 
 sys.path.insert(0, str(Path(__file__).parents[1]))
 
-from metrion.core.bench.catalogue import INSTRUMENTS, Part, Tool
+from metrion.core.bench.catalogue import INSTRUMENTS, BenchPart, Tool
 from tests.bench_rounds import gone_through, luck_of
 
 ROUNDS = 1_000
@@ -32,16 +32,18 @@ class Case:
     """A tool and a part; ``scatter`` in least counts, None for whatever the drawer holds."""
 
     tool: Tool
-    part: Part
+    part: BenchPart
     scatter: float | None = None
 
 
 SCREW_LEAST = 0.01
 CASES = [
-    *(Case(Tool.SCREW, Part.STANDOFF, scatter) for scatter in (2.0, 2.5, 3.0, 3.5, 4.0)),
-    Case(Tool.SCREW, Part.SPREADER), Case(Tool.SCREW, Part.FERRULE), Case(Tool.SCREW, Part.NOCK),
-    Case(Tool.SCREW, Part.FILM), Case(Tool.CALIPER, Part.FERRULE), Case(Tool.CALIPER, Part.NOCK),
-    Case(Tool.DISPLAY, Part.SPREADER), Case(Tool.CIRCLE, Part.FOIL),
+    *(Case(Tool.SCREW, BenchPart.STANDOFF, scatter) for scatter in (2.0, 2.5, 3.0, 3.5, 4.0)),
+    Case(Tool.SCREW, BenchPart.SPREADER), Case(Tool.SCREW, BenchPart.FERRULE),
+    Case(Tool.SCREW, BenchPart.NOCK),
+    Case(Tool.SCREW, BenchPart.FILM), Case(Tool.CALIPER, BenchPart.FERRULE),
+    Case(Tool.CALIPER, BenchPart.NOCK),
+    Case(Tool.DISPLAY, BenchPart.SPREADER), Case(Tool.CIRCLE, BenchPart.FOIL),
 ]  # fmt: skip
 
 

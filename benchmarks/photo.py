@@ -17,7 +17,7 @@ import numpy as np
 from metrion.core.camera import Flaws, Shot, photograph_circle, photograph_screw, photograph_vernier
 from metrion.core.exact.numbers import parse_exact
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.photo.answer import Answer, read_photo
+from metrion.core.photo.answer import PhotoAnswer, read_photo
 from metrion.core.photo.edge import proposed_edge
 from metrion.core.scales import ScrewScale, VernierScale
 from metrion.core.traits import Kind
@@ -108,7 +108,7 @@ FLAWS: dict[str, Callable[[Flaws], Flaws]] = {
 class Row:
     """What came of some pictures."""
 
-    answers: list[tuple[Answer, float, int, float]]
+    answers: list[tuple[PhotoAnswer, float, int, float]]
 
     def __str__(self) -> str:
         told = [one for one in self.answers if one[0].position is not None]
@@ -128,7 +128,7 @@ class Row:
         return " | ".join(cells)
 
 
-def _off(answer: Answer, truth: float, modulo: int) -> float:
+def _off(answer: PhotoAnswer, truth: float, modulo: int) -> float:
     assert answer.position is not None
     return (answer.position - truth + modulo / 2) % modulo - modulo / 2
 

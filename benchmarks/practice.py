@@ -18,7 +18,7 @@ from itertools import islice
 from metrion.core.exact.angles import angle_text
 from metrion.core.exact.numbers import finite_decimals, fixed, to_text
 from metrion.core.exact.rounding import round_half_away
-from metrion.core.practice.diagnosis import Verdict, diagnose
+from metrion.core.practice.diagnosis import AnswerVerdict, diagnose
 from metrion.core.practice.exercise import Exercise, least_decimals
 from metrion.core.practice.slips import SLIPS, Slip
 from metrion.core.practice.work import Departure, Work
@@ -57,7 +57,7 @@ class Counted:
         began = time.perf_counter()
         found = diagnose(exercise, given)
         self.times.append(time.perf_counter() - began)
-        if found.verdict is Verdict.WRONG:
+        if found.verdict is AnswerVerdict.WRONG:
             self.judged += 1
             # What one slip gives is named for it, where two were made.
             alone = any("+" not in one for one in found.slips)

@@ -8,9 +8,9 @@ from random import Random
 
 from metrion.core.bench.acts import Act, Do, Simulated
 from metrion.core.bench.bench import Bench
-from metrion.core.bench.catalogue import Part, Place, Tool, part_truth
+from metrion.core.bench.catalogue import BenchPart, BenchPlace, Tool, part_truth
 from metrion.core.bench.reveal import Revealed, reveal
-from metrion.core.bench.rng import Luck
+from metrion.core.bench.rng import Rng
 from metrion.core.bench.transitions import after
 from metrion.core.quantity.measurements import Measurement, MeasurementResult, reduce_measurement
 from metrion.core.quantity.noted import Noted
@@ -19,11 +19,11 @@ from metrion.core.quantity.zero import Phase, ZeroCheck
 from metrion.core.scales import Indication
 from metrion.core.uncertainty.conventions import BUILT_IN
 
-PAIR = (Place.LEFT, Place.RIGHT)
+PAIR = (BenchPlace.LEFT, BenchPlace.RIGHT)
 
 
-def luck_of(seed: object, **fixed: float) -> Luck:
-    """Luck from a seed; what is named (with ``_`` for blanks) is not left to it."""
+def luck_of(seed: object, **fixed: float) -> Rng:
+    """Chance from a seed; what is named (with ``_`` for blanks) is not left to it."""
     known = {name.replace("_", " "): value for name, value in fixed.items()}
     return lambda name: known.get(name, Random(f"{seed} {name}").random())
 
@@ -32,7 +32,7 @@ def luck_of(seed: object, **fixed: float) -> Luck:
 class Habits:
     """What a hand does; as they stand, all of them are good."""
 
-    places: Sequence[Place] = (Place.END, Place.MIDDLE, Place.FAR_END)
+    places: Sequence[BenchPlace] = (BenchPlace.END, BenchPlace.MIDDLE, BenchPlace.FAR_END)
     readings: int = 6
     wipes: bool = True
     looks_at_zero: bool = True
@@ -54,7 +54,7 @@ class Round:
     revealed: Revealed
 
 
-def gone_through(tool: Tool, part: Part, luck: Luck, habits: Habits = GOOD) -> Round:
+def gone_through(tool: Tool, part: BenchPart, luck: Rng, habits: Habits = GOOD) -> Round:
     """Zero, readings in several places, zero again; stated with 95 %."""
     hand = _Hand(luck, habits)
     hand.does(Do.TAKE, tool)
@@ -75,7 +75,7 @@ def gone_through(tool: Tool, part: Part, luck: Luck, habits: Habits = GOOD) -> R
 
 
 class _Hand:
-    def __init__(self, luck: Luck, habits: Habits) -> None:
+    def __init__(self, luck: Rng, habits: Habits) -> None:
         self.bench = Bench(luck)
         self.done: list[Act] = []
         self.habits = habits
@@ -88,13 +88,15 @@ class _Hand:
     def noted(self) -> Noted:
         return Noted(simulated=str(Simulated(0, tuple(self.done))))
 
-    def observation(self, part: Part, at: int) -> Observation:
-        places = PAIR if part is Part.FOIL else (self.habits.places[at % len(self.habits.places)],)
+    def observation(self, part: BenchPart, at: int) -> Observation:
+        places = (
+            PAIR if part is BenchPart.FOIL else (self.habits.places[at % len(self.habits.places)],)
+        )
         looks = []
         for place in places:
             self.does(Do.OPEN)
             self.does(Do.PLACE, f"{part}/{place}")
-            if self.habits.turns and part is not Part.FOIL:
+            if self.habits.turns and part is not BenchPart.FOIL:
                 self.does(Do.TURN)
             self.does(Do.CLOSE)
             if (closing := self.habits.closes[at % len(self.habits.closes)]) is not Do.CLOSE:

@@ -34,7 +34,7 @@ from metrion.telling import (
 )
 
 if TYPE_CHECKING:
-    from metrion.store.backups import Contents
+    from metrion.store.backups import BackupContents
 
 DEFAULT_PORT = 8321
 
@@ -287,7 +287,7 @@ def restore(data: Path | None, file: Path | None, listed: bool) -> None:
         click.echo(say("cli-kept", file=Name(str(kept))))
 
 
-def _in_it(found: Contents | None) -> str:
+def _in_it(found: BackupContents | None) -> str:
     """What a backup holds, in a line."""
     if found is None:
         return say("cli-backup-unreadable")

@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from dataclasses import replace
 from fractions import Fraction
 
-from metrion.core.formula.values import Series
+from metrion.core.formula.values import ValueSeries
 from metrion.core.uncertainty.conventions import BUILT_IN, Spread
 from metrion.core.working.model import MEAN, READINGS, SPREAD, Model
 from metrion.core.working.steps import Working
@@ -17,7 +17,7 @@ def worked(values: Sequence[Fraction], spread: Spread) -> tuple[Fraction, Fracti
     """Mean and spread of two values or more."""
     working = Working("mm")
     working.given("least_count", Fraction(1))
-    working.given(READINGS, Series.of(values))
+    working.given(READINGS, ValueSeries.of(values))
     working.add(MEAN, MEAN_OF_READINGS)
     convention = replace(BUILT_IN["half-division"], spread=spread)
     add_components(working, Model(convention, Fraction(0), 1, True, 0))

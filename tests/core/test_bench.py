@@ -11,8 +11,8 @@ from metrion.core.bench.acts import Act, Do, NoSuchAct, NotNow, Simulated, parse
 from metrion.core.bench.bench import Cause
 from metrion.core.bench.catalogue import (
     INSTRUMENTS,
-    Part,
-    Place,
+    BenchPart,
+    BenchPlace,
     Tool,
     fits,
     part_truth,
@@ -31,7 +31,7 @@ STEADY = {"standoff_uneven": 0.0, "standoff_oval": 0.0, "standoff_taper": 0.5, "
 """A part that is nearly round and even, on a tool whose zero stays."""
 
 
-def mean_off(habits: Habits, part: Part = Part.STANDOFF, **fixed: float) -> float:
+def mean_off(habits: Habits, part: BenchPart = BenchPart.STANDOFF, **fixed: float) -> float:
     """By how much results are off, on the average of many rounds."""
     some = (luck_of(seed, **(STEADY | fixed)) for seed in range(ROUNDS))
     return fmean(gone_through(Tool.SCREW, part, luck, habits).revealed.off for luck in some)
@@ -51,9 +51,9 @@ ZERO_ERROR = (2 + 0.4 * 5) * LEAST
         (UNZEROED, {**ZERO, "screw_zero_below": 0.1}, -ZERO_ERROR),
         (replace(GOOD, closes=(Do.CLOSE, Do.EASE)), {"screw_play": 0.6}, 3.0 * LEAST / 2),
         (replace(GOOD, closes=(Do.EASE,)), {"screw_play": 0.6}, 3.0 * LEAST),
-        (replace(GOOD, places=(Place.CUT,)), {"standoff_burr": 0.25}, 0.08 + 0.12 * 0.25),
-        (replace(GOOD, places=(Place.END,)), {"standoff_taper": 0.9}, -0.5 * 0.016),
-        (replace(GOOD, places=(Place.FAR_END,)), {"standoff_taper": 0.9}, 0.5 * 0.016),
+        (replace(GOOD, places=(BenchPlace.CUT,)), {"standoff_burr": 0.25}, 0.08 + 0.12 * 0.25),
+        (replace(GOOD, places=(BenchPlace.END,)), {"standoff_taper": 0.9}, -0.5 * 0.016),
+        (replace(GOOD, places=(BenchPlace.FAR_END,)), {"standoff_taper": 0.9}, 0.5 * 0.016),
         (replace(UNZEROED, wipes=False), {**ZERO, "screw_dust": 0.5}, ZERO_ERROR + 2 * LEAST),
         (replace(GOOD, wipes=False), {"screw_dust": 0.5}, 0.0),
         (replace(UNZEROED, lifts=False), {**ZERO, "screw_aslant": 0.5}, ZERO_ERROR + 1.75 * LEAST),
@@ -75,20 +75,20 @@ def test_each_habit_shifts_the_result_by_what_it_costs(
 def test_who_turns_the_part_finds_how_oval_it_is(fixed: dict[str, float]) -> None:
     def spread(habits: Habits) -> float:
         rounds = (
-            gone_through(Tool.SCREW, Part.SPREADER, luck_of(seed, **fixed), habits)
+            gone_through(Tool.SCREW, BenchPart.SPREADER, luck_of(seed, **fixed), habits)
             for seed in range(40)
         )
         return fmean(abs(one.revealed.costs[Cause.PLACE]) for one in rounds)
 
-    stays = spread(replace(GOOD, places=(Place.MIDDLE,), turns=False))
+    stays = spread(replace(GOOD, places=(BenchPlace.MIDDLE,), turns=False))
     assert stays == pytest.approx(0.0297 / 2 * 0.637, rel=0.2)
     assert spread(GOOD) < stays / 2
 
 
 @pytest.mark.parametrize(
-    ("tool", "part"), [(tool, part) for tool in Tool for part in Part if fits(tool, part)]
+    ("tool", "part"), [(tool, part) for tool in Tool for part in BenchPart if fits(tool, part)]
 )
-def test_what_the_causes_cost_is_what_a_result_is_off(tool: Tool, part: Part) -> None:
+def test_what_the_causes_cost_is_what_a_result_is_off(tool: Tool, part: BenchPart) -> None:
     habits = replace(GOOD, closes=(Do.CLOSE, Do.EASE), locks=False, readings=4)
     for seed in range(5):
         found = gone_through(tool, part, luck_of(seed), habits).revealed
@@ -98,7 +98,7 @@ def test_what_the_causes_cost_is_what_a_result_is_off(tool: Tool, part: Part) ->
 
 
 def test_a_slip_at_the_scales_stands_apart_from_what_the_hand_did() -> None:
-    round_ = gone_through(Tool.SCREW, Part.STANDOFF, luck_of(3))
+    round_ = gone_through(Tool.SCREW, BenchPart.STANDOFF, luck_of(3))
     measured = round_.result.measurement
     first, *others = measured.observations
     [look] = first.indications
@@ -112,7 +112,7 @@ def test_a_slip_at_the_scales_stands_apart_from_what_the_hand_did() -> None:
 
 
 def test_what_was_read_elsewhere_is_not_revealed() -> None:
-    round_ = gone_through(Tool.SCREW, Part.STANDOFF, luck_of(3))
+    round_ = gone_through(Tool.SCREW, BenchPart.STANDOFF, luck_of(3))
     measured = round_.result.measurement
     first, *others = measured.observations
     strange = [
@@ -127,7 +127,7 @@ def test_what_was_read_elsewhere_is_not_revealed() -> None:
 def test_a_drag_that_presses_says_so_and_reads_too_little() -> None:
     luck = luck_of(11, screw_give=0.0)
     bench = benched(luck, [Act(Do.TAKE, "screw"), Act(Do.WIPE), Act(Do.PLACE, "nock/middle")])
-    size = part_truth(Part.NOCK, luck).size
+    size = part_truth(BenchPart.NOCK, luck).size
     near = after(bench, Act(Do.MOVE, str(size + 1)))
     assert not near.touching
     assert near.shown == pytest.approx(size + 1)
@@ -197,8 +197,8 @@ def test_every_seed_has_another_tool_of_the_same_make(tool: Tool) -> None:
     assert tool_truth(tool, luck_of(4)) == tool_truth(tool, luck_of(4))
 
 
-@pytest.mark.parametrize("part", Part)
-def test_every_part_fits_a_tool_and_has_places(part: Part) -> None:
+@pytest.mark.parametrize("part", BenchPart)
+def test_every_part_fits_a_tool_and_has_places(part: BenchPart) -> None:
     tools = [tool for tool in Tool if fits(tool, part)]
     size = part_truth(part, luck_of(5)).size
     assert tools

@@ -9,7 +9,7 @@ from hypothesis import strategies as st
 
 from metrion.core.desk.desk import consider, consider_position
 from metrion.core.desk.said.hear import NOTHING_HEARD
-from metrion.core.desk.said.judging import Told
+from metrion.core.desk.said.judging import FigureOptions
 from metrion.core.desk.said.meanings import key_of
 from metrion.core.desk.typed import typed_number
 from metrion.core.errors import NotExact
@@ -77,7 +77,7 @@ def test_a_complete_entry() -> None:
     [("3", FineAs.LINE), ("1½", FineAs.NUMERAL), ("1,5", FineAs.NUMERAL), ("0.15", FineAs.WORTH)],
 )
 def test_three_ways_to_say_the_fine_reading(fine: str, fine_as: FineAs) -> None:
-    assert consider(CALIPER, "6", fine, Told(fine_as)).line == 3
+    assert consider(CALIPER, "6", fine, FigureOptions(fine_as)).line == 3
 
 
 @pytest.mark.parametrize(
@@ -134,7 +134,7 @@ def test_a_main_reading_between_marks_names_the_mark_passed() -> None:
 def test_an_entry_outside_the_range_is_asked_about_and_not_refused() -> None:
     asked = consider(CALIPER, "151", "0")
     assert (asked.read, [one.reads for one in asked.heard.asked]) == (None, [151])
-    answer = consider(CALIPER, "151", "0", Told(meant=asked.heard.asked[0].key))
+    answer = consider(CALIPER, "151", "0", FigureOptions(meant=asked.heard.asked[0].key))
     assert answer.read == 151
     assert any("outside the range" in say(sentence) for sentence in answer.sentences)
 
@@ -162,7 +162,7 @@ def test_a_dragged_position_and_its_figures_say_the_same(
     dragged = consider_position(instrument, position)
     assert dragged.main is not None
     assert dragged.indication is not None
-    told = Told(meant=key_of(dragged.indication))
+    told = FigureOptions(meant=key_of(dragged.indication))
     typed = consider(instrument, str(dragged.main), str(dragged.line), told)
     assert replace(typed, heard=dragged.heard) == dragged
 
@@ -171,7 +171,7 @@ def test_a_dragged_position_and_its_figures_say_the_same(
 def test_neighbours_of_an_ordered_scale_miss_by_one_least_count(scale: VernierScale) -> None:
     if not scale.estimable() or scale.fine_divisions < 3:
         return
-    told = Told(FineAs.LINE)
+    told = FigureOptions(FineAs.LINE)
     answer = consider(Instrument("i", "I", Kind.VERNIER, "mm", scale), "0", "1", told)
     assert {abs(neighbour.miss) for neighbour in answer.neighbours} == {scale.least_count}
 

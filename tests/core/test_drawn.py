@@ -6,7 +6,7 @@ from fractions import Fraction
 import pytest
 
 from metrion.core.desk.desk import consider
-from metrion.core.desk.said.judging import Told
+from metrion.core.desk.said.judging import FigureOptions
 from metrion.core.desk.zero_desk import likelier, sides, zero_finding
 from metrion.core.instruments.appearance import Appearance, FineAs, PrintedUnit
 from metrion.core.instruments.drawing import MainNumerals, main_numerals
@@ -100,7 +100,7 @@ def test_a_wrapped_zero_is_told_by_its_two_sides(
 def test_a_line_is_typed_by_its_worth_where_lines_are_not_in_order() -> None:
     scrambled = Instrument("c", "C", Kind.VERNIER, "mm", VernierScale(ONE, 10, 7))
 
-    told = Told(fine_as=FineAs.WORTH)
+    told = FigureOptions(fine_as=FineAs.WORTH)
     worths = [scrambled.reading(Indication(Fraction(0), at)) for at in range(10)]
     heard = [consider(scrambled, "0", str(float(worth)), told) for worth in worths]
     assert [answer.line for answer in heard] == list(range(10))

@@ -6,7 +6,7 @@ from fractions import Fraction
 import pytest
 
 from metrion.core.desk.desk import consider, zero_says
-from metrion.core.desk.said.judging import Told
+from metrion.core.desk.said.judging import FigureOptions
 from metrion.core.instruments.appearance import FineAs
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.zero import ZeroCheck
@@ -212,7 +212,7 @@ TURNED = "The edge of the thimble has passed 6.5 and not yet 7, so the reading l
 def test_what_is_said_of_an_entry(
     instrument: Instrument, main: str, line: str, told: list[str], beside: list[str]
 ) -> None:
-    answer = consider(instrument, main, line, Told(FineAs.LINE), checks=None)
+    answer = consider(instrument, main, line, FigureOptions(FineAs.LINE), checks=None)
     cancels = "In the difference of two positions the zero cancels: it need not be looked at."
     assert [say(fact) for fact in answer.sentences] == [*told, cancels]
     assert [say(neighbour.says) for neighbour in answer.neighbours] == beside

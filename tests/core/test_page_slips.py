@@ -7,7 +7,7 @@ from fractions import Fraction
 import pytest
 
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.practice.diagnosis import Diagnosis, Verdict, diagnose
+from metrion.core.practice.diagnosis import AnswerVerdict, Diagnosis, diagnose
 from metrion.core.practice.exercise import Exercise, Question, answer_text
 from metrion.core.practice.made import PLAIN_TOOLS, TOOLS
 from metrion.core.practice.page_slips import FURTHER
@@ -61,7 +61,7 @@ def said(exercise: Exercise, given: str) -> Diagnosis:
 )
 def test_it_is_named(exercise: Exercise, given: str, slip: str) -> None:
     found = said(exercise, given)
-    assert found.verdict is Verdict.WRONG
+    assert found.verdict is AnswerVerdict.WRONG
     assert slip in found.slips
 
 
@@ -70,7 +70,7 @@ def test_the_right_answer_is_right_with_them_too(tool: Instrument) -> None:
     looks = [("600", 0), ("1200", 0)] if tool.kind is Kind.ANGULAR else [("2", 0)]
     question = Question.SWEEP if tool.kind is Kind.ANGULAR else Question.READING
     exercise = asked(tool.id, question, *looks)
-    assert said(exercise, exercise.answer).verdict is Verdict.RIGHT
+    assert said(exercise, exercise.answer).verdict is AnswerVerdict.RIGHT
 
 
 def test_files_name_those_of_the_contract_only() -> None:

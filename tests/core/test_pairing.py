@@ -8,7 +8,7 @@ from hypothesis import strategies as st
 
 from metrion.core.desk.desk import consider
 from metrion.core.desk.pairing import ZERO_CANCELS, Pairing, off_opposite, pairing
-from metrion.core.desk.said.judging import Told
+from metrion.core.desk.said.judging import FigureOptions
 from metrion.core.exact.angles import FULL_CIRCLE
 from metrion.core.instruments.appearance import FineAs
 from metrion.core.instruments.instrument import Instrument
@@ -88,7 +88,7 @@ def test_the_arc_does_not_depend_on_where_the_circle_begins(
 
 
 def test_no_zero_is_asked_for_in_a_pair() -> None:
-    answer = consider(STAGE, "12", "5", Told(FineAs.LINE), checks=None)
+    answer = consider(STAGE, "12", "5", FigureOptions(FineAs.LINE), checks=None)
     assert answer.sentences[-1] == ZERO_CANCELS
     assert answer.corrected == answer.read == Fraction("12.1")
 

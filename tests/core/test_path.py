@@ -15,13 +15,13 @@ from metrion.core.practice.mastery import (
     MASTERED,
     OPEN,
     Attempt,
-    Standing,
+    SkillStanding,
     course,
     standings,
 )
 from metrion.core.practice.path import first_check, is_open, next_exercise
 from metrion.core.practice.skills import ASKED, FIRST_CHECK, Skill, before, skill_of
-from metrion.core.practice.traps import Level, Trap, is_of, traps
+from metrion.core.practice.traps import Difficulty, Trap, is_of, traps
 from metrion.core.traits import Kind
 from metrion.formats.exercise import Which, exercise_at, exercises_of
 
@@ -67,7 +67,7 @@ def test_what_is_not_practised_fades_more_slowly_the_more_it_was() -> None:
     assert KNOWN_AT_FIRST < once.now(month) < once.known
     lost = [(one.known - one.now(month)) / one.known for one in (once, often)]
     assert lost[1] < lost[0] / 4
-    assert Standing().now(month) == KNOWN_AT_FIRST
+    assert SkillStanding().now(month) == KNOWN_AT_FIRST
 
 
 def test_a_right_answer_shows_what_it_needs() -> None:
@@ -147,20 +147,20 @@ def test_every_trap_occurs_and_plain_pictures_have_none() -> None:
     made = list(islice(exercises_of(3), 600))
     found = Counter(trap for one in made for trap in traps(one))
     assert set(found) == set(Trap)
-    plain = [one for one in made if is_of(one, Level.PLAIN, "")]
-    mean = [one for one in made if is_of(one, Level.MEAN, "")]
+    plain = [one for one in made if is_of(one, Difficulty.PLAIN, "")]
+    mean = [one for one in made if is_of(one, Difficulty.MEAN, "")]
     assert len(plain) + len(mean) == len(made)
     assert min(len(plain), len(mean)) > 100
     assert not any(map(traps, plain))
-    assert all(is_of(one, Level.ANY, "") for one in made)
+    assert all(is_of(one, Difficulty.ANY, "") for one in made)
 
 
 def test_a_picture_gives_room_to_the_slip_that_is_to_be_met() -> None:
-    turned = exercise_at(Which(5, 1, "screw", "reading", Level.ANY, "turn-missed"))
+    turned = exercise_at(Which(5, 1, "screw", "reading", Difficulty.ANY, "turn-missed"))
     assert turned is not None
     assert any(look.second_turn for look in turned.looks)
     # Where it cannot be made at all, any picture will do.
-    none = exercise_at(Which(5, 1, "vernier", "reading", Level.PLAIN, "other-arc"))
+    none = exercise_at(Which(5, 1, "vernier", "reading", Difficulty.PLAIN, "other-arc"))
     assert none is not None
     assert none.instrument.kind is Kind.VERNIER
 

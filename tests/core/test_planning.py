@@ -17,7 +17,7 @@ from metrion.core.uncertainty.conventions import BUILT_IN, Convention
 from metrion.core.uncertainty.planning import (
     USUAL_READINGS,
     Plan,
-    Verdict,
+    PlanVerdict,
     Wish,
     expected_uncertainty,
     plans,
@@ -44,28 +44,28 @@ def wish(size: str, percent: str, convention: Convention = HALF, **more: Fractio
 def test_the_coarser_tool_comes_first_where_both_are_enough() -> None:
     found = plans(wish("20", "1"), [SCREW, CALIPER, CIRCLE])
     assert [(plan.instrument.id, plan.verdict) for plan in found] == [
-        ("c", Verdict.ENOUGH), ("s", Verdict.ENOUGH),
+        ("c", PlanVerdict.ENOUGH), ("s", PlanVerdict.ENOUGH),
     ]  # fmt: skip
     assert spoken(found[0]) == ["One thing, 5 readings: ±0.025 mm, 0.13 %.", "That is enough."]
 
 
 def test_a_thin_thing_wants_the_finer_tool_or_a_stack() -> None:
     screw, caliper = plans(wish("0.5", "1"), [CALIPER, SCREW])
-    assert (screw.instrument, screw.verdict) == (SCREW, Verdict.ENOUGH)
-    assert (caliper.verdict, caliper.items) == (Verdict.STACK, 5)
+    assert (screw.instrument, screw.verdict) == (SCREW, PlanVerdict.ENOUGH)
+    assert (caliper.verdict, caliper.items) == (PlanVerdict.STACK, 5)
     assert "More readings would not make it smaller" in spoken(caliper)[1]
     assert "5 alike in one stack, about 2.5 mm, bring it to ±0.0050 mm each" in spoken(caliper)[2]
 
 
 def test_a_stack_must_fit_the_tool() -> None:
     (found,) = plans(wish("20", "0.01"), [SCREW])
-    assert (found.verdict, found.items) == (Verdict.NOT_ENOUGH, 1)
+    assert (found.verdict, found.items) == (PlanVerdict.NOT_ENOUGH, 1)
     assert "It would take 3 alike in one stack, about 60 mm" in spoken(found)[-1]
 
 
 def test_a_stack_has_an_end_where_the_tool_has_none() -> None:
     (found,) = plans(wish("0.01", "0.1"), [replace(CALIPER, range=None)])
-    assert found.verdict is Verdict.NOT_ENOUGH
+    assert found.verdict is PlanVerdict.NOT_ENOUGH
     assert "too many to hold together" in spoken(found)[-1]
 
 
@@ -77,17 +77,17 @@ def test_what_does_not_fit_is_said_with_the_range(
     size: str, range_: tuple[Fraction, Fraction], side: str
 ) -> None:
     (found,) = plans(wish(size, "1"), [replace(SCREW, range=range_)])
-    assert found.verdict is Verdict.DOES_NOT_FIT
+    assert found.verdict is PlanVerdict.DOES_NOT_FIT
     assert f"is {side} than what it takes: {range_[0]} to {range_[1]}.00 mm" in spoken(found)[0]
 
 
 def test_scatter_averages_out_in_the_standard_conventions_only() -> None:
     scattered = {"scatter": Fraction("0.1")}
     (standard,) = plans(wish("20", "0.15", STANDARD, **scattered), [CALIPER])
-    assert standard.verdict is Verdict.READINGS
+    assert standard.verdict is PlanVerdict.READINGS
     assert 5 < standard.readings < 100
     (limit,) = plans(wish("20", "0.15", HALF, **scattered), [CALIPER])
-    assert limit.verdict is Verdict.STACK
+    assert limit.verdict is PlanVerdict.STACK
     assert "More readings would not" in spoken(limit)[1]
 
 
@@ -112,7 +112,7 @@ def test_what_is_planned_is_what_the_result_will_state(
     """Five equal readings of a stack as planned keep the promise, by the model of results."""
     size = Fraction(line, 20)
     (plan,) = plans(Wish(size, "mm", percent, convention), [CALIPER])
-    if plan.verdict not in (Verdict.ENOUGH, Verdict.STACK):
+    if plan.verdict not in (PlanVerdict.ENOUGH, PlanVerdict.STACK):
         return
     together = size * plan.items
     indication = Indication(Fraction(together.__floor__()), int((together % 1) * 20))

@@ -10,7 +10,7 @@ from metrion.core.exact.angles import angle_text
 from metrion.core.exact.numbers import to_text
 from metrion.core.facts import Name
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.practice.diagnosis import Verdict, diagnose
+from metrion.core.practice.diagnosis import AnswerVerdict, diagnose
 from metrion.core.practice.exercise import IN_FILES, Exercise, Question, answer_text, questions_of
 from metrion.core.practice.given import understood
 from metrion.core.practice.made import TOOLS
@@ -72,23 +72,24 @@ def test_the_answer_has_the_decimals_that_are_expected(
 @pytest.mark.parametrize(
     ("exercise", "given", "verdict"),
     [
-        (CORRECTED, " +6,35 mm", Verdict.RIGHT), (CORRECTED, "0.635 cm", Verdict.RIGHT),
-        (CORRECTED, "6.350", Verdict.ROUNDED), (CORRECTED, "6.35 kg", Verdict.UNREADABLE),
-        (CORRECTED, "", Verdict.UNREADABLE), (CORRECTED, "six", Verdict.UNREADABLE),
-        (ZERO, "−0.15", Verdict.RIGHT), (ZERO, "- 0.15", Verdict.RIGHT),
-        (ANGLE, "57 12", Verdict.RIGHT), (ANGLE, "+ 57 : 12", Verdict.RIGHT),
-        (MEAN, "6.42", Verdict.ROUNDED),
-        (MEAN, "6.415", Verdict.RIGHT), (MEAN, "6.4", Verdict.WRONG),
-        (ANGLE, "57°12′", Verdict.RIGHT), (ANGLE, "57° 12'", Verdict.RIGHT),
-        (ANGLE, "57.2", Verdict.ROUNDED), (ANGLE, "57:12:00", Verdict.ROUNDED),
-        (ANGLE, "57:72", Verdict.UNREADABLE), (ANGLE, "57°12.0′", Verdict.ROUNDED),
-        (SWEEP, "18:39:00", Verdict.RIGHT), (SWEEP, "18:39", Verdict.ROUNDED),
-        (LEAST, "0:00:30", Verdict.RIGHT), (LEAST, "0.5", Verdict.ROUNDED),
-        (LEAST, "30″", Verdict.RIGHT), (LEAST, "0°0′30″", Verdict.RIGHT),
+        (CORRECTED, " +6,35 mm", AnswerVerdict.RIGHT), (CORRECTED, "0.635 cm", AnswerVerdict.RIGHT),
+        (CORRECTED, "6.350", AnswerVerdict.ROUNDED),
+        (CORRECTED, "6.35 kg", AnswerVerdict.UNREADABLE),
+        (CORRECTED, "", AnswerVerdict.UNREADABLE), (CORRECTED, "six", AnswerVerdict.UNREADABLE),
+        (ZERO, "−0.15", AnswerVerdict.RIGHT), (ZERO, "- 0.15", AnswerVerdict.RIGHT),
+        (ANGLE, "57 12", AnswerVerdict.RIGHT), (ANGLE, "+ 57 : 12", AnswerVerdict.RIGHT),
+        (MEAN, "6.42", AnswerVerdict.ROUNDED),
+        (MEAN, "6.415", AnswerVerdict.RIGHT), (MEAN, "6.4", AnswerVerdict.WRONG),
+        (ANGLE, "57°12′", AnswerVerdict.RIGHT), (ANGLE, "57° 12'", AnswerVerdict.RIGHT),
+        (ANGLE, "57.2", AnswerVerdict.ROUNDED), (ANGLE, "57:12:00", AnswerVerdict.ROUNDED),
+        (ANGLE, "57:72", AnswerVerdict.UNREADABLE), (ANGLE, "57°12.0′", AnswerVerdict.ROUNDED),
+        (SWEEP, "18:39:00", AnswerVerdict.RIGHT), (SWEEP, "18:39", AnswerVerdict.ROUNDED),
+        (LEAST, "0:00:30", AnswerVerdict.RIGHT), (LEAST, "0.5", AnswerVerdict.ROUNDED),
+        (LEAST, "30″", AnswerVerdict.RIGHT), (LEAST, "0°0′30″", AnswerVerdict.RIGHT),
     ],
 )  # fmt: skip
 def test_answers_are_understood_as_people_type_them(
-    exercise: Exercise, given: str, verdict: Verdict
+    exercise: Exercise, given: str, verdict: AnswerVerdict
 ) -> None:
     found = diagnose(exercise, given)
     assert found.verdict is verdict
@@ -123,7 +124,7 @@ def test_answers_are_understood_as_people_type_them(
 )  # fmt: skip
 def test_a_slip_that_gives_the_answer_is_named(exercise: Exercise, given: str, code: str) -> None:
     found = diagnose(exercise, given)
-    assert found.verdict is Verdict.WRONG
+    assert found.verdict is AnswerVerdict.WRONG
     assert code in found.slips
     assert all(plainly().say(fact) for fact in found.says)
 
@@ -178,11 +179,11 @@ def written(exercise: Exercise, value: Fraction) -> str | None:
 def test_every_way_of_every_slip_is_named_on_every_exercise(seed: int) -> None:
     seen = Counter[str]()
     for exercise, _ in zip(exercises_of(seed), range(120), strict=False):
-        assert diagnose(exercise, exercise.answer).verdict is Verdict.RIGHT
+        assert diagnose(exercise, exercise.answer).verdict is AnswerVerdict.RIGHT
         for slip in SLIPS:
             for way in slip.ways(Work(exercise)):
                 given = written(exercise, Fraction(Work(exercise).outcome(way)))
-                if given is None or diagnose(exercise, given).verdict is not Verdict.WRONG:
+                if given is None or diagnose(exercise, given).verdict is not AnswerVerdict.WRONG:
                     continue
                 assert slip.code in diagnose(exercise, given).slips, (exercise, given)
                 seen[slip.code] += 1

@@ -8,7 +8,7 @@ import pytest
 from metrion.core.desk.desk import Answer, consider
 from metrion.core.desk.example import example
 from metrion.core.desk.said.hear import NOTHING_HEARD
-from metrion.core.desk.said.judging import NOTHING_TOLD, Told, settled_by
+from metrion.core.desk.said.judging import NOTHING_TOLD, FigureOptions, settled_by
 from metrion.core.desk.said.reach import Reach
 from metrion.core.desk.said.words import asked_says
 from metrion.core.instruments.appearance import Appearance, FineAs, MainAs, PrintedUnit
@@ -38,7 +38,7 @@ TENTH = Instrument("d", "Fine circle", Kind.ANGULAR, "arcmin", VernierScale(Frac
 RULER = Instrument("r", "Ruler", Kind.PLAIN, "mm", PlainScale(ONE))
 
 
-LINE = Told(fine_as=FineAs.LINE)
+LINE = FigureOptions(fine_as=FineAs.LINE)
 
 
 def sentences(answer: Answer) -> str:
@@ -110,13 +110,13 @@ def test_where_two_lines_fit_it_asks_and_what_is_told_is_asked_no_more() -> None
     answer = consider(tool, "6", "5")
     assert (answer.main, answer.line, answer.read) == (6, None, None)
     told = [settled_by(reach, "6 5", NOTHING_TOLD, one) for one in answer.heard.asked]
-    assert told == [Told(FineAs.LINE), Told(FineAs.NUMERAL)]
+    assert told == [FigureOptions(FineAs.LINE), FigureOptions(FineAs.NUMERAL)]
     assert [say(asked_says(tool, one)) for one in answer.heard.asked] == [
         "line number 5 past 6 mm", "the line printed 5 past 6 mm",
     ]  # fmt: skip
     assert [consider(tool, "6", "5", one).line for one in told] == [5, 10]
     keys = [one.key for one in answer.heard.asked]
-    assert [consider(tool, "6", "5", Told(meant=one)).line for one in keys] == [5, 10]
+    assert [consider(tool, "6", "5", FigureOptions(meant=one)).line for one in keys] == [5, 10]
 
 
 def test_a_place_between_two_lines_may_be_a_numeral_too() -> None:

@@ -10,7 +10,7 @@ from hypothesis import strategies as st
 
 from metrion.core.formula.evaluate import NoValue, evaluate, exact
 from metrion.core.formula.expression import call, name, number
-from metrion.core.formula.values import Root, Series, rational, root
+from metrion.core.formula.values import Root, ValueSeries, rational, root
 
 NUMBERS = st.fractions(min_value=-50, max_value=50, max_denominator=40)
 SQUARES = st.integers(2, 60).filter(lambda n: math.isqrt(n) ** 2 != n).map(Fraction)
@@ -69,7 +69,7 @@ def test_a_root_that_is_rational_is_no_root() -> None:
 def test_a_list_acts_element_by_element(
     values: list[Fraction], other: Fraction, by: Fraction
 ) -> None:
-    series = Series.of(values)
+    series = ValueSeries.of(values)
     assert list(series) == values
     assert list(series + other) == [one + other for one in values]
     assert list(other + series) == [one + other for one in values]
@@ -90,24 +90,24 @@ def test_a_list_acts_element_by_element(
 
 @given(LISTS)
 def test_two_lists_of_one_length(values: list[Fraction]) -> None:
-    one, other = Series.of(values), Series.of([value / 3 + 1 for value in values])
+    one, other = ValueSeries.of(values), ValueSeries.of([value / 3 + 1 for value in values])
     pairs = list(zip(one, other, strict=True))
     assert list(one + other) == [a + b for a, b in pairs]
     assert list(one - other) == [a - b for a, b in pairs]
     assert list(one * other) == [a * b for a, b in pairs]
     with pytest.raises(ValueError, match="different lengths"):
-        one + Series.of([*values, Fraction(1)])
+        one + ValueSeries.of([*values, Fraction(1)])
 
 
 @given(LISTS, NUMBERS)
 def test_the_extremes_of_lists_and_of_several(values: list[Fraction], other: Fraction) -> None:
-    known = {"list": Series.of(values), "other": other}
+    known = {"list": ValueSeries.of(values), "other": other}
     assert evaluate(call("max", name("list")), known) == max(values)
     assert evaluate(call("min", name("list")), known) == min(values)
     assert evaluate(call("max", name("other")), known) == other
     assert evaluate(call("min", name("other"), number(0)), known) == min(other, 0)
     several = evaluate(call("max", name("list"), name("other")), known)
-    assert isinstance(several, Series)
+    assert isinstance(several, ValueSeries)
     assert list(several) == [max(one, other) for one in values]
 
 

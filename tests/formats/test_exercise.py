@@ -12,7 +12,7 @@ from typing import Any
 import pytest
 
 from metrion.core.json import Record
-from metrion.core.practice.diagnosis import Verdict, diagnose
+from metrion.core.practice.diagnosis import AnswerVerdict, diagnose
 from metrion.core.practice.key import wrong_answers
 from metrion.formats.exercise import exercise_record, exercises_of, parse_answer, parse_exercise
 from metrion.formats.faults import Refused
@@ -140,7 +140,7 @@ def test_a_sheet_shows_the_scales_and_the_key_the_answers(tmp_path: Path) -> Non
         right = answer_words(exercise, exercise.answer, plainly())
         assert right in key
         for wrong in wrong_answers(exercise, 6):
-            assert diagnose(exercise, wrong.answer).verdict is Verdict.WRONG
+            assert diagnose(exercise, wrong.answer).verdict is AnswerVerdict.WRONG
 
 
 @pytest.mark.parametrize("seeds", ["x", "3-1", "-1", "1-2000"])

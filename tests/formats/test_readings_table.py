@@ -5,7 +5,7 @@ from fractions import Fraction
 
 import pytest
 
-from metrion.core.desk.said.judging import NOTHING_TOLD, Told
+from metrion.core.desk.said.judging import NOTHING_TOLD, FigureOptions
 from metrion.core.instruments.appearance import FineAs
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.measurements import Measurement
@@ -24,7 +24,7 @@ from metrion.formats.readings_table import (
 from metrion.formats.table import observation_table
 from tests.said import said, saying
 
-LINE = Told(FineAs.LINE)
+LINE = FigureOptions(FineAs.LINE)
 CALIPER = Instrument("c", "Caliper", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))
 CIRCLE = Instrument("o", "Circle", Kind.ANGULAR, "arcmin", VernierScale(Fraction(20), 40, 39))
 TWO_TURNS = Instrument("t", "T", Kind.SCREW, "mm", ScrewScale(Fraction("0.5"), 50, Fraction(1)))
@@ -133,12 +133,12 @@ def test_a_column_that_is_missing_is_named() -> None:
 def test_the_fine_column_may_hold_what_a_line_is_worth() -> None:
     table = read_table(b"main;fine\n6;0,15\n")
     (reading,) = readings_of(
-        table, ["main", "fine"], CALIPER, Sort.SINGLE, Told(FineAs.WORTH), estimates=False
+        table, ["main", "fine"], CALIPER, Sort.SINGLE, FigureOptions(FineAs.WORTH), estimates=False
     ).readings
     assert reading.record == {"main": "6", "fine": 3}
 
 
-def asked_of(text: str, told: Told = NOTHING_TOLD) -> tuple[list[Column], int, int]:
+def asked_of(text: str, told: FigureOptions = NOTHING_TOLD) -> tuple[list[Column], int, int]:
     table = read_table(text.encode())
     found = readings_of(table, ["main", "fine"], CALIPER, Sort.SINGLE, told, estimates=False)
     return found.asked, len(found.readings), found.doubtful
@@ -148,7 +148,7 @@ def test_what_a_column_holds_is_asked_once_for_the_table() -> None:
     both = Column("fine", (FineAs.LINE, FineAs.NUMERAL))
     assert asked_of("6;3\n6;4\n7;17\n") == ([both], 1, 2)
     assert asked_of("6;3\n6;4\n", LINE) == ([], 2, 0)
-    assert asked_of("6;3\n6;4\n", Told(FineAs.NUMERAL)) == ([], 2, 0)
+    assert asked_of("6;3\n6;4\n", FigureOptions(FineAs.NUMERAL)) == ([], 2, 0)
     # What can be but one reading is not asked about.
     assert asked_of("6;12\n7;17\n6;0,15\n") == ([], 3, 0)
     # Each answer has to fit every row that is doubtful.

@@ -12,7 +12,7 @@ from PIL import Image
 
 from metrion.core.camera import Flaws, Shot, photograph_vernier
 from metrion.core.facts import fact
-from metrion.core.photo.answer import Answer
+from metrion.core.photo.answer import PhotoAnswer
 from metrion.formats.faults import Refused
 from metrion.formats.opened_pictures import read_picture
 from metrion.formats.photographed import answer_record
@@ -112,6 +112,6 @@ def test_a_picture_is_turned_upright_and_too_large_a_one_is_refused(shot: Shot) 
 
 @pytest.mark.parametrize(("position", "printed"), [(19.99999, "0.0000"), (6.94041, "6.9404")])
 def test_a_position_is_written_within_its_turn(position: float, printed: str) -> None:
-    answer = Answer(fact("photo-by-lines", count=20), position, 0.01234, 20)
+    answer = PhotoAnswer(fact("photo-by-lines", count=20), position, 0.01234, 20)
     record = answer_record(answer, "")
     assert (record["position"], record["standard_error"]) == (printed, "0.0123")

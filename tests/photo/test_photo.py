@@ -15,7 +15,7 @@ from metrion.core.camera import (
     photograph_vernier,
 )
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.photo.answer import Answer, read_photo
+from metrion.core.photo.answer import PhotoAnswer, read_photo
 from metrion.core.photo.fan import Fan
 from metrion.core.photo.long_lines import longs_of
 from metrion.core.photo.strip import Strip
@@ -37,7 +37,7 @@ def shot_of(lines: int, step: float, at: float, pixels: float, flaws: Flaws, see
     return photograph_vernier(lines, step, at, pixels, flaws, random, SIZE)
 
 
-def off(answer: Answer, shot: Shot) -> float:
+def off(answer: PhotoAnswer, shot: Shot) -> float:
     assert answer.position is not None, answer.why.code
     half = answer.modulo / 2
     return (answer.position - shot.position + half) % answer.modulo - half

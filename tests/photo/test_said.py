@@ -10,10 +10,10 @@ from metrion.core.camera import Flaws, photograph_circle, photograph_screw, phot
 from metrion.core.facts import fact
 from metrion.core.instruments.appearance import Appearance, Side
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.photo.answer import Answer, Candidate, read_photo
+from metrion.core.photo.answer import Candidate, PhotoAnswer, read_photo
 from metrion.core.photo.edge import proposed_edge
 from metrion.core.photo.said import said
-from metrion.core.quantity.photographs import Photograph, Verdict
+from metrion.core.quantity.photographs import Photograph, PhotographVerdict
 from metrion.core.scales import Indication, Scale, ScrewScale, VernierScale
 from metrion.core.scales.base import Undecided
 from metrion.core.traits import Kind
@@ -28,9 +28,9 @@ def tool(scale: VernierScale | ScrewScale, kind: Kind = Kind.VERNIER) -> Instrum
     return Instrument("t", "T", kind, "mm" if kind is not Kind.ANGULAR else "arcmin", scale)
 
 
-def answer(modulo: int, position: float, *odds: tuple[int, float]) -> Answer:
+def answer(modulo: int, position: float, *odds: tuple[int, float]) -> PhotoAnswer:
     candidates = tuple(Candidate(line, odd) for line, odd in odds)
-    return Answer(fact("photo-by-lines", count=modulo), position, 0.1, modulo, candidates)
+    return PhotoAnswer(fact("photo-by-lines", count=modulo), position, 0.1, modulo, candidates)
 
 
 def read(line: int | Fraction | Undecided) -> Indication:
@@ -40,17 +40,17 @@ def read(line: int | Fraction | Undecided) -> Indication:
 @pytest.mark.parametrize(
     ("own", "odds", "verdict"),
     [
-        (7, [(7, 0.98)], Verdict.AGREES),
-        (8, [(7, 0.98)], Verdict.DIFFERS),
-        (8, [(7, 0.7), (8, 0.3)], Verdict.CLOSE),
-        (8, [(7, 0.96), (8, 0.04)], Verdict.DIFFERS),
-        (Undecided(7, 8), [(7, 0.6), (8, 0.4)], Verdict.AGREES),
-        (Fraction(15, 2), [(7, 0.6), (8, 0.4)], Verdict.AGREES),
-        (Fraction(71, 10), [(8, 0.99)], Verdict.DIFFERS),
+        (7, [(7, 0.98)], PhotographVerdict.AGREES),
+        (8, [(7, 0.98)], PhotographVerdict.DIFFERS),
+        (8, [(7, 0.7), (8, 0.3)], PhotographVerdict.CLOSE),
+        (8, [(7, 0.96), (8, 0.04)], PhotographVerdict.DIFFERS),
+        (Undecided(7, 8), [(7, 0.6), (8, 0.4)], PhotographVerdict.AGREES),
+        (Fraction(15, 2), [(7, 0.6), (8, 0.4)], PhotographVerdict.AGREES),
+        (Fraction(71, 10), [(8, 0.99)], PhotographVerdict.DIFFERS),
     ],
 )
 def test_it_agrees_with_what_is_likely(
-    own: int | Fraction | Undecided, odds: list[tuple[int, float]], verdict: Verdict
+    own: int | Fraction | Undecided, odds: list[tuple[int, float]], verdict: PhotographVerdict
 ) -> None:
     found = said(answer(20, 7.2, *odds), read(own), CALIPER, estimates=False)
     assert found.verdict is verdict

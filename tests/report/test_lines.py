@@ -13,7 +13,7 @@ from metrion.core.logbook import reduce_logbook
 from metrion.demo import demo_file
 from metrion.formats.logbook import parse_logbook
 from metrion.report import Form, Span, Written, derived_working, plain
-from metrion.report.lines import WIDEST, Line, brackets, over, power, root, sign
+from metrion.report.lines import WIDEST, WorkingLine, brackets, over, power, root, sign
 from metrion.report.working.setting import symbolic
 from metrion.voice import plainly
 from tests.strategies import formulas
@@ -21,7 +21,7 @@ from tests.strategies import formulas
 LONG = (Span("a" * 30), sign("+"), Span("b" * 30))
 
 
-def forms(line: Line) -> list[Form]:
+def forms(line: WorkingLine) -> list[Form]:
     return [span.form for span in line]
 
 

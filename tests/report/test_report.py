@@ -13,7 +13,7 @@ from hypothesis import strategies as st
 from metrion.core.logbook import reduce_logbook
 from metrion.demo import demo_file
 from metrion.formats.logbook import parse_logbook
-from metrion.report.blocks import Picture, Report, Table
+from metrion.report.blocks import PictureBlock, Report, Table
 from metrion.report.build import Length, build_report
 from metrion.report.lines import Span, over, power, root, sign
 from metrion.report.render import html_page, latex_document, latex_tables, markdown_text, pdf_file
@@ -183,7 +183,7 @@ def test_a_drawing_is_sound_svg_and_says_what_it_shows() -> None:
     for name in DEMOS:
         for section in report(demo(name)).sections:
             for block in section.blocks:
-                if isinstance(block, Picture):
+                if isinstance(block, PictureBlock):
                     svg = ElementTree.fromstring(block.svg)
                     assert svg.find("{http://www.w3.org/2000/svg}title") is not None
                     assert block.caption.startswith(("Reading ", "The readings"))
@@ -285,7 +285,7 @@ def test_a_report_comes_in_three_lengths(
 def plotted(document: dict[str, Any]) -> str:
     sections = report(document).sections
     section = next(one for one in sections if one.title == "Lower spreader, outside")
-    return [one for one in section.blocks if isinstance(one, Picture)][-1].svg
+    return [one for one in section.blocks if isinstance(one, PictureBlock)][-1].svg
 
 
 def drawn(svg: str, tag: str) -> list[ElementTree.Element]:
@@ -338,10 +338,10 @@ def spread(*read: tuple[str, int]) -> dict[str, Any]:
     return one
 
 
-def pictures(document: dict[str, Any]) -> list[Picture]:
+def pictures(document: dict[str, Any]) -> list[PictureBlock]:
     return [
         block
         for section in report(document).sections
         for block in section.blocks
-        if isinstance(block, Picture)
+        if isinstance(block, PictureBlock)
     ]

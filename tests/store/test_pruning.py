@@ -10,7 +10,7 @@ from sqlalchemy import select
 from metrion.store import Store
 from metrion.store.commands import State, redoing, undoable, undoing, write
 from metrion.store.database import FILE_NAME
-from metrion.store.idempotency import Asked, keep
+from metrion.store.idempotency import OnceRequest, keep
 from metrion.store.models import CommandRow, RequestRow
 from metrion.store.pruning import REQUESTS_KEPT, prune
 from metrion.store.sheets import find_sheet
@@ -25,7 +25,7 @@ def known(store: Store) -> set[str]:
 
 def test_requests_are_known_for_thirty_days(store: Store) -> None:
     with store.writing() as session:
-        keep(session, Asked("one", "it"))
+        keep(session, OnceRequest("one", "it"))
     now = datetime.now(UTC)
     prune(store, now + REQUESTS_KEPT - timedelta(minutes=1))
     assert known(store) == {"one"}

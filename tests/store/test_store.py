@@ -16,10 +16,10 @@ from sqlalchemy.orm import Session
 
 from metrion.formats.faults import Refused
 from metrion.store import KeyReused, NotHere, NothingToRedo, NothingToUndo, Stale, Store, TakenId
-from metrion.store.commands import Change, Step, redoing, stepped, undoable, undoing, write
+from metrion.store.commands import Change, CommandStep, redoing, stepped, undoable, undoing, write
 from metrion.store.database import FILE_NAME
 from metrion.store.documents import kept_entries, sheet_document
-from metrion.store.idempotency import Asked, came_of, keep, was_done
+from metrion.store.idempotency import OnceRequest, came_of, keep, was_done
 from metrion.store.models import Sheet
 from metrion.store.records import EntryVersion
 from metrion.store.sheets import add_sheet, all_sheets, find_sheet, take_in
@@ -35,14 +35,14 @@ def document(store: Store, key: str) -> dict[str, Any]:
         return sheet_document(session, find_sheet(session, key))
 
 
-def step(session: Session, sheet: Sheet, plan: Callable[[Session, Sheet], Step]) -> None:
+def step(session: Session, sheet: Sheet, plan: Callable[[Session, Sheet], CommandStep]) -> None:
     made = plan(session, sheet)
     stepped(kept_entries(session, sheet), made)
     write(session, sheet, made)
 
 
 def command(session: Session, sheet: Sheet, changes: Sequence[Change]) -> None:
-    step(session, sheet, lambda _session, _sheet: Step("a change", changes))
+    step(session, sheet, lambda _session, _sheet: CommandStep("a change", changes))
 
 
 def change(store: Store, key: str, *changes: Change) -> None:
@@ -135,16 +135,16 @@ def test_what_is_referred_to_cannot_be_taken_away(store: Store, sheet: str) -> N
 
 
 def test_a_request_is_known_by_its_key_and_by_what_it_says(store: Store) -> None:
-    asked = Asked("k1", "one thing")
+    asked = OnceRequest("k1", "one thing")
     with store.writing() as session:
         assert not was_done(session, asked)
         keep(session, asked, {"id": "s"})
     with store.reading() as session:
         assert was_done(session, asked)
         assert came_of(session, asked) == {"id": "s"}
-        assert not was_done(session, Asked("k2", "one thing"))
+        assert not was_done(session, OnceRequest("k2", "one thing"))
         with pytest.raises(KeyReused):
-            was_done(session, Asked("k1", "another thing"))
+            was_done(session, OnceRequest("k1", "another thing"))
 
 
 def test_every_step_is_a_new_version(store: Store, sheet: str) -> None:

@@ -11,22 +11,22 @@ from flask import Flask
 from metrion.notebook.notebook import CurrentSheet, Notebook
 from metrion.notebook.settings import Settings
 from metrion.store import Busy, Store
-from metrion.store.commands import Change, Step, write
+from metrion.store.commands import Change, CommandStep, write
 from metrion.store.documents import kept_entries
 from metrion.store.fair_lock import FairLock
 from metrion.store.sheets import find_sheet
 
-_Plan = Callable[[CurrentSheet], Step]
+_Plan = Callable[[CurrentSheet], CommandStep]
 FIRST, SECOND = ("bridle-line", "standoff"), ("old-standoffs", "standoff")
 
 
 def reading(quantity: str, before: Callable[[], object] = lambda: None) -> _Plan:
     """A plan to add a reading to a quantity of the demo, and what happens while it is made."""
 
-    def plan(found: CurrentSheet) -> Step:
+    def plan(found: CurrentSheet) -> CommandStep:
         before()
         [entry] = found.entries.new_observations([{"main": "5", "fine": 3}], quantity)
-        return Step("add", [Change("observations", None, entry)])
+        return CommandStep("add", [Change("observations", None, entry)])
 
     return plan
 

@@ -52,7 +52,7 @@ class WrittenUnit(Text):
 
 
 @dataclass(frozen=True)
-class Flag(Holds):
+class Boolean(Holds):
     """true or false."""
 
 

@@ -7,11 +7,12 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
+from metrion.core.arrays import Array
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.photo.answer import Answer, read_photo
+from metrion.core.photo.answer import PhotoAnswer, read_photo
 from metrion.core.photo.edge import proposed_edge
 from metrion.formats.opened_pictures import read_picture
-from metrion.formats.pictures import Array, Evidence, evidence
+from metrion.formats.pictures import Evidence, evidence
 from metrion.formats.processes import apart
 
 Wanted = Callable[[], bool]
@@ -26,7 +27,7 @@ class Shown:
     """A photograph that was asked: what is kept of it, and what that says."""
 
     evidence: Evidence
-    answer: Answer
+    answer: PhotoAnswer
 
 
 def edge_in(content: bytes, tool: Instrument, wanted: Wanted = _always) -> Array:
@@ -36,7 +37,7 @@ def edge_in(content: bytes, tool: Instrument, wanted: Wanted = _always) -> Array
 
 def answer_of(
     content: bytes, tool: Instrument, edge: Array, *, upward: bool, wanted: Wanted = _always
-) -> Answer:
+) -> PhotoAnswer:
     """What a picture says, in pixels of the file. Raises as `processes.apart` does."""
     return apart(_answer_of, wanted)(content, replace(tool), edge, upward=upward)
 
@@ -53,7 +54,7 @@ def _edge_in(content: bytes, tool: Instrument) -> Array:
     return seen.told(proposed_edge(seen.brightness, tool))
 
 
-def _answer_of(content: bytes, tool: Instrument, edge: Array, *, upward: bool) -> Answer:
+def _answer_of(content: bytes, tool: Instrument, edge: Array, *, upward: bool) -> PhotoAnswer:
     seen = read_picture(content)
     found = read_photo(seen.brightness, tool, seen.seen(edge), upward=upward)
     if seen.scale == 1.0:

@@ -15,8 +15,8 @@ from metrion.core.instruments.instrument import Instrument
 from metrion.core.json import Json, Record
 from metrion.core.practice.diagnosis import Diagnosis
 from metrion.core.practice.exercise import IN_FILES, Exercise, Question, questions_of
-from metrion.core.practice.made import Wanted, exercises
-from metrion.core.practice.traps import Level, is_of
+from metrion.core.practice.made import WantedExercise, exercises
+from metrion.core.practice.traps import Difficulty, is_of
 from metrion.core.quantity.observations import Arc
 from metrion.core.scales import Indication, PlainScale, ScrewScale, VernierScale
 from metrion.core.traits import Kind
@@ -41,7 +41,7 @@ def exercises_of(
         kind: of tool; any without it.
         question: that is asked; any without it.
     """
-    wanted = Wanted(Kind(kind) if kind else None, Question(question) if question else None)
+    wanted = WantedExercise(Kind(kind) if kind else None, Question(question) if question else None)
     return exercises(seed, chance_of(seed, kind, question), wanted)
 
 
@@ -64,7 +64,7 @@ class Which:
     at: int
     kind: str = ""
     question: str = ""
-    level: Level = Level.ANY
+    level: Difficulty = Difficulty.ANY
     slip: str = ""
 
     def __str__(self) -> str:
@@ -78,7 +78,7 @@ def exercise_at(which: Which) -> Exercise | None:
     """
     kind, question = which.kind or None, which.question or None
     some = exercises_of(which.seed, kind, question)
-    if which.level is Level.ANY and not which.slip:
+    if which.level is Difficulty.ANY and not which.slip:
         return next(islice(some, which.at - 1, None), None)
     fitting = (one for one in islice(some, _MOST_TRIED) if is_of(one, which.level, which.slip))
     found = next(islice(fitting, which.at - 1, None), None)

@@ -45,7 +45,7 @@ class Opened:
 
 
 @dataclass(frozen=True)
-class Seen:
+class OpenedPicture:
     """What a picture shows.
 
     Attributes:
@@ -129,12 +129,12 @@ def opened(content: bytes, mode: str, most: int = MOST_MEASURED) -> Iterator[Ope
     yield Opened(upright, scale)
 
 
-def read_picture(content: bytes) -> Seen:
+def read_picture(content: bytes) -> OpenedPicture:
     """What a picture shows. Raises as `opened` does."""
     with opened(content, "L") as found:
         brightness = np.asarray(found.image, dtype=np.float32)
     brightness /= 255
-    return Seen(brightness, found.scale)
+    return OpenedPicture(brightness, found.scale)
 
 
 def _check_size(width: int, height: int, *, is_jpeg: bool) -> None:

@@ -12,7 +12,7 @@ from metrion.core.facts import fact
 from metrion.core.instruments.appearance import Growth
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.json import Json, Record
-from metrion.core.photo.answer import Answer
+from metrion.core.photo.answer import PhotoAnswer
 from metrion.formats.faults import Faults, Refused, refusal
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.instruments import parse_instrument
@@ -25,7 +25,7 @@ _PLACES = 4
 
 
 @dataclass(frozen=True)
-class Asked:
+class PhotographQuestion:
     """A picture that is asked about.
 
     Attributes:
@@ -41,7 +41,7 @@ class Asked:
     upward: bool
 
 
-def parse_asked(record: Json) -> Asked:
+def parse_asked(record: Json) -> PhotographQuestion:
     """Read what is asked.
 
     Raises:
@@ -61,7 +61,7 @@ def parse_asked(record: Json) -> Asked:
     if faults or image is None or tool is None or edge is None:
         raise Refused(faults)
     counts = counts or tool.appearance.thimble_numerals
-    return Asked(image, tool, edge, counts is Growth.UP)
+    return PhotographQuestion(image, tool, edge, counts is Growth.UP)
 
 
 def _edge(given: Json) -> NDArray[np.float64] | None:
@@ -80,7 +80,7 @@ def _is_pixel(value: Json) -> bool:
     return isfinite(value) and abs(value) < _LARGEST_PIXEL
 
 
-def answer_record(answer: Answer, words: str) -> Record:
+def answer_record(answer: PhotoAnswer, words: str) -> Record:
     """What is answered."""
     told = answer.position is not None and answer.error is not None
     # What is rounded up to a whole turn is its beginning.

@@ -8,9 +8,9 @@ from hashlib import sha256
 from io import BytesIO
 
 import numpy as np
-from numpy.typing import NDArray
 from PIL import Image
 
+from metrion.core.arrays import Array
 from metrion.core.facts import Name
 from metrion.formats.faults import refusal
 from metrion.formats.opened_pictures import END, Segment, opened, segments_of
@@ -22,8 +22,6 @@ _BEYOND, _BESIDE = 0.6, 660
 _SMALL, _SMALL_QUALITY = 960, 80
 _QUALITIES = (92, 86, 78, 68)
 _SHRUNK = 0.8
-
-Array = NDArray[np.float64]
 
 
 @dataclass(frozen=True)

@@ -47,7 +47,7 @@ def _view_of(found: dict[Any, Any]) -> MappingProxyType[Any, Any]:
 # What is known of an entry besides is a view that nobody changes.
 pickled_by(MappingProxyType, lambda view: (_view_of, (dict(view),)))
 
-Given = ParamSpec("Given")
+Arguments = ParamSpec("Arguments")
 Found = TypeVar("Found")
 
 
@@ -178,10 +178,10 @@ atexit.register(_PROCESSES.end)
 
 
 def apart(
-    work: Callable[Given, Found],
+    work: Callable[Arguments, Found],
     wanted: Callable[[], bool] = lambda: True,
     seconds: float = SECONDS,
-) -> Callable[Given, Found]:
+) -> Callable[Arguments, Found]:
     """A function as it is done in a process of its own.
 
     Args:
@@ -195,7 +195,7 @@ def apart(
         Unwanted: if nobody waits any more.
     """
 
-    def done(*given: Given.args, **named: Given.kwargs) -> Found:
+    def done(*given: Arguments.args, **named: Arguments.kwargs) -> Found:
         task = pickle.dumps((work.__module__, work.__qualname__, given, named, seconds))
         found, what = _PROCESSES.answer(task, seconds, wanted)
         if found == "refused":

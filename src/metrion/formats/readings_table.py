@@ -11,7 +11,7 @@ from dataclasses import dataclass, replace
 from typing import Any
 
 from metrion.core.desk.said.hear import hear
-from metrion.core.desk.said.judging import NOTHING_TOLD, Told, Verdict, judge
+from metrion.core.desk.said.judging import NOTHING_TOLD, FigureOptions, Ruling, judge
 from metrion.core.desk.said.reach import Reach
 from metrion.core.desk.said.words import judgement_says
 from metrion.core.errors import MetrionError, shortened
@@ -153,7 +153,7 @@ def readings_of(
     columns: Sequence[str],
     instrument: Instrument,
     sort: Sort,
-    told: Told = NOTHING_TOLD,
+    told: FigureOptions = NOTHING_TOLD,
     *,
     estimates: bool,
 ) -> TableFound:
@@ -171,7 +171,7 @@ def readings_of(
         names = Name(", ".join(role.replace("fine", "line") for role in missing))
         return TableFound([], [Fault("", fact("no-column-holds", names=names))], [])
     if table.is_own:
-        told = Told(FineAs.LINE, MainAs.UNIT)
+        told = FigureOptions(FineAs.LINE, MainAs.UNIT)
     reach = Reach(instrument, at_zero=False, estimates=estimates)
     reader = _RowReader(table, places, reach, sort, told.else_by(instrument))
     found: list[TableReading] = []
@@ -201,11 +201,11 @@ class _RowReader:
         places: Mapping[str, int],
         reach: Reach,
         sort: Sort,
-        told: Told,
+        told: FigureOptions,
     ) -> None:
         self._table, self._places, self._reach = table, places, reach
         self._sort, self._told = sort, told
-        self._doubtful: list[tuple[str, Told]] = []
+        self._doubtful: list[tuple[str, FigureOptions]] = []
         self.doubtful_rows = 0
         self._fitting = False
 
@@ -226,7 +226,7 @@ class _RowReader:
             before = judge(self._reach, said, told)
             after = judge(self._reach, said, replace(told, **answer))
             fewer = len(after.meanings) < len(before.meanings)
-            if not fewer and after.verdict is not Verdict.ONE:
+            if not fewer and after.verdict is not Ruling.ONE:
                 return False
         return bool(self._doubtful)
 
@@ -272,7 +272,7 @@ class _RowReader:
             self._fitting = self._fitting or any(
                 one.main_way != "other-unit" for one in heard.asked
             )
-            return [], {"fine": judgement_says(tool, said, Verdict.ASK, heard.asked)}
+            return [], {"fine": judgement_says(tool, said, Ruling.ASK, heard.asked)}
         wrong = {"main": heard.main_fault, "fine": heard.fine_fault}
         if not any(wrong.values()):
             wrong = {"fine": fact("line-missing")} if main else {"main": fact("main-missing")}

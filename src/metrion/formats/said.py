@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from enum import StrEnum
 
-from metrion.core.desk.said.judging import Judgement, Told, judge
+from metrion.core.desk.said.judging import FigureOptions, Judgement, judge
 from metrion.core.desk.said.reach import Reach
 from metrion.core.exact.numbers import to_text
 from metrion.core.instruments.appearance import FineAs, MainAs
@@ -39,7 +39,7 @@ class Said:
     tool: Instrument
     text: str
     at_zero: bool
-    told: Told
+    told: FigureOptions
 
     def judged(self) -> Judgement:
         """What it was taken for."""
@@ -65,7 +65,7 @@ def parse_said(record: Json) -> Said:
             return None
         # A null says that nothing was said; what is left out is the tool's to say.
         own = tool.appearance
-        told_so = Told(
+        told_so = FigureOptions(
             fine_as if "fine_as" in names else own.fine_as,
             main_as if "main_as" in names else own.main_as,
         )

@@ -16,7 +16,7 @@ _SEARCHED = 100_000
 
 
 @dataclass(frozen=True, order=True)
-class Fit:
+class TableFit:
     """How well a table fits a quantity; the better one is the greater.
 
     Attributes:
@@ -30,7 +30,7 @@ class Fit:
     rows: int
 
 
-def fit(table: ReadingsTable, quantity: Measurement) -> Fit:
+def fit(table: ReadingsTable, quantity: Measurement) -> TableFit:
     """How well a table fits a quantity, as far as its headings tell."""
     sample = _beginning(table, _SEARCHED // max(table.width, 1) + _LOOKED_AT)
     own = own_rows(sample, quantity.id, quantity.label)
@@ -43,7 +43,7 @@ def fit(table: ReadingsTable, quantity: Measurement) -> Fit:
     # What has to be asked about fits as well.
     readings = len(found.readings) + found.doubtful
     rows = len(own_rows(table, quantity.id, quantity.label)) if own else len(table.rows)
-    return Fit(bool(own), readings / len(some.rows), rows if readings else 0)
+    return TableFit(bool(own), readings / len(some.rows), rows if readings else 0)
 
 
 def _beginning(table: ReadingsTable, rows: int) -> ReadingsTable:

@@ -7,7 +7,7 @@ from dataclasses import replace
 from fractions import Fraction
 
 from metrion.core.exact.numbers import to_text
-from metrion.core.formula.values import Root, Series, Value, rational
+from metrion.core.formula.values import Root, Value, ValueSeries, rational
 from metrion.core.formula.written import written
 from metrion.core.logbook import Logbook
 from metrion.core.quantity.derived import reduce_derived
@@ -55,7 +55,7 @@ def _documents(steps: Iterable[Step], speaker: Speaker) -> Iterator[Document]:
 
 
 def _value(value: Value | str | None) -> str | list[str] | None:
-    if isinstance(value, Series):
+    if isinstance(value, ValueSeries):
         texts: dict[Fraction, str] = {}
         return [texts.get(one) or texts.setdefault(one, _number(one)) for one in value]
     return value if value is None or isinstance(value, str) else _number(value)

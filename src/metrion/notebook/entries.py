@@ -15,9 +15,9 @@ from metrion.notebook.patches import EntryPatch
 from metrion.notebook.settings import Settings
 from metrion.notebook.typed_readings import understood
 from metrion.notebook.unit_change import what_was_read
-from metrion.store.commands import Change, Step
+from metrion.store.commands import Change, CommandStep
 from metrion.store.entries import SheetEntries
-from metrion.store.idempotency import Asked
+from metrion.store.idempotency import OnceRequest
 from metrion.store.records import HEAD, OBSERVATIONS, EntryVersion
 
 _NOT_LOOKED_AT = ("zero_exact", "zero_taken_over")
@@ -37,7 +37,7 @@ class EntryActs:
 
     notebook: Notebook
     sheet: str
-    asked: Asked | None = None
+    asked: OnceRequest | None = None
 
     def add_instrument(self, patch: EntryPatch) -> Changed:
         """A new instrument. Raises `Refused` if its numbers make no scale."""
@@ -122,7 +122,7 @@ class EntryActs:
         """
         measurement = patch.quantity or None if section == OBSERVATIONS else None
 
-        def plan(found: CurrentSheet) -> Step:
+        def plan(found: CurrentSheet) -> CommandStep:
             if measurement is not None:
                 found.entries.find("measurements", measurement)
             record = without_nulls({**patch.record, **more(found)})
@@ -153,7 +153,7 @@ class EntryActs:
             Stale: if it was changed since.
         """
 
-        def plan(found: CurrentSheet) -> Step:
+        def plan(found: CurrentSheet) -> CommandStep:
             before = found.entries.find(section, key, version)
             changes = [Change(section, before, amended(before, patch)), *besides(found, before)]
             return _completed(
@@ -192,7 +192,7 @@ class EntryActs:
             raise
 
     def _replace_looks(self, patch: EntryPatch) -> Changed:
-        def plan(found: CurrentSheet) -> Step:
+        def plan(found: CurrentSheet) -> CommandStep:
             entries = found.entries
             first, *others = (entries.find("zero_checks", key) for key in patch.replaces)
             why = found.settings.speaker.text("history-looked-again")
@@ -216,7 +216,7 @@ def _completed(
     entry: EntryVersion,
     patch: EntryPatch,
     said: Record,
-) -> Step:
+) -> CommandStep:
     """A step with what goes with it: a convention of one's own, what was answered of the tool.
 
     Args:
@@ -226,17 +226,17 @@ def _completed(
     own = own_convention(found.entries, found.settings, said)
     answered = patch.as_answered
     if not answered:
-        return Step(title, [*own, *changes])
+        return CommandStep(title, [*own, *changes])
     read = entry.record
     if entry.measurement:
         read = found.entries.find("measurements", entry.measurement).record
     tool = found.entries.find("instruments", str(read["instrument"]))
     new = {name: value for name, value in answered.items() if name not in tool.record}
     if not new:
-        return Step(title, [*own, *changes])
+        return CommandStep(title, [*own, *changes])
     kept = Change("instruments", tool, replace(tool, record={**tool.record, **new}))
     # One's own tool of that id keeps it for the sheets to come.
-    return Step(title, [*own, kept, *changes], own_tool=(tool.id, new))
+    return CommandStep(title, [*own, kept, *changes], own_tool=(tool.id, new))
 
 
 def own_convention(entries: SheetEntries, settings: Settings, record: Record) -> list[Change]:

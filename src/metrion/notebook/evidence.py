@@ -8,8 +8,8 @@ from metrion.core.declared import fields_of
 from metrion.core.instruments.appearance import Growth
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.json import Json, Record, text_in
-from metrion.core.photo.answer import Answer
-from metrion.core.photo.said import Said, said
+from metrion.core.photo.answer import PhotoAnswer
+from metrion.core.photo.said import PhotoStatement, said
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import INDICATIONS, Observation
 from metrion.core.quantity.photographs import Photograph
@@ -20,8 +20,8 @@ from metrion.notebook.errors import NotPossible
 from metrion.notebook.evaluated import EvaluatedSheet
 from metrion.notebook.notebook import Changed, CurrentSheet, Notebook
 from metrion.store import NotHere, Stale
-from metrion.store.commands import Change, Step
-from metrion.store.idempotency import Asked
+from metrion.store.commands import Change, CommandStep
+from metrion.store.idempotency import OnceRequest
 from metrion.store.pictures import MOST_PHOTOGRAPHS, PHOTOGRAPHS, find_picture, photographs_in
 from metrion.store.records import OBSERVATIONS, EntryVersion
 from metrion.store.sheets import find_sheet
@@ -40,7 +40,7 @@ class PhotographedLook:
         """What was looked at."""
         return self.measurement.instrument
 
-    def said(self, answer: Answer) -> Said:
+    def said(self, answer: PhotoAnswer) -> PhotoStatement:
         """What a picture says to who has read the look."""
         own = self.observation.indications[INDICATIONS[self.observation.sort].index(self.look)]
         estimates = self.measurement.convention.estimate
@@ -74,7 +74,7 @@ def keep_photograph(
     seen: PhotographedLook,
     shown: Shown,
     thimble: Growth,
-    asked: Asked | None = None,
+    asked: OnceRequest | None = None,
 ) -> Changed:
     """Keep a photograph with a reading, and what it says.
 
@@ -92,7 +92,7 @@ def keep_photograph(
     """
     found = shown.evidence
 
-    def plan(current: CurrentSheet) -> Step:
+    def plan(current: CurrentSheet) -> CommandStep:
         evaluated = current.evaluated or notebook.sheet(sheet)
         before = current.entries.find(OBSERVATIONS, reading, version)
         look = look_of(evaluated, reading, seen.look)
@@ -102,7 +102,9 @@ def keep_photograph(
         record = _record(found, look, look.said(shown.answer), thimble)
         after = _with(before, [*_records(before), record])
         pictures = (found.strip, found.whole)
-        return Step("add-photograph", [Change(OBSERVATIONS, before, after)], pictures=pictures)
+        return CommandStep(
+            "add-photograph", [Change(OBSERVATIONS, before, after)], pictures=pictures
+        )
 
     return notebook.apply(sheet, plan, asked)
 
@@ -147,7 +149,9 @@ def _check_room(document: Record, observation: Observation, found: Evidence) -> 
         raise NotPossible("photograph-too-many", most=MOST_PHOTOGRAPHS)
 
 
-def _record(found: Evidence, look: PhotographedLook, told: Said, thimble: Growth) -> Record:
+def _record(
+    found: Evidence, look: PhotographedLook, told: PhotoStatement, thimble: Growth
+) -> Record:
     kept = replace(
         told.noted, strip=found.strip.name, whole=found.whole.name,
         edge=" ".join(f"{one:.1f}" for one in found.edge.ravel()),

@@ -22,10 +22,10 @@ from metrion.formats.processes import apart
 from metrion.formats.state import canonical
 from metrion.formats.strict_json import read_json
 from metrion.notebook.notebook import Notebook
-from metrion.store.commands import Change, Step, write
+from metrion.store.commands import Change, CommandStep, write
 from metrion.store.documents import kept_entries, sheet_document
 from metrion.store.errors import Stale
-from metrion.store.idempotency import Asked, once
+from metrion.store.idempotency import OnceRequest, once
 from metrion.store.models import Sheet
 from metrion.store.pictures import keep_pictures, to_keep
 from metrion.store.records import HEAD
@@ -166,7 +166,9 @@ def take(session: Session, arrival: Arrival, decision: Decision) -> Sheet | None
 
 
 def take_all(
-    notebook: Notebook, decided: Iterable[tuple[Arrival, Decision]], asked: Asked | None = None
+    notebook: Notebook,
+    decided: Iterable[tuple[Arrival, Decision]],
+    asked: OnceRequest | None = None,
 ) -> list[Record]:
     """Do with files what was decided, all or nothing, and once for a request.
 
@@ -217,5 +219,5 @@ def _replace(
         if (section, key) not in coming
     ]
     changes = [Change(key[0], here.get(key), one) for key, one in coming.items()]
-    write(session, sheet, Step("replace-sheet", [*gone[::-1], *changes], pictures=pictures))
+    write(session, sheet, CommandStep("replace-sheet", [*gone[::-1], *changes], pictures=pictures))
     return sheet

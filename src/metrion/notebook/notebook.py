@@ -18,11 +18,11 @@ from metrion.notebook.evaluated import EvaluatedSheet, evaluate, evaluated
 from metrion.notebook.evaluation import Memo, worked_out
 from metrion.notebook.settings import OWN_CONVENTIONS, Settings, keep_settings, read_settings
 from metrion.store import Busy, Damaged, Store
-from metrion.store.commands import Change, Step, redoing, stepped, undoable, undoing, write
+from metrion.store.commands import Change, CommandStep, redoing, stepped, undoable, undoing, write
 from metrion.store.documents import kept_entries
 from metrion.store.entries import SheetEntries
 from metrion.store.fair_lock import PATIENCE_SECONDS, FairLocks
-from metrion.store.idempotency import Asked, keep, once, was_done
+from metrion.store.idempotency import OnceRequest, keep, once, was_done
 from metrion.store.models import Sheet
 from metrion.store.sheets import find_sheet
 
@@ -90,25 +90,30 @@ class Notebook:
         with self.store.reading() as session:
             return self.evaluated(session, find_sheet(session, key))
 
-    def change(self, key: str, title: str, build: Build, asked: Asked | None = None) -> Changed:
+    def change(
+        self, key: str, title: str, build: Build, asked: OnceRequest | None = None
+    ) -> Changed:
         """Carry out one command on a sheet; see `apply`.
 
         Args:
             title: what undo calls it.
             build: finds out what is to change.
         """
-        return self.apply(key, lambda found: Step(title, build(found)), asked)
+        return self.apply(key, lambda found: CommandStep(title, build(found)), asked)
 
-    def undo(self, key: str, asked: Asked | None = None) -> Changed:
+    def undo(self, key: str, asked: OnceRequest | None = None) -> Changed:
         """Take the last change of a sheet back. Raises `NothingToUndo`."""
         return self.apply(key, lambda found: undoing(found.session, found.row), asked)
 
-    def redo(self, key: str, asked: Asked | None = None) -> Changed:
+    def redo(self, key: str, asked: OnceRequest | None = None) -> Changed:
         """Make the change again that was taken back last. Raises `NothingToRedo`."""
         return self.apply(key, lambda found: redoing(found.session, found.row), asked)
 
     def apply(
-        self, key: str, plan: Callable[[CurrentSheet], Step], asked: Asked | None = None
+        self,
+        key: str,
+        plan: Callable[[CurrentSheet], CommandStep],
+        asked: OnceRequest | None = None,
     ) -> Changed:
         """Bring a sheet to its next state.
 
@@ -130,7 +135,7 @@ class Notebook:
         raise Busy
 
     def _try(
-        self, key: str, plan: Callable[[CurrentSheet], Step], asked: Asked | None
+        self, key: str, plan: Callable[[CurrentSheet], CommandStep], asked: OnceRequest | None
     ) -> Changed | None:
         """See `apply`; None if somebody else changed the sheet meanwhile."""
         with self.store.reading() as session:
@@ -182,7 +187,7 @@ class Notebook:
                 found.append(parse_own_convention(record))
         return found
 
-    def add_convention(self, key: str, record: Record, asked: Asked | None = None) -> None:
+    def add_convention(self, key: str, record: Record, asked: OnceRequest | None = None) -> None:
         """Keep a new convention of one's own. Raises `ConventionTaken`, `Refused`."""
 
         def free(own: dict[str, Record]) -> None:
@@ -209,7 +214,7 @@ class Notebook:
         key: str,
         given: Record,
         check: Callable[[dict[str, Record]], None],
-        asked: Asked | None = None,
+        asked: OnceRequest | None = None,
     ) -> None:
         record = {**given, "id": key}
         parse_own_convention(record)
@@ -221,7 +226,7 @@ class Notebook:
         self._change_conventions(put, asked)
 
     def _change_conventions(
-        self, change: Callable[[dict[str, Record]], None], asked: Asked | None = None
+        self, change: Callable[[dict[str, Record]], None], asked: OnceRequest | None = None
     ) -> None:
         """Change them, while nobody else does."""
         with self.store.writing() as session:

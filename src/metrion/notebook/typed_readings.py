@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from metrion.core.desk.desk import Answer, consider
 from metrion.core.desk.entered import EnteredFigures, TypedReading
-from metrion.core.desk.said.judging import Verdict
+from metrion.core.desk.said.judging import Ruling
 from metrion.core.desk.said.words import judgement_says
 from metrion.core.facts import fact
 from metrion.core.instruments.instrument import Instrument
@@ -49,7 +49,7 @@ def _faults(
     heard = answer.heard
     if heard.asked:
         said = f"{entered.main.strip()} {entered.fine.strip()}".strip()
-        return [Fault(place, judgement_says(instrument, said, Verdict.ASK, heard.asked))]
+        return [Fault(place, judgement_says(instrument, said, Ruling.ASK, heard.asked))]
     wrong = {"main": heard.main_fault, "fine": heard.fine_fault}
     found = {name: fact("sentence", phrase=one) for name, one in wrong.items() if one}
     if not entered.main.strip():

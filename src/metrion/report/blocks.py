@@ -4,15 +4,15 @@ from __future__ import annotations
 
 from dataclasses import dataclass, replace
 
-from metrion.report.lines import Line, Span, Tint, Written
+from metrion.report.lines import Span, Tint, WorkingLine, Written
 from metrion.voice import DecimalSign
 
 
 @dataclass(frozen=True)
-class Text:
+class TextBlock:
     """A paragraph."""
 
-    line: Line
+    line: WorkingLine
 
 
 @dataclass(frozen=True)
@@ -31,7 +31,7 @@ class Steps:
 
 
 @dataclass(frozen=True)
-class Column:
+class ReportColumn:
     """A column of a table: its head, the part it holds, and whether it holds figures."""
 
     head: str
@@ -60,7 +60,7 @@ class Row:
 class Table:
     """A table."""
 
-    columns: tuple[Column, ...]
+    columns: tuple[ReportColumn, ...]
     rows: tuple[Row, ...]
 
     def filled(self) -> Table:
@@ -99,7 +99,7 @@ class Bars:
 
 
 @dataclass(frozen=True)
-class Picture:
+class PictureBlock:
     """A drawing as SVG, and what it shows."""
 
     svg: str
@@ -111,7 +111,7 @@ class Contents:
     """A table of the chapters that follow it."""
 
 
-Block = Contents | Text | Result | Steps | Table | Bars | Picture
+Block = Contents | TextBlock | Result | Steps | Table | Bars | PictureBlock
 
 
 @dataclass(frozen=True)
@@ -160,6 +160,6 @@ class Report:
     carries: tuple[Carried, ...] = ()
 
 
-def words(text: str) -> Text:
+def words(text: str) -> TextBlock:
     """A paragraph of plain words."""
-    return Text((Span(text),))
+    return TextBlock((Span(text),))

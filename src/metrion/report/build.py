@@ -24,9 +24,9 @@ from metrion.report.blocks import (
     Bars,
     Block,
     Cell,
-    Column,
     Contents,
     Report,
+    ReportColumn,
     Result,
     Row,
     Section,
@@ -139,9 +139,9 @@ class _Builder:
     def _said(self, fact: Fact) -> Block:
         return words(self.speaker.say(fact))
 
-    def _columns(self, *columns: tuple[str, Tint, bool]) -> tuple[Column, ...]:
+    def _columns(self, *columns: tuple[str, Tint, bool]) -> tuple[ReportColumn, ...]:
         return tuple(
-            Column(self._text(f"column-{code}"), tint, figures=figures)
+            ReportColumn(self._text(f"column-{code}"), tint, figures=figures)
             for code, tint, figures in columns
         )
 

@@ -6,7 +6,17 @@ from collections.abc import Iterator, Sequence
 
 from metrion.core.practice.exercise import Exercise
 from metrion.core.practice.key import wrong_answers
-from metrion.report.blocks import Block, Cell, Column, Picture, Report, Row, Section, Table, words
+from metrion.report.blocks import (
+    Block,
+    Cell,
+    PictureBlock,
+    Report,
+    ReportColumn,
+    Row,
+    Section,
+    Table,
+    words,
+)
 from metrion.report.drawing import drawn_scales
 from metrion.voice import Speaker
 from metrion.voice.exercises import answer_words, looks_in_words, task_words
@@ -37,7 +47,7 @@ def _title(code: str, seed: int, speaker: Speaker) -> str:
 def _asked(exercise: Exercise, speaker: Speaker) -> Iterator[Block]:
     tool = exercise.instrument
     for label, look in looks_in_words(exercise, speaker):
-        yield Picture(drawn_scales(tool, look), label)
+        yield PictureBlock(drawn_scales(tool, look), label)
     unit = "" if exercise.angular else f" {tool.unit}"
     yield words(f"{task_words(exercise, speaker)}  {_LINE}{unit}")
 
@@ -45,7 +55,7 @@ def _asked(exercise: Exercise, speaker: Speaker) -> Iterator[Block]:
 def answer_key(seed: int, exercises: Sequence[Exercise], speaker: Speaker) -> Report:
     """The answers of a sheet, and what each wrong answer would show."""
     columns = tuple(
-        Column(speaker.text(f"practice-key-{name}")) for name in ("number", "slip", "answer")
+        ReportColumn(speaker.text(f"practice-key-{name}")) for name in ("number", "slip", "answer")
     )
     rows = (
         row for at, exercise in enumerate(exercises, start=1) for row in _key(at, exercise, speaker)

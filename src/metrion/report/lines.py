@@ -65,7 +65,7 @@ class Span:
         return self.form is Form.SIGN or self.text.endswith("(")
 
 
-Line = tuple[Span, ...]
+WorkingLine = tuple[Span, ...]
 
 
 @dataclass(frozen=True)
@@ -82,7 +82,7 @@ class Written:
 
     key: str
     label: str
-    spans: Line
+    spans: WorkingLine
     group: Group = Group.RESULT
     reading: int | None = None
 
@@ -95,22 +95,22 @@ _NARROW = frozenset(" .,°′|()")
 """Signs half as wide as the others."""
 
 
-def over(top: Line, bottom: Line) -> Line:
+def over(top: WorkingLine, bottom: WorkingLine) -> WorkingLine:
     """One thing divided by another: one below the other, or side by side where that is too wide."""
     return _fitting(Span(form=Form.OVER, first=top, second=bottom))
 
 
-def root(of: Line) -> Line:
+def root(of: WorkingLine) -> WorkingLine:
     """The square root."""
     return _fitting(Span(form=Form.ROOT, first=of))
 
 
-def power(base: Line, exponent: str) -> Line:
+def power(base: WorkingLine, exponent: str) -> WorkingLine:
     """Something to a power."""
     return _fitting(Span(form=Form.POWER, first=base, second=(Span(exponent),)))
 
 
-def brackets(line: Line) -> Line:
+def brackets(line: WorkingLine) -> WorkingLine:
     """A line in brackets, as high as what stands in them."""
     whole = Span(form=Form.BRACKETS, first=line)
     return _fitting(whole) if any(map(_tall, line)) else _written_out(whole)
@@ -124,7 +124,7 @@ def sign(text: str) -> Span:
 EQUALS = sign("=")
 
 
-def joined(pieces: Iterable[Span], between: str) -> Line:
+def joined(pieces: Iterable[Span], between: str) -> WorkingLine:
     """Pieces with a sign between them."""
     line: list[Span] = []
     for piece in pieces:
@@ -132,7 +132,7 @@ def joined(pieces: Iterable[Span], between: str) -> Line:
     return tuple(line)
 
 
-def plain(line: Line) -> str:
+def plain(line: WorkingLine) -> str:
     """A line as text without any setting.
 
     >>> plain((*over((Span("1"),), (Span("20"),)), Span(" = 0.05 mm")))
@@ -151,11 +151,11 @@ def _plain(span: Span) -> str:
     return span.text or plain(_written_out(span))
 
 
-def _fitting(span: Span) -> Line:
+def _fitting(span: Span) -> WorkingLine:
     return (span,) if _width((span,)) <= WIDEST else _written_out(span)
 
 
-def _written_out(span: Span) -> Line:
+def _written_out(span: Span) -> WorkingLine:
     """What is set as mathematics, as pieces side by side."""
     if span.form is Form.OVER:
         above, below = (_bracketed(one, Form.ROOT, Form.POWER) for one in (span.first, span.second))
@@ -171,7 +171,7 @@ def _written_out(span: Span) -> Line:
     return (span,)
 
 
-def _width(line: Line) -> float:
+def _width(line: WorkingLine) -> float:
     """How wide a line is, in signs of its text."""
     return sum(map(_width_of, line))
 
@@ -188,7 +188,7 @@ def _tall(span: Span) -> bool:
     return span.form in (Form.OVER, Form.ROOT) or any(map(_tall, span.first))
 
 
-def _bracketed(line: Line, *whole: Form) -> Line:
+def _bracketed(line: WorkingLine, *whole: Form) -> WorkingLine:
     """A line in brackets, unless it is one number, one word, one such form, or in them already."""
     if _within_brackets(line):
         return line
@@ -196,7 +196,7 @@ def _bracketed(line: Line, *whole: Form) -> Line:
     return line if alone and " " not in line[0].text else brackets(line)
 
 
-def _within_brackets(line: Line) -> bool:
+def _within_brackets(line: WorkingLine) -> bool:
     """Whether one pair of brackets holds all of it."""
     if len(line) == 1:
         return line[0].form is Form.BRACKETS

@@ -12,7 +12,7 @@ from metrion.core.quantity.noted import Earlier, Noted
 from metrion.core.quantity.observations import INDICATIONS, Sort
 from metrion.core.review import Level
 from metrion.core.scales import Indication
-from metrion.report.blocks import Block, Cell, Column, Picture, Row, Table, words
+from metrion.report.blocks import Block, Cell, PictureBlock, ReportColumn, Row, Table, words
 from metrion.report.drawing import drawn_reading
 from metrion.report.lines import Tint
 from metrion.report.second_looks import main_words, what_became
@@ -21,7 +21,7 @@ from metrion.voice import Speaker
 from metrion.voice.dates import written_date
 
 
-def reading_drawing(measurement: Measurement, speaker: Speaker) -> Iterator[Picture]:
+def reading_drawing(measurement: Measurement, speaker: Speaker) -> Iterator[PictureBlock]:
     """The first reading that counts, drawn."""
     for index, observation in enumerate(measurement.observations):
         if observation.counts:
@@ -30,7 +30,7 @@ def reading_drawing(measurement: Measurement, speaker: Speaker) -> Iterator[Pict
             read = Figure(instrument.with_unit(instrument.reading(indication)))
             code = "report-drawn" if single else "report-drawn-position"
             caption = speaker.text(code, at=index + 1, read=read)
-            yield Picture(drawn_reading(instrument, indication), caption)
+            yield PictureBlock(drawn_reading(instrument, indication), caption)
             return
 
 
@@ -42,21 +42,21 @@ def readings_table(measurement: Measurement, speaker: Speaker) -> Table:
     return Table(tuple(_columns(measurement, speaker)), rows)
 
 
-def _columns(measurement: Measurement, speaker: Speaker) -> Iterator[Column]:
+def _columns(measurement: Measurement, speaker: Speaker) -> Iterator[ReportColumn]:
     unit = measurement.instrument.unit
     after = "" if measurement.instrument.traits.circular else f" / {unit}"
 
-    def column(code: str, tint: Tint = Tint.PLAIN, after: str = after) -> Column:
-        return Column(f"{speaker.text(f'report-column-{code}')}{after}", tint, figures=True)
+    def column(code: str, tint: Tint = Tint.PLAIN, after: str = after) -> ReportColumn:
+        return ReportColumn(f"{speaker.text(f'report-column-{code}')}{after}", tint, figures=True)
 
-    yield Column(speaker.text("report-column-no"))
-    yield Column(speaker.text("report-column-place"))
+    yield ReportColumn(speaker.text("report-column-no"))
+    yield ReportColumn(speaker.text("report-column-place"))
     if measurement.sort is Sort.SINGLE:
         least = Name(number(measurement.instrument.least_count, speaker.numbers))
         times = speaker.text("report-column-line-times", least=least)
         yield column("main", Tint.MAIN)
         yield column("line", Tint.FINE, "")
-        yield Column(f"{times}{after}", Tint.FINE, figures=True)
+        yield ReportColumn(f"{times}{after}", Tint.FINE, figures=True)
         yield column("read")
         yield column("corrected", Tint.RESULT)
         return
@@ -149,13 +149,13 @@ class _Row:
 
 def photographs_shown(
     measurement: Measurement, pictures: Mapping[str, str], speaker: Speaker
-) -> Iterator[Picture]:
+) -> Iterator[PictureBlock]:
     """The strips of photographs that are there, each with its reading and what it said."""
     for at, observation in enumerate(measurement.observations, 1):
         for one in observation.noted.photographs:
             if one.strip in pictures:
                 caption = speaker.text("photograph-under", at=at, says=one.says)
-                yield Picture(pictures[one.strip], caption)
+                yield PictureBlock(pictures[one.strip], caption)
 
 
 def second_looks(reviewed: Reviewed, speaker: Speaker) -> Iterator[Block]:

@@ -10,7 +10,7 @@ from metrion.core.facts import Argument
 from metrion.core.logbook import Reviewed
 from metrion.core.quantity.derived import DerivedResult
 from metrion.core.quantity.measurements import Measurement
-from metrion.report.blocks import Cell, Column, Row, Section, Table
+from metrion.report.blocks import Cell, ReportColumn, Row, Section, Table
 from metrion.report.lines import Tint
 from metrion.voice import Speaker
 from metrion.voice.conventions import convention_name
@@ -32,7 +32,8 @@ def results_table(
     if not cells:
         return
     columns = tuple(
-        Column(writer.text(f"column-{code}"), tint, figures) for code, tint, figures in _COLUMNS
+        ReportColumn(writer.text(f"column-{code}"), tint, figures)
+        for code, tint, figures in _COLUMNS
     )
     rows = tuple(Row(tuple(map(Cell, one))) for one in cells)
     yield Section(writer.text("results"), (Table(columns, rows).filled(),))

@@ -19,7 +19,7 @@ from metrion.core.quantity.measurements import MeasurementResult
 from metrion.core.quantity.noted import Earlier
 from metrion.core.quantity.observations import Observation, Sort
 from metrion.core.scales import Indication
-from metrion.report.blocks import Picture
+from metrion.report.blocks import PictureBlock
 from metrion.voice import Speaker
 
 WIDTH = 640
@@ -40,7 +40,7 @@ class _Dot:
     before: tuple[Fraction, ...]
 
 
-def readings_plot(result: MeasurementResult, speaker: Speaker) -> Iterator[Picture]:
+def readings_plot(result: MeasurementResult, speaker: Speaker) -> Iterator[PictureBlock]:
     """Dots, mean and band; nothing where fewer than two readings count."""
     measurement, uncertainty, mean = result.measurement, result.uncertainty, result.mean
     if len(measurement.counting) < 2 or uncertainty is None or mean is None:
@@ -56,7 +56,7 @@ def readings_plot(result: MeasurementResult, speaker: Speaker) -> Iterator[Pictu
     ]
     half = uncertainty.size
     drawn = _Plot(dots, mean, half, measurement.instrument, speaker).svg(measurement.label)
-    yield Picture(drawn, " ".join(_caption(dots, speaker)))
+    yield PictureBlock(drawn, " ".join(_caption(dots, speaker)))
 
 
 def _caption(dots: list[_Dot], speaker: Speaker) -> Iterator[str]:

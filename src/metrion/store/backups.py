@@ -179,7 +179,7 @@ def is_whole(database: Path) -> bool:
 
 
 @dataclass(frozen=True)
-class Contents:
+class BackupContents:
     """What a copy holds.
 
     Attributes:
@@ -193,7 +193,7 @@ class Contents:
     changed: str
 
 
-def contents(backup: Path) -> Contents | None:
+def contents(backup: Path) -> BackupContents | None:
     """Look into a backup; None if it is none that can be read."""
     found = "SELECT title, changed_at FROM sheets WHERE deleted_at IS NULL ORDER BY changed_at DESC"
     try:
@@ -202,7 +202,7 @@ def contents(backup: Path) -> Contents | None:
     except sqlite3.DatabaseError:
         return None
     titles = tuple(title for title, _ in rows[:_TITLES])
-    return Contents(len(rows), titles, rows[0][1] if rows else "")
+    return BackupContents(len(rows), titles, rows[0][1] if rows else "")
 
 
 @contextmanager

@@ -13,7 +13,7 @@ from metrion.core.json import Record, records_in, text_in
 from metrion.core.logbook import SECTIONS as IN_A_FILE
 from metrion.core.logbook import Logbook
 from metrion.formats.faults import Refused
-from metrion.formats.logbook import Earlier, parse_for_notebook, parse_logbook
+from metrion.formats.logbook import EarlierDocument, parse_for_notebook, parse_logbook
 from metrion.formats.pictures import Picture
 from metrion.store.documents import SheetSnapshot, document_of, kept_entries
 from metrion.store.entries import SheetEntries, new_id
@@ -52,7 +52,7 @@ class Change:
 
 
 @dataclass(frozen=True)
-class Step:
+class CommandStep:
     """What brings a sheet to its next state; nothing of it is written yet.
 
     Attributes:
@@ -72,25 +72,25 @@ class Step:
     own_tool: tuple[str, Record] | None = None
 
 
-def undoing(session: Session, sheet: Sheet) -> Step:
+def undoing(session: Session, sheet: Sheet) -> CommandStep:
     """The step that takes the last command back. Raises `NothingToUndo`."""
     done = _commands(session, sheet, State.DONE)
     if not done:
         raise NothingToUndo
     changes = [Change(c.section, c.after, c.before) for c in _changes(session, done[-1])]
-    return Step(done[-1].title, changes[::-1], done[-1].id, State.UNDONE)
+    return CommandStep(done[-1].title, changes[::-1], done[-1].id, State.UNDONE)
 
 
-def redoing(session: Session, sheet: Sheet) -> Step:
+def redoing(session: Session, sheet: Sheet) -> CommandStep:
     """The step that makes the command again that was undone last. Raises `NothingToRedo`."""
     undone = _commands(session, sheet, State.UNDONE)
     if not undone:
         raise NothingToRedo
-    return Step(undone[0].title, _changes(session, undone[0]), undone[0].id)
+    return CommandStep(undone[0].title, _changes(session, undone[0]), undone[0].id)
 
 
 def stepped(
-    entries: SheetEntries, step: Step, before: SheetSnapshot | None = None
+    entries: SheetEntries, step: CommandStep, before: SheetSnapshot | None = None
 ) -> SheetSnapshot:
     """The sheet that a step comes to: a whole logbook, within bounds in all that is new to it.
 
@@ -108,12 +108,12 @@ def stepped(
         changed[one.section, key] = _next(entries.by_id(one.section).get(key), one.after)
     found = entries.changed(changed)
     document = document_of(found, before)
-    earlier = Earlier(before.document, before.logbook) if before else None
+    earlier = EarlierDocument(before.document, before.logbook) if before else None
     new = step.changes if step.command is None else ()
     return SheetSnapshot(found, document, _checked(document, new, earlier))
 
 
-def write(session: Session, sheet: Sheet, step: Step, *, undone: bool = True) -> None:
+def write(session: Session, sheet: Sheet, step: CommandStep, *, undone: bool = True) -> None:
     """Keep a step, and the command it belongs to. What it comes to was seen before: `stepped`.
 
     Args:
@@ -151,7 +151,7 @@ def _next(before: EntryVersion | None, after: EntryVersion | None) -> EntryVersi
     return replace(after, version=before.version + 1) if before and after else after
 
 
-def _note(session: Session, sheet: Sheet, step: Step, undone: bool) -> None:
+def _note(session: Session, sheet: Sheet, step: CommandStep, undone: bool) -> None:
     """Keep which command a step is of, with all that undo must know."""
     if step.command is not None:
         session.get_one(CommandRow, step.command).state = step.state
@@ -221,7 +221,7 @@ def _rows(
     return {(row.section, row.id): row for row in session.scalars(own)}
 
 
-def _checked(document: Record, new: Sequence[Change], earlier: Earlier | None) -> Logbook:
+def _checked(document: Record, new: Sequence[Change], earlier: EarlierDocument | None) -> Logbook:
     """Refuse a sheet that is no whole logbook, or that new input brings out of bounds.
 
     What was kept before there were bounds does not keep the rest from being changed.

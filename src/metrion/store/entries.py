@@ -10,7 +10,7 @@ from metrion.core.json import Record
 from metrion.store.errors import NotHere, Stale, TakenId
 from metrion.store.records import OBSERVATIONS, EntryVersion
 
-Entries = list[EntryVersion]
+EntryList = list[EntryVersion]
 Changes = Mapping[str, EntryVersion | None]
 """Entries by id as they are after a change; None for one that is gone."""
 
@@ -30,7 +30,7 @@ def new_id() -> str:
     return uuid4().hex
 
 
-class SheetEntries(dict[str, Entries]):
+class SheetEntries(dict[str, EntryList]):
     """All entries of a sheet by section, in order; its head is the one entry of its section."""
 
     def find(self, section: str, key: str, version: int | None = None) -> EntryVersion:
@@ -63,9 +63,9 @@ class SheetEntries(dict[str, Entries]):
         return {}
 
     @cached_property
-    def observations(self) -> dict[str, Entries]:
+    def observations(self) -> dict[str, EntryList]:
         """The observations of each measurement that has some; the same list while they stay."""
-        found: dict[str, Entries] = {}
+        found: dict[str, EntryList] = {}
         for entry in self[OBSERVATIONS]:
             found.setdefault(entry.measurement or "", []).append(entry)
         return found
@@ -91,7 +91,7 @@ class SheetEntries(dict[str, Entries]):
             record = {"id": key, **record}
         return EntryVersion(key, record, self.next_position(section), 1, measurement)
 
-    def new_observations(self, records: Iterable[Record], measurement: str) -> Entries:
+    def new_observations(self, records: Iterable[Record], measurement: str) -> EntryList:
         """Observations to be added behind the others, in their order."""
         first = self.next_position(OBSERVATIONS)
         return [
@@ -118,7 +118,7 @@ class SheetEntries(dict[str, Entries]):
                 found.observations = self._regrouped(own)
         return found
 
-    def _regrouped(self, changed: Changes) -> dict[str, Entries]:
+    def _regrouped(self, changed: Changes) -> dict[str, EntryList]:
         """The observations of each measurement; those with changes in lists of their own."""
         before = self.by_id(OBSERVATIONS)
         touched: dict[str, dict[str, EntryVersion | None]] = {}
@@ -134,10 +134,10 @@ class SheetEntries(dict[str, Entries]):
 
 
 def _with(
-    entries: Entries,
+    entries: EntryList,
     before: Mapping[str, EntryVersion],
     changed: Changes,
-) -> Entries:
+) -> EntryList:
     """Entries with some changed, in order.
 
     Args:

@@ -19,7 +19,7 @@ from metrion.store.models import RequestRow
 
 
 @dataclass(frozen=True)
-class Asked:
+class OnceRequest:
     """A request that changes something.
 
     Attributes:
@@ -31,7 +31,7 @@ class Asked:
     fingerprint: str
 
 
-def was_done(session: Session, asked: Asked) -> bool:
+def was_done(session: Session, asked: OnceRequest) -> bool:
     """Whether a request was carried out before. Raises `KeyReused` if its key was another's."""
     row = session.get(RequestRow, asked.key)
     # Of what was done before there were fingerprints, only the key is known.
@@ -40,13 +40,13 @@ def was_done(session: Session, asked: Asked) -> bool:
     return row is not None
 
 
-def came_of(session: Session, asked: Asked) -> Json:
+def came_of(session: Session, asked: OnceRequest) -> Json:
     """What a request came to that was carried out before."""
     row = session.get(RequestRow, asked.key)
     return row.answer if row else None
 
 
-def keep(session: Session, asked: Asked, answer: Json = None) -> bool:
+def keep(session: Session, asked: OnceRequest, answer: Json = None) -> bool:
     """Note that a request was carried out, and what came of it; False if that is noted already."""
     row = insert(RequestRow).values(
         key=asked.key, fingerprint=asked.fingerprint, answer=answer, at=datetime.now(UTC)
@@ -55,7 +55,7 @@ def keep(session: Session, asked: Asked, answer: Json = None) -> bool:
     return kept.first() is not None
 
 
-def once(session: Session, asked: Asked | None, do: Callable[[], Json]) -> Json:
+def once(session: Session, asked: OnceRequest | None, do: Callable[[], Json]) -> Json:
     """What an act comes to, or came to when it was asked for before; without a key it is done.
 
     Raises:

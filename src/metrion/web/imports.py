@@ -42,7 +42,7 @@ from metrion.web.clients import still_wanted
 from metrion.web.current import notebook
 from metrion.web.idempotency import asked
 from metrion.web.problems import refuse
-from metrion.web.progress import Done, Work, with_progress
+from metrion.web.progress import Done, ProgressingWork, with_progress
 
 blueprint = Blueprint("arrivals", __name__, url_prefix="/api")
 
@@ -72,7 +72,7 @@ def look_through(given: ArrivalNameView) -> object:
     return with_progress(_looking(unpacked(request.get_data(), given.name, still_wanted())))
 
 
-def _looking(files: list[Filed]) -> Work:
+def _looking(files: list[Filed]) -> ProgressingWork:
     found = []
     with notebook().store.reading() as session:
         for one in looked_through(session, files):
@@ -98,7 +98,7 @@ def take_files(given: DecisionsView) -> object:
     return with_progress(_taking(files, given.decision))
 
 
-def _taking(files: list[Filed], decisions: list[Decision]) -> Work:
+def _taking(files: list[Filed], decisions: list[Decision]) -> ProgressingWork:
     found = []
     with notebook().store.reading() as session:
         for one in looked_through(session, files):

@@ -12,7 +12,7 @@ import numpy as np
 from flask import Response, request
 
 from metrion.core.instruments.appearance import Growth
-from metrion.core.photo.said import Said
+from metrion.core.photo.said import PhotoStatement
 from metrion.formats.asked_pictures import Shown, answer_of, edge_in, shown_in
 from metrion.notebook.evidence import (
     PhotographedLook,
@@ -54,7 +54,7 @@ def propose_edge(sheet: str, instrument: str) -> EdgeView:
     raise NotHere("instrument", instrument)
 
 
-def _view(look: PhotographedLook, found: Said) -> PhotographSaysView:
+def _view(look: PhotographedLook, found: PhotoStatement) -> PhotographSaysView:
     return says_view(found, found.answer.laid, look.instrument, look.observation, look.look)
 
 

@@ -7,7 +7,7 @@ from itertools import islice
 from secrets import randbelow
 
 from metrion.core.facts import Name, fact
-from metrion.core.practice.diagnosis import Verdict, diagnose
+from metrion.core.practice.diagnosis import AnswerVerdict, diagnose
 from metrion.core.practice.exercise import Exercise
 from metrion.core.practice.mastery import is_right, standings
 from metrion.core.practice.page_slips import FURTHER
@@ -71,7 +71,7 @@ def answer(attempt: AttemptView) -> DiagnosisView:
     """Whether an answer is right, and else which slip gives exactly it. The first one is kept."""
     exercise = _found(attempt)
     found = diagnose(exercise, attempt.given, FURTHER)
-    if found.verdict is not Verdict.UNREADABLE:
+    if found.verdict is not AnswerVerdict.UNREADABLE:
         _keep(attempt, exercise, attempt.given, found.verdict, found.slips, attempt.seconds)
     return diagnosis_view(exercise, found)
 

@@ -27,11 +27,11 @@ class Done(NamedTuple):
     of: int
 
 
-Work = Generator[Done, None, object]
+ProgressingWork = Generator[Done, None, object]
 """Tells how far it is, and returns what it came to."""
 
 
-def with_progress(work: Work) -> object:
+def with_progress(work: ProgressingWork) -> object:
     """What a work comes to, or a response that tells how far it is while it is done."""
     if LINES in request.accept_mimetypes.values():
         return Response(stream_with_context(_lines(work)), mimetype=LINES)
@@ -42,7 +42,7 @@ def with_progress(work: Work) -> object:
             return end.value
 
 
-def _lines(work: Work) -> Iterator[str]:
+def _lines(work: ProgressingWork) -> Iterator[str]:
     try:
         while True:
             try:

@@ -10,7 +10,7 @@ from sqlalchemy.orm import Session
 from metrion.core.quantity.measurements import Measurement
 from metrion.formats.clock import Clock
 from metrion.formats.csv_table import ReadingsTable, read_table
-from metrion.formats.table_matching import Fit, fit
+from metrion.formats.table_matching import TableFit, fit
 from metrion.notebook import EvaluatedSheet
 from metrion.notebook.damage import contained
 from metrion.store import Damaged
@@ -34,7 +34,7 @@ def fitting() -> list[FitView]:
     Looked at are the sheets that were changed last; what has no rows does not fit as it is.
     """
     table, clock = read_table(request.get_data()), Clock(_SECONDS)
-    found: list[tuple[Fit, FitView]] = []
+    found: list[tuple[TableFit, FitView]] = []
     with notebook().store.reading() as session:
         for sheet in all_sheets(session)[:_SHEETS_LOOKED_AT]:
             for worked, quantity in _quantities(session, sheet):
@@ -53,7 +53,7 @@ def _quantities(session: Session, sheet: Sheet) -> list[tuple[EvaluatedSheet, Me
 
 def _fit(
     table: ReadingsTable, worked: EvaluatedSheet, quantity: Measurement
-) -> tuple[Fit, FitView]:
+) -> tuple[TableFit, FitView]:
     found = fit(table, quantity)
     view = FitView(
         sheet=worked.id,

@@ -9,7 +9,7 @@ from datetime import UTC, datetime
 
 from flask import request
 
-from metrion.core.desk.said.judging import Told
+from metrion.core.desk.said.judging import FigureOptions
 from metrion.core.quantity.measurements import Measurement
 from metrion.formats.csv_table import (
     LONGEST_CELL,
@@ -76,7 +76,7 @@ def _read(found: Measurement, given: ColumnsView) -> _Read:
     table = mended(whole, map(_mended, given.mend))
     instrument, sort = found.instrument, found.intended
     columns = _columns(table, given, found)
-    told = Told(given.fine_as, given.main_as)
+    told = FigureOptions(given.fine_as, given.main_as)
     estimates = found.convention.estimate
     read = readings_of(table, columns, instrument, sort, told, estimates=estimates)
     return _Read(table, columns, read.readings, read.faults, read.asked)

@@ -6,7 +6,14 @@ from collections.abc import Mapping
 from dataclasses import dataclass, field
 from enum import StrEnum
 
-from metrion.core.bench.catalogue import INSTRUMENTS, Part, Place, Tool, ToolTruth, tool_truth
+from metrion.core.bench.catalogue import (
+    INSTRUMENTS,
+    BenchPart,
+    BenchPlace,
+    Tool,
+    ToolTruth,
+    tool_truth,
+)
 from metrion.core.bench.rng import Rng
 from metrion.core.facts import Fact
 from metrion.core.instruments.instrument import Instrument
@@ -44,8 +51,8 @@ class Held:
         along: how far from its middle, in parts of its length.
     """
 
-    part: Part | None = None
-    place: Place = Place.MIDDLE
+    part: BenchPart | None = None
+    place: BenchPlace = BenchPlace.MIDDLE
     along: float = 0.0
 
 

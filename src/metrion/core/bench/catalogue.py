@@ -23,7 +23,7 @@ class Tool(StrEnum):
     DISPLAY = "display"
 
 
-class Part(StrEnum):
+class BenchPart(StrEnum):
     """The parts in the drawer; the last is what the circle is turned to."""
 
     SPREADER = "spreader"
@@ -34,7 +34,7 @@ class Part(StrEnum):
     FOIL = "foil"
 
 
-class Place(StrEnum):
+class BenchPlace(StrEnum):
     """Where a part is held; on the circle, which of two lines is aimed at."""
 
     END = "end"
@@ -45,8 +45,8 @@ class Place(StrEnum):
     RIGHT = "right"
 
 
-ALONG = (Place.END, Place.MIDDLE, Place.FAR_END, Place.CUT)
-AIMED = (Place.LEFT, Place.RIGHT)
+ALONG = (BenchPlace.END, BenchPlace.MIDDLE, BenchPlace.FAR_END, BenchPlace.CUT)
+AIMED = (BenchPlace.LEFT, BenchPlace.RIGHT)
 _HALF_DEGREE = Fraction(30)
 _REMEMBERED = 64
 
@@ -144,31 +144,31 @@ def tool_truth(tool: Tool, luck: Rng) -> ToolTruth:
 
 
 _SIZES = {
-    Part.SPREADER: (4.8, 5.6),
-    Part.FERRULE: (6.8, 8.4),
-    Part.NOCK: (8.6, 10.4),
-    Part.STANDOFF: (2.1, 3.4),
-    Part.FILM: (16 * 0.038, 16 * 0.055),
+    BenchPart.SPREADER: (4.8, 5.6),
+    BenchPart.FERRULE: (6.8, 8.4),
+    BenchPart.NOCK: (8.6, 10.4),
+    BenchPart.STANDOFF: (2.1, 3.4),
+    BenchPart.FILM: (16 * 0.038, 16 * 0.055),
 }
 """Between which sizes a part lies, in millimetres."""
 _FOIL = (36 * 60.0, 41 * 60.0)
 _FOLDED = 16
 
 
-def fits(tool: Tool, part: Part) -> bool:
+def fits(tool: Tool, part: BenchPart) -> bool:
     """Whether a part is measured with a tool."""
-    return (part is Part.FOIL) is (tool is Tool.CIRCLE)
+    return (part is BenchPart.FOIL) is (tool is Tool.CIRCLE)
 
 
-def places(part: Part) -> tuple[Place, ...]:
+def places(part: BenchPart) -> tuple[BenchPlace, ...]:
     """Where a part can be held."""
-    return AIMED if part is Part.FOIL else ALONG
+    return AIMED if part is BenchPart.FOIL else ALONG
 
 
 @lru_cache(_REMEMBERED)
-def part_truth(part: Part, luck: Rng) -> PartTruth:
+def part_truth(part: BenchPart, luck: Rng) -> PartTruth:
     """What is true of a part; its faults are of the size that a screw gauge just tells."""
-    if part is Part.FOIL:
+    if part is BenchPart.FOIL:
         size = between(luck, "foil size", *_FOIL)
         return PartTruth(size, 0.0, 0.0, 0.0, between(luck, "foil uneven", 0.5, 3))
 
@@ -181,5 +181,5 @@ def part_truth(part: Part, luck: Rng) -> PartTruth:
         taper=some("taper", -0.02, 0.02),
         burr=some("burr", 0.08, 0.2),
         uneven=some("uneven", 0.005, 0.04),
-        items=_FOLDED if part is Part.FILM else 1,
+        items=_FOLDED if part is BenchPart.FILM else 1,
     )

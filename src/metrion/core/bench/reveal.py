@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from metrion.core.bench.acts import NoSuchAct, NotNow, parse_simulated
 from metrion.core.bench.bench import Cause, Causes, Seen
-from metrion.core.bench.catalogue import Part, Place, part_truth
+from metrion.core.bench.catalogue import BenchPart, BenchPlace, part_truth
 from metrion.core.bench.rng import Rng
 from metrion.core.bench.transitions import benched
 from metrion.core.instruments.instrument import Instrument
@@ -30,7 +30,7 @@ class Revealed:
         costs: what each cause made of it, as `Cause` or `READ`; together they are ``off``.
     """
 
-    part: Part
+    part: BenchPart
     truth: float
     off: float
     in_uncertainties: float
@@ -88,7 +88,7 @@ def _costs(looks: list[_Read]) -> dict[str, float]:
     """What each cause makes of one value: of a pair, the right look less the left one."""
     costs = dict.fromkeys([*map(str, Cause), READ], 0.0)
     for read, seen in looks:
-        sign = -1 if seen.held.place is Place.LEFT else 1
+        sign = -1 if seen.held.place is BenchPlace.LEFT else 1
         for cause, size in _all(read, seen).items():
             costs[cause] += sign * size
     return costs

@@ -13,9 +13,9 @@ from metrion.core.bench.acts import Act, Do, NoSuchAct, NotNow
 from metrion.core.bench.bench import BARE, WIDE, Bench, Cause, Causes, Held, Seen
 from metrion.core.bench.catalogue import (
     AIMED,
-    Part,
+    BenchPart,
+    BenchPlace,
     PartTruth,
-    Place,
     Tool,
     fits,
     part_truth,
@@ -26,7 +26,12 @@ from metrion.core.facts import fact
 
 _Named = TypeVar("_Named", bound=StrEnum)
 
-_ALONG = {Place.END: -0.5, Place.MIDDLE: 0.0, Place.FAR_END: 0.5, Place.CUT: 0.5}
+_ALONG = {
+    BenchPlace.END: -0.5,
+    BenchPlace.MIDDLE: 0.0,
+    BenchPlace.FAR_END: 0.5,
+    BenchPlace.CUT: 0.5,
+}
 _JITTER = 0.1
 """How far from there a hand places it, in parts of its length."""
 _FULL_TURN = 360 * 60.0
@@ -126,13 +131,13 @@ def _open_up(bench: Bench, _: str) -> Bench:
 
 def _place(bench: Bench, what: str) -> Bench:
     part_name, _, place_name = what.partition("/")
-    part, place = _named(Part, part_name), _named(Place, place_name)
+    part, place = _named(BenchPart, part_name), _named(BenchPlace, place_name)
     if not fits(bench.tool, part) or place not in places(part):
         raise NoSuchAct(what)
     off = between(bench.luck, f"act {bench.acts} along", -_JITTER, _JITTER)
     held = Held(part, place, _ALONG.get(place, 0.0) + off)
     aimed = _contact(part_truth(part, bench.luck), place) - _BESIDE
-    remark = fact("bench-burr") if place is Place.CUT else None
+    remark = fact("bench-burr") if place is BenchPlace.CUT else None
     return replace(
         bench, held=held, at=aimed if place in AIMED else bench.at, causes=None, lifted=False,
         remark=remark,
@@ -148,7 +153,7 @@ def _of_the_place(bench: Bench, truth: PartTruth, held: Held) -> Causes:
     across = pi * bench.luck(f"{held.part} direction {bench.turns}")
     return {
         Cause.PLACE: truth.oval / 2 * cos(2 * across) + truth.taper * held.along,
-        Cause.BURR: truth.burr if held.place is Place.CUT else 0.0,
+        Cause.BURR: truth.burr if held.place is BenchPlace.CUT else 0.0,
     }
 
 
@@ -158,12 +163,12 @@ def contact(bench: Bench) -> float:
     return _contact(part_truth(held.part, bench.luck) if held.part else None, held.place)
 
 
-def _contact(truth: PartTruth | None, place: Place) -> float:
+def _contact(truth: PartTruth | None, place: BenchPlace) -> float:
     """Where the faces meet what is between them, or the cross-hair what it is aimed at."""
     if truth is None:
         return 0.0
     if place in AIMED:
-        return _FOIL_MIDDLE + (truth.size / 2 if place is Place.RIGHT else -truth.size / 2)
+        return _FOIL_MIDDLE + (truth.size / 2 if place is BenchPlace.RIGHT else -truth.size / 2)
     return truth.size
 
 

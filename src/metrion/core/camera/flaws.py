@@ -5,10 +5,9 @@ from __future__ import annotations
 from dataclasses import dataclass
 
 import numpy as np
-from numpy.typing import NDArray
 from scipy import ndimage
 
-Array = NDArray[np.float64]
+from metrion.core.arrays import Array
 
 
 @dataclass(frozen=True)

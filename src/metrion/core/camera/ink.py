@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import numpy as np
 
-from metrion.core.camera.flaws import Array
+from metrion.core.arrays import Array
 
 
 def ink_of(off: Array, half: float, pixel: Array) -> Array:

@@ -6,7 +6,8 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from metrion.core.camera.flaws import Array, Flaws
+from metrion.core.arrays import Array
+from metrion.core.camera.flaws import Flaws
 
 
 @dataclass(frozen=True)

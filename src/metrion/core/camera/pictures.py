@@ -8,7 +8,8 @@ from dataclasses import dataclass, replace
 import numpy as np
 from numpy.typing import NDArray
 
-from metrion.core.camera.flaws import Array, Flaws, developed
+from metrion.core.arrays import Array
+from metrion.core.camera.flaws import Flaws, developed
 from metrion.core.camera.ink import fine_marks, marks, numerals
 from metrion.core.camera.lens import Camera, Shot
 

@@ -4,7 +4,8 @@ from __future__ import annotations
 
 import numpy as np
 
-from metrion.core.camera.flaws import Array, Flaws, developed
+from metrion.core.arrays import Array
+from metrion.core.camera.flaws import Flaws, developed
 from metrion.core.camera.ink import ink_of, marks, numerals
 from metrion.core.camera.lens import Camera, Shot
 

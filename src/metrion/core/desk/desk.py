@@ -13,7 +13,7 @@ from math import floor
 from metrion.core.desk.pairing import ZERO_CANCELS
 from metrion.core.desk.passed import Turn, near_mark, turns
 from metrion.core.desk.said.hear import NOTHING_HEARD, Heard, hear
-from metrion.core.desk.said.judging import NOTHING_TOLD, Told
+from metrion.core.desk.said.judging import NOTHING_TOLD, FigureOptions
 from metrion.core.exact.numbers import to_text
 from metrion.core.facts import Argument, Fact, Figure, Name, fact
 from metrion.core.instruments.drawing import fine_numerals
@@ -86,7 +86,7 @@ def consider(
     instrument: Instrument,
     main: str,
     fine: str,
-    told: Told = NOTHING_TOLD,
+    told: FigureOptions = NOTHING_TOLD,
     checks: Sequence[ZeroCheck] | None = (),
     *,
     estimates: bool = False,

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from dataclasses import dataclass
 
-from metrion.core.desk.said.judging import Told
+from metrion.core.desk.said.judging import FigureOptions
 from metrion.core.instruments.appearance import FineAs, MainAs, PrintedUnit
 from metrion.core.json import Record
 
@@ -38,9 +38,11 @@ class EnteredFigures(AnsweredFigures):
     meant: str = ""
 
     @property
-    def told(self) -> Told:
+    def told(self) -> FigureOptions:
         """What was said beside the figures."""
-        return Told(self.fine_as, self.main_as, self.second_turn, self.meant, self.numerals)
+        return FigureOptions(
+            self.fine_as, self.main_as, self.second_turn, self.meant, self.numerals
+        )
 
 
 @dataclass(frozen=True, slots=True)

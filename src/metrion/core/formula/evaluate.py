@@ -12,7 +12,7 @@ from functools import partial
 from scipy.special import ndtri, stdtrit
 
 from metrion.core.formula.expression import Expression, NodeType, pieces
-from metrion.core.formula.values import Root, Scalar, Series, Value, rational, root
+from metrion.core.formula.values import Root, Scalar, Value, ValueSeries, rational, root
 
 PI = "pi"
 _LARGEST = Fraction(sys.float_info.max)
@@ -101,8 +101,8 @@ def run(acts: Program, named: Mapping[str, Value], *, tame: bool = False) -> Val
     return done.pop()
 
 
-def _list(*items: Value) -> Series:
-    return Series.of([rational(one(item)) for item in items])
+def _list(*items: Value) -> ValueSeries:
+    return ValueSeries.of([rational(one(item)) for item in items])
 
 
 def _powered(exponent: Fraction, base: Value) -> Value:
@@ -124,47 +124,47 @@ def one(value: Value) -> Scalar:
     Raises:
         ValueError: if it is one.
     """
-    if isinstance(value, Series):
+    if isinstance(value, ValueSeries):
         raise ValueError("one number was expected, not a list")
     return value
 
 
 def _sum(of: Value) -> Value:
-    return of.sum() if isinstance(of, Series) else of
+    return of.sum() if isinstance(of, ValueSeries) else of
 
 
 def _count(of: Value) -> Value:
-    return Fraction(len(of)) if isinstance(of, Series) else Fraction(1)
+    return Fraction(len(of)) if isinstance(of, ValueSeries) else Fraction(1)
 
 
 def _extreme(
-    of_list: Callable[[Series], Fraction], of_several: Callable[..., Scalar]
+    of_list: Callable[[ValueSeries], Fraction], of_several: Callable[..., Scalar]
 ) -> Callable[..., Value]:
     """Of one list as a whole; of two or more things element by element."""
 
     def function(*of: Value) -> Value:
         if len(of) == 1:
-            return of_list(of[0]) if isinstance(of[0], Series) else of[0]
-        length = max((len(item) for item in of if isinstance(item, Series)), default=0)
+            return of_list(of[0]) if isinstance(of[0], ValueSeries) else of[0]
+        length = max((len(item) for item in of if isinstance(item, ValueSeries)), default=0)
         if not length:
             return of_several(one(item) for item in of)
         rows = zip(*(_repeated(item, length) for item in of), strict=True)
-        return Series.of([rational(of_several(row)) for row in rows])
+        return ValueSeries.of([rational(of_several(row)) for row in rows])
 
     return function
 
 
 def _repeated(value: Value, length: int) -> Iterable[Scalar]:
-    return value if isinstance(value, Series) else [value] * length
+    return value if isinstance(value, ValueSeries) else [value] * length
 
 
 def _floor(of: Value) -> Value:
-    return of.floor() if isinstance(of, Series) else Fraction(math.floor(rational(of)))
+    return of.floor() if isinstance(of, ValueSeries) else Fraction(math.floor(rational(of)))
 
 
 def _modulo(of: Value, by: Value) -> Value:
     step = rational(one(by))
-    return of.modulo(step) if isinstance(of, Series) else rational(of) % step
+    return of.modulo(step) if isinstance(of, ValueSeries) else rational(of) % step
 
 
 def _tangent(of: float) -> float:
@@ -206,8 +206,8 @@ _FUNCTIONS: dict[str, Callable[..., Value]] = {
     "abs": abs,
     "floor": _floor,
     "modulo": _modulo,
-    "min": _extreme(Series.least, min),
-    "max": _extreme(Series.greatest, max),
+    "min": _extreme(ValueSeries.least, min),
+    "max": _extreme(ValueSeries.greatest, max),
     "sum": _sum,
     "count": _count,
     "normal": normal,
@@ -220,7 +220,7 @@ def _tame(value: Value) -> Value:
         if not math.isfinite(value):
             raise NoValue
         return value
-    if isinstance(value, Series):
+    if isinstance(value, ValueSeries):
         return value
     exact = value.square if isinstance(value, Root) else value
     if abs(exact) > (_LARGEST**2 if isinstance(value, Root) else _LARGEST):

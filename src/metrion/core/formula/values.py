@@ -1,7 +1,7 @@
 """What an expression is worth: exact numbers, roots that stay exact, lists, and floats.
 
-A `Root` keeps the square it is the root of, so that squares of roots add exactly; a `Series` keeps
-a list as whole numbers over one denominator, which is quick and small however long it is.
+A `Root` keeps the square it is the root of, so that squares of roots add exactly; a `ValueSeries`
+keeps a list as whole numbers over one denominator, which is quick and small however long it is.
 """
 
 from __future__ import annotations
@@ -116,7 +116,7 @@ def rational(value: Scalar | int) -> Fraction:
 
 
 @dataclass(frozen=True, slots=True)
-class Series:
+class ValueSeries:
     """A list of rational numbers over one denominator; arithmetic acts element by element.
 
     Attributes:
@@ -128,7 +128,7 @@ class Series:
     denominator: int = 1
 
     @classmethod
-    def of(cls, values: Sequence[Fraction]) -> Series:
+    def of(cls, values: Sequence[Fraction]) -> ValueSeries:
         """A list of numbers."""
         return cls(*over_one_denominator(values))
 
@@ -140,9 +140,9 @@ class Series:
 
     def _beside(self, other: Operand) -> tuple[Sequence[int], Sequence[int], int]:
         """Both over one denominator; a number stands beside every element."""
-        if not isinstance(other, Series):
+        if not isinstance(other, ValueSeries):
             exact = rational(other)
-            other = Series((exact.numerator,) * len(self), exact.denominator)
+            other = ValueSeries((exact.numerator,) * len(self), exact.denominator)
         if len(other) != len(self):
             raise ValueError("two lists of different lengths cannot be combined")
         common = math.lcm(self.denominator, other.denominator)
@@ -153,54 +153,54 @@ class Series:
             common,
         )
 
-    def __add__(self, other: Operand) -> Series:
+    def __add__(self, other: Operand) -> ValueSeries:
         mine, theirs, common = self._beside(other)
-        return Series(tuple(a + b for a, b in zip(mine, theirs, strict=True)), common)
+        return ValueSeries(tuple(a + b for a, b in zip(mine, theirs, strict=True)), common)
 
-    def __radd__(self, other: Scalar | int) -> Series:
+    def __radd__(self, other: Scalar | int) -> ValueSeries:
         return self + Fraction(rational(other))
 
-    def __neg__(self) -> Series:
-        return Series(tuple(-n for n in self.numerators), self.denominator)
+    def __neg__(self) -> ValueSeries:
+        return ValueSeries(tuple(-n for n in self.numerators), self.denominator)
 
-    def __abs__(self) -> Series:
-        return Series(tuple(abs(n) for n in self.numerators), self.denominator)
+    def __abs__(self) -> ValueSeries:
+        return ValueSeries(tuple(abs(n) for n in self.numerators), self.denominator)
 
-    def __sub__(self, other: Operand) -> Series:
+    def __sub__(self, other: Operand) -> ValueSeries:
         mine, theirs, common = self._beside(other)
-        return Series(tuple(a - b for a, b in zip(mine, theirs, strict=True)), common)
+        return ValueSeries(tuple(a - b for a, b in zip(mine, theirs, strict=True)), common)
 
-    def __rsub__(self, other: Scalar | int) -> Series:
+    def __rsub__(self, other: Scalar | int) -> ValueSeries:
         return -self + Fraction(rational(other))
 
-    def __mul__(self, other: Operand) -> Series:
-        if isinstance(other, Series):
+    def __mul__(self, other: Operand) -> ValueSeries:
+        if isinstance(other, ValueSeries):
             mine, theirs, common = self._beside(other)
             products = tuple(a * b for a, b in zip(mine, theirs, strict=True))
-            return Series(products, common**2)
+            return ValueSeries(products, common**2)
         exact = rational(other)
-        return Series(
+        return ValueSeries(
             tuple(n * exact.numerator for n in self.numerators),
             self.denominator * exact.denominator,
         )
 
-    def __rmul__(self, other: Scalar | int) -> Series:
+    def __rmul__(self, other: Scalar | int) -> ValueSeries:
         return self * Fraction(rational(other))
 
-    def __truediv__(self, other: Scalar | int) -> Series:
+    def __truediv__(self, other: Scalar | int) -> ValueSeries:
         return self * (1 / rational(other))
 
-    def __pow__(self, exponent: int) -> Series:
-        return Series(tuple(n**exponent for n in self.numerators), self.denominator**exponent)
+    def __pow__(self, exponent: int) -> ValueSeries:
+        return ValueSeries(tuple(n**exponent for n in self.numerators), self.denominator**exponent)
 
-    def floor(self) -> Series:
+    def floor(self) -> ValueSeries:
         """Each element cut down to a whole number."""
-        return Series(tuple(n // self.denominator for n in self.numerators))
+        return ValueSeries(tuple(n // self.denominator for n in self.numerators))
 
-    def modulo(self, by: Fraction) -> Series:
+    def modulo(self, by: Fraction) -> ValueSeries:
         """What is left of each element when ``by`` is taken from it as often as it goes."""
         mine, theirs, common = self._beside(by)
-        return Series(tuple(a % b for a, b in zip(mine, theirs, strict=True)), common)
+        return ValueSeries(tuple(a % b for a, b in zip(mine, theirs, strict=True)), common)
 
     def sum(self) -> Fraction:
         """The sum of all."""
@@ -218,7 +218,7 @@ class Series:
 Scalar: TypeAlias = Fraction | float | Root
 """One number."""
 
-Value: TypeAlias = Fraction | float | Root | Series
+Value: TypeAlias = Fraction | float | Root | ValueSeries
 """What an expression is worth."""
 
-Operand: TypeAlias = Fraction | float | Root | Series | int
+Operand: TypeAlias = Fraction | float | Root | ValueSeries | int

@@ -6,10 +6,10 @@ from enum import StrEnum
 from fractions import Fraction
 
 from metrion.core.declared import (
+    Boolean,
     Choice,
     Count,
     Exact,
-    Flag,
     declared,
     entry,
 )
@@ -82,5 +82,5 @@ class Appearance:
         Count(MOST_FINE_DIVISIONS), default=None, for_the_record=True
     )
     marks_early: Fraction = declared(Exact(), default=Fraction(0), for_the_record=True)
-    display: bool = declared(Flag(), default=False, for_the_record=True)
-    second_edge: bool = declared(Flag(), default=False, for_the_record=True)
+    display: bool = declared(Boolean(), default=False, for_the_record=True)
+    second_edge: bool = declared(Boolean(), default=False, for_the_record=True)

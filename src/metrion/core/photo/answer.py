@@ -12,13 +12,14 @@ import numpy as np
 from numpy.typing import NDArray
 from scipy.special import ndtr
 
+from metrion.core.arrays import Array
 from metrion.core.facts import Fact, fact
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.photo.long_lines import LONG
 from metrion.core.photo.overlay import Laid
 from metrion.core.photo.screw import met_at
-from metrion.core.photo.strip import Array, Brightness, is_over, turned_over
-from metrion.core.photo.vernier import Zero, place_of
+from metrion.core.photo.strip import Brightness, is_over, turned_over
+from metrion.core.photo.vernier import ZeroLine, place_of
 from metrion.core.scales import Numbering, PlainScale, ScrewScale, VernierScale
 
 _SHORTEST_EDGE = 40.0
@@ -44,7 +45,7 @@ class Candidate:
 
 
 @dataclass(frozen=True)
-class Answer:
+class PhotoAnswer:
     """What a picture says.
 
     Attributes:
@@ -81,7 +82,7 @@ class Answer:
 
 def read_photo(
     picture: Brightness, tool: Instrument, edge: Array, *, upward: bool = True
-) -> Answer:
+) -> PhotoAnswer:
     """What meets in a picture, whatever somebody read there.
 
     Args:
@@ -97,13 +98,13 @@ def read_photo(
     return _read(picture, tool, edge, upward=upward)
 
 
-def _read(picture: Brightness, tool: Instrument, edge: Array, *, upward: bool) -> Answer:
+def _read(picture: Brightness, tool: Instrument, edge: Array, *, upward: bool) -> PhotoAnswer:
     """See `read_photo`; the main scale lies above the fine one."""
     scale = tool.scale
     height, width = picture.shape
     within = (edge > -0.02 * width) & (edge < 1.02 * np.array([width, height]))
     if np.linalg.norm(edge[1] - edge[0]) < _SHORTEST_EDGE or not within.all():
-        return Answer(fact("photo-edge"))
+        return PhotoAnswer(fact("photo-edge"))
     with warnings.catch_warnings():
         # What is not seen has no mean: the answer says so.
         warnings.simplefilter("ignore", RuntimeWarning)
@@ -115,27 +116,27 @@ def _read(picture: Brightness, tool: Instrument, edge: Array, *, upward: bool) -
                     arc = radians(float(scale.main_division) / 60) if tool.traits.circular else 0.0
                     return _of_vernier(picture, scale, edge, arc)
                 case PlainScale():
-                    return Answer(fact("photo-no-fine-scale"))
+                    return PhotoAnswer(fact("photo-no-fine-scale"))
                 case _:
                     assert_never(scale)
         except (np.linalg.LinAlgError, ValueError, IndexError):
             # Of nothing there is no largest, and no range: nothing was made out.
-            return Answer(fact("photo-no-lines"))
+            return PhotoAnswer(fact("photo-no-lines"))
 
 
-def _turned_back(answer: Answer, height: int) -> Answer:
+def _turned_back(answer: PhotoAnswer, height: int) -> PhotoAnswer:
     """What was found in a picture of this height that had been turned over."""
     zero = answer.zero and (answer.zero[0], height - 1 - answer.zero[1])
     return replace(answer, zero=zero, laid=answer.laid and answer.laid.turned_over(height))
 
 
-def _of_vernier(picture: Brightness, scale: VernierScale, edge: Array, arc: float) -> Answer:
+def _of_vernier(picture: Brightness, scale: VernierScale, edge: Array, arc: float) -> PhotoAnswer:
     lines = scale.fine_divisions
     step = scale.span / lines * (-1 if scale.numbering is Numbering.AGAINST else 1)
     ends = np.array(sorted(edge, key=lambda end: float(end[0])))
     place = place_of(picture, ends, lines, step, arc)
     if place is None or min(place.clear) < _FAINT:
-        return Answer(fact("photo-no-lines"))
+        return PhotoAnswer(fact("photo-no-lines"))
     together = gcd(lines, scale.span)
     modulo, best = lines // together, place.zeros[0]
     pixels = _at_best(float(np.linalg.norm(ends[1] - ends[0])) / (lines * abs(step)))
@@ -149,10 +150,10 @@ def _of_vernier(picture: Brightness, scale: VernierScale, edge: Array, arc: floa
     worth = abs(best.step - round(best.step)) if in_order else together / lines
     error = float(np.hypot(best.error(met), pixels)) / worth
     if error > _LARGEST_ERROR or best.plane.spread > _ASTRAY_LINES * worth:
-        return Answer(fact("photo-too-coarse"))
+        return PhotoAnswer(fact("photo-too-coarse"))
     if best.odds < _LEAST_ODDS or not found:
-        return Answer(fact("photo-no-ends"))
-    return Answer(
+        return PhotoAnswer(fact("photo-no-ends"))
+    return PhotoAnswer(
         fact("photo-by-lines", count=lines), position=met % modulo,
         error=error, modulo=modulo, candidates=found,
         zero=(float(place.zero[0]), float(place.zero[1])), aslant=place.aslant > _ASLANT,
@@ -162,7 +163,7 @@ def _of_vernier(picture: Brightness, scale: VernierScale, edge: Array, arc: floa
     )  # fmt: skip
 
 
-def _by_place(zero: Zero, lines: int, modulo: int, least: float) -> Array:
+def _by_place(zero: ZeroLine, lines: int, modulo: int, least: float) -> Array:
     """The chance of each line to be the nearest to where lines meet.
 
     Args:
@@ -173,7 +174,7 @@ def _by_place(zero: Zero, lines: int, modulo: int, least: float) -> Array:
     return _within(off, 0.5, float(np.hypot(zero.error(met), least)) / beat)
 
 
-def _by_line(zero: Zero, lines: int, modulo: int, least: float) -> Array:
+def _by_line(zero: ZeroLine, lines: int, modulo: int, least: float) -> Array:
     """The chance of each line to meet, where they do not do so one after the other."""
     off = (zero.start + np.arange(lines) * zero.step + 0.5) % 1.0 - 0.5
     return _within(off, 0.5 / modulo, float(np.hypot(zero.error(lines / 2), least)))
@@ -184,15 +185,15 @@ def _at_best(pitch: float) -> float:
     return (_PIXELS + _CROWDED * (_ROOMY / pitch) ** 2) / pitch
 
 
-def _of_screw(picture: Brightness, scale: ScrewScale, edge: Array, *, upward: bool) -> Answer:
+def _of_screw(picture: Brightness, scale: ScrewScale, edge: Array, *, upward: bool) -> PhotoAnswer:
     met = met_at(picture, edge, scale.fine_divisions)
     if met is None or met.clear[0] < _FAINT or met.clear[1] < 1.0:
-        return Answer(fact("photo-no-lines"))
+        return PhotoAnswer(fact("photo-no-lines"))
     error = float(np.hypot(met.error, _at_best(met.pitch)))
     if error > _LARGEST_ERROR:
-        return Answer(fact("photo-too-coarse"))
+        return PhotoAnswer(fact("photo-too-coarse"))
     if max(met.longs) < _LEAST_ODDS:
-        return Answer(fact("photo-no-long-lines"))
+        return PhotoAnswer(fact("photo-no-long-lines"))
     sign = -1.0 if upward else 1.0
     chances = np.zeros(LONG)
     for long, odds in enumerate(met.longs):
@@ -201,7 +202,7 @@ def _of_screw(picture: Brightness, scale: ScrewScale, edge: Array, *, upward: bo
         chances += odds * _within(off, 0.5, error)
     best = int(np.argmax(met.longs))
     position = float(sign * (met.count - best) % LONG)
-    return Answer(
+    return PhotoAnswer(
         fact("photo-by-lines", count=LONG), position=position,
         error=error, modulo=LONG, candidates=_likely(enumerate(chances)),
         aslant=met.aslant > _ROUND_THE_THIMBLE,

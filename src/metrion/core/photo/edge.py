@@ -10,8 +10,9 @@ import numpy as np
 from numpy.typing import NDArray
 from scipy import ndimage
 
+from metrion.core.arrays import Array
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.photo.strip import Array, Brightness, is_over, turned_over
+from metrion.core.photo.strip import Brightness, is_over, turned_over
 from metrion.core.scales import ScrewScale, VernierScale
 
 _WIDEST = 1600

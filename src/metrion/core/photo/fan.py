@@ -6,10 +6,11 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from metrion.core.arrays import Array
 from metrion.core.photo.fit import steadied
 from metrion.core.photo.overlay import Mark, marks
-from metrion.core.photo.strip import Array, Edge
-from metrion.core.photo.waves import Band, Counted, line_centres
+from metrion.core.photo.strip import Edge
+from metrion.core.photo.waves import Counted, WaveBand, line_centres
 
 _ROUND, _DEEP = np.array([0.2, 0.4, 0.4]), np.array([0.1, 0.1])
 """How far terms of a fan usually are from those of a thimble that faces a camera far away: of its
@@ -103,7 +104,7 @@ def _round(number: Array, lines: int) -> tuple[Array, Array]:
 
 
 def fan_of(
-    bands: list[Band], waves: list[Counted], lines: int, place: float, pitch: float, most: float
+    bands: list[WaveBand], waves: list[Counted], lines: int, place: float, pitch: float, most: float
 ) -> Fan | None:
     """The fan on which the middles of the lines about the datum line lie."""
     middle = waves[len(waves) // 2]

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from metrion.core.photo.strip import Array
+from metrion.core.arrays import Array
 
 _TUKEY = 4.0
 _ROUNDS = 12

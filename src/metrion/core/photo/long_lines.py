@@ -4,8 +4,9 @@ from __future__ import annotations
 
 import numpy as np
 
+from metrion.core.arrays import Array
 from metrion.core.photo.fan import Fan
-from metrion.core.photo.strip import Array, Strip
+from metrion.core.photo.strip import Strip
 
 LONG = 5
 """Every so many thimble lines one is longer."""

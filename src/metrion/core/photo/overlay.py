@@ -7,7 +7,8 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 
-from metrion.core.photo.strip import Array, Edge
+from metrion.core.arrays import Array
+from metrion.core.photo.strip import Edge
 
 _LENGTH = 20.0
 """So many pixels from the edge the direction of a line is taken."""

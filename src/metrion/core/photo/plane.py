@@ -6,8 +6,9 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from metrion.core.arrays import Array
 from metrion.core.photo.fit import steadied
-from metrion.core.photo.strip import Array, Edge
+from metrion.core.photo.strip import Edge
 
 _NO_BETTER = 1e-6
 """Main divisions: no middle of a line is known better."""
@@ -32,7 +33,7 @@ class Marks:
 
 
 @dataclass(frozen=True)
-class Ruling:
+class LinePattern:
     """How the lines of a main scale are ruled: side by side, or through the centre of a circle.
 
     Where a line crosses a straight edge tells all of both; across a circle these places are apart
@@ -78,7 +79,7 @@ class Plane:
         spread: the usual distance of a line from where it should be, in main divisions.
     """
 
-    ruling: Ruling
+    ruling: LinePattern
     terms: Array
     middle: float
     start: float
@@ -114,7 +115,7 @@ class Plane:
         return float(abs(pitch[1] / pitch[0] - 1))
 
 
-def fitted(main: Marks, fine: Marks, step: float, ruling: Ruling, stretch: float) -> Plane:
+def fitted(main: Marks, fine: Marks, step: float, ruling: LinePattern, stretch: float) -> Plane:
     """The map on which the lines of both scales lie best.
 
     Args:

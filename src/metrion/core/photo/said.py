@@ -7,8 +7,8 @@ from dataclasses import dataclass, replace
 from fractions import Fraction
 
 from metrion.core.facts import Fact, Figure, fact
-from metrion.core.photo.answer import Answer, Candidate
-from metrion.core.quantity.photographs import Photograph, Verdict
+from metrion.core.photo.answer import Candidate, PhotoAnswer
+from metrion.core.quantity.photographs import Photograph, PhotographVerdict
 from metrion.core.scales import Indication, Line, Scale, ScrewScale
 
 _LIKELY, _POSSIBLE = 0.5, 0.05
@@ -18,7 +18,7 @@ _SUREST = 99
 
 
 @dataclass(frozen=True)
-class Said:
+class PhotoStatement:
     """What a photograph says beside what was read.
 
     Attributes:
@@ -33,9 +33,9 @@ class Said:
         sentences: all this in words.
     """
 
-    answer: Answer
+    answer: PhotoAnswer
     own: Indication
-    verdict: Verdict
+    verdict: PhotographVerdict
     line: int | None
     position: float | None
     candidates: tuple[Candidate, ...] = ()
@@ -54,28 +54,30 @@ class Said:
         )  # fmt: skip
 
 
-def said(answer: Answer, own: Indication, scale: Scale, *, estimates: bool) -> Said:
+def said(answer: PhotoAnswer, own: Indication, scale: Scale, *, estimates: bool) -> PhotoStatement:
     """What a photograph says to somebody who has read it so.
 
     Args:
         estimates: whether positions between lines may be estimated.
     """
     if answer.position is None or answer.error is None or answer.line is None:
-        return Said(answer, own, Verdict.CANNOT_TELL, None, None, sentences=(answer.why,))
+        return PhotoStatement(
+            answer, own, PhotographVerdict.CANNOT_TELL, None, None, sentences=(answer.why,)
+        )
     near = _Near(answer.modulo, scale, own)
     candidates = tuple(replace(one, line=near.line(one.line)) for one in answer.candidates)
     chance = sum(one.probability for one in candidates if near.is_own(one.line))
     verdict = (
-        Verdict.AGREES if chance >= _LIKELY
-        else Verdict.CLOSE if chance >= _POSSIBLE
-        else Verdict.DIFFERS
+        PhotographVerdict.AGREES if chance >= _LIKELY
+        else PhotographVerdict.CLOSE if chance >= _POSSIBLE
+        else PhotographVerdict.DIFFERS
     )  # fmt: skip
     position = near.position(answer.position)
     lines: list[Line] = [candidates[0].line]
     if estimates and scale.estimable():
         lines.append(Fraction(round(10 * position), 10))
     takes = tuple(_taken(own, line, scale) for line in lines if scale.has_line(line))
-    found = Said(answer, own, verdict, candidates[0].line, position, candidates, takes)
+    found = PhotoStatement(answer, own, verdict, candidates[0].line, position, candidates, takes)
     return replace(found, sentences=tuple(_sentences(found, scale)))
 
 
@@ -119,7 +121,7 @@ class _Near:
         return (nearest + part) % self.scale.fine_divisions
 
 
-def _sentences(found: Said, scale: Scale) -> Iterator[Fact]:
+def _sentences(found: PhotoStatement, scale: Scale) -> Iterator[Fact]:
     first, *others = [one for one in found.candidates if one.probability >= _POSSIBLE]
     second = others[0] if others else first
     yield fact(

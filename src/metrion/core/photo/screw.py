@@ -9,12 +9,13 @@ import numpy as np
 from numpy.typing import NDArray
 from scipy import ndimage
 
+from metrion.core.arrays import Array
 from metrion.core.photo.fan import fan_of
 from metrion.core.photo.fit import steadied
 from metrion.core.photo.long_lines import longs_of
 from metrion.core.photo.overlay import Mark, marks
-from metrion.core.photo.strip import Array, Brightness, Edge, Strip, strip_of
-from metrion.core.photo.waves import Band, bands_of, counted, line_centres, pitch_of, power_of
+from metrion.core.photo.strip import Brightness, Edge, Strip, strip_of
+from metrion.core.photo.waves import WaveBand, bands_of, counted, line_centres, pitch_of, power_of
 
 _GUARD = 4.0
 _LINES, _PART = 8.0, 1 / 7
@@ -97,7 +98,7 @@ def _met(picture: Brightness, edge: Edge, guess: float, lines: int) -> Met | Non
     bent, most = _BENT * lines * guess, min(_LINES, _PART * lines)
     near = bands_of(strip, -bent, reach / 3 + bent, max(2, int(guess / 8)))
     window = np.abs(strip.along - datum.place) < 1.5 * most * guess
-    cut = [Band(band.off, band.dark[window]) for band in near]
+    cut = [WaveBand(band.off, band.dark[window]) for band in near]
     pitch, clear = pitch_of(cut, 0.45 * guess, _SHORT * guess)
     wider = pitch_of(cut, _SHORT * guess, _SHORTEST * guess)
     if power_of(cut, wider[0]) > power_of(cut, pitch):

@@ -8,10 +8,10 @@ import numpy as np
 from numpy.typing import NDArray
 from scipy import ndimage
 
+from metrion.core.arrays import Array
 from metrion.core.instruments.appearance import Side
 from metrion.core.instruments.instrument import Instrument
 
-Array = NDArray[np.float64]
 Brightness = NDArray[np.float32] | NDArray[np.float64]
 """Of a picture, from 0 to 1; in single precision it takes half as much memory."""
 

@@ -7,10 +7,11 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from metrion.core.arrays import Array
 from metrion.core.photo.overlay import Mark, marks
-from metrion.core.photo.plane import Marks, Plane, Ruling, fitted
-from metrion.core.photo.strip import Array, Brightness, Edge, Strip, strip_of
-from metrion.core.photo.waves import Band, Counted, bands_of, counted, line_centres, pitch_of
+from metrion.core.photo.plane import LinePattern, Marks, Plane, fitted
+from metrion.core.photo.strip import Brightness, Edge, Strip, strip_of
+from metrion.core.photo.waves import Counted, WaveBand, bands_of, counted, line_centres, pitch_of
 
 _GUARD = 3.0
 """Pixels on either side of the edge that may belong to the other scale."""
@@ -31,7 +32,7 @@ _MOST_LINES = 2_000
 
 
 @dataclass(frozen=True)
-class Zero:
+class ZeroLine:
     """One way in which the fine lines of a picture may be numbered.
 
     Attributes:
@@ -68,7 +69,7 @@ class Zero:
 
 
 @dataclass(frozen=True)
-class Place:
+class LinePlace:
     """Where the fine scale stands in a picture.
 
     Attributes:
@@ -80,7 +81,7 @@ class Place:
         clear: how clearly the lines of main and fine scale stand out.
     """
 
-    zeros: tuple[Zero, ...]
+    zeros: tuple[ZeroLine, ...]
     zero: Array
     aslant: float
     main: tuple[Mark, ...]
@@ -90,7 +91,7 @@ class Place:
 
 def place_of(
     picture: Brightness, ends: Array, lines: int, step: float, arc: float = 0.0
-) -> Place | None:
+) -> LinePlace | None:
     """Where a fine scale stands; None where too little can be made out.
 
     Args:
@@ -119,7 +120,7 @@ def place_of(
     fine_pitch, fine_clear = pitch_of(_near(lower, 2), 0.8 * wanted, 1.25 * wanted)
     main = _Side.of(upper, strip.along, pitch)
     fine = _Side.of(lower, strip.along, fine_pitch)
-    plane = _plane(main, fine, abs(step), Ruling(edge, arc))
+    plane = _plane(main, fine, abs(step), LinePattern(edge, arc))
     if plane is None:
         return None
     against = step < 0
@@ -128,7 +129,7 @@ def place_of(
     )
 
 
-def _near(bands: list[Band], part: int) -> list[Band]:
+def _near(bands: list[WaveBand], part: int) -> list[WaveBand]:
     """Those next to the edge, where all lines are."""
     return sorted(bands, key=lambda band: abs(band.off))[: max(3, len(bands) // part)]
 
@@ -144,13 +145,13 @@ class _Side:
         pitch: pixels from each line to the next.
     """
 
-    bands: list[Band]
+    bands: list[WaveBand]
     waves: list[Counted]
     along: Array
     pitch: float
 
     @classmethod
-    def of(cls, bands: list[Band], along: Array, pitch: float) -> _Side:
+    def of(cls, bands: list[WaveBand], along: Array, pitch: float) -> _Side:
         """The lines in bands, counted."""
         waves = counted(bands, along, pitch)
         offs = {float(wave.off[0]) for wave in waves}
@@ -192,7 +193,7 @@ class _Side:
         return Marks(place[good], off[good], number[good], usual)
 
 
-def _plane(main: _Side, fine: _Side, step: float, ruling: Ruling) -> Plane | None:
+def _plane(main: _Side, fine: _Side, step: float, ruling: LinePattern) -> Plane | None:
     """The plane of both scales; None where too few lines are found."""
     part = main.along / ruling.edge.length
     # Beyond the fine scale are the ends of its plate, which are no lines.
@@ -224,9 +225,9 @@ def _plane(main: _Side, fine: _Side, step: float, ruling: Ruling) -> Plane | Non
 
 
 def _numbered(
-    strip: Strip, edge: Edge, lower: list[Band], plane: Plane, lines: int,
+    strip: Strip, edge: Edge, lower: list[WaveBand], plane: Plane, lines: int,
     clear: tuple[float, float], *, against: bool,
-) -> Place | None:  # fmt: skip
+) -> LinePlace | None:  # fmt: skip
     """Which of the fine lines is the zero: where lines are that none is beyond; None outside."""
     size = plane.step
     near = _near(lower, 2)
@@ -248,7 +249,7 @@ def _numbered(
     best = np.exp(logs - logs.max())
     odds = best / best.sum()
     zeros = tuple(
-        Zero(float(odds[at]), float(numbers[at] + (lines if against else 0)), plane, against)
+        ZeroLine(float(odds[at]), float(numbers[at] + (lines if against else 0)), plane, against)
         for at in np.argsort(odds)[::-1][:5]
     )
     start, first = zeros[0].start, numbers[int(np.argmax(odds))]
@@ -259,14 +260,14 @@ def _numbered(
     if not seen_zero:
         return None
     zero = seen_zero[0]
-    return Place(
+    return LinePlace(
         zeros=zeros, zero=np.array([zero.x, zero.y]), aslant=plane.aslant(ends),
         main=tuple(marks(whole, edge, plane.along_of, 1)),
         rail=tuple(marks(beside, edge, plane.along_of, -1)), clear=clear,
     )  # fmt: skip
 
 
-def _at(band: Band, along: Array, places: Array) -> Array:
+def _at(band: WaveBand, along: Array, places: Array) -> Array:
     """Darkness at places; NaN outside of the strip."""
     return np.interp(places, along, band.dark, left=np.nan, right=np.nan)
 

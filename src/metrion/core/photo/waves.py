@@ -13,7 +13,8 @@ import numpy as np
 from numpy.typing import NDArray
 from scipy import ndimage
 
-from metrion.core.photo.strip import Array, Strip
+from metrion.core.arrays import Array
+from metrion.core.photo.strip import Strip
 
 _WINDOW = 1.1
 """Over how many lines the phase is taken, standard deviation of the weights."""
@@ -22,7 +23,7 @@ _WEAK = 0.45
 
 
 @dataclass(frozen=True)
-class Band:
+class WaveBand:
     """Some rows of a strip together.
 
     Attributes:
@@ -50,7 +51,7 @@ class Counted:
     weight: Array
 
 
-def bands_of(strip: Strip, low: float, high: float, rows: int) -> list[Band]:
+def bands_of(strip: Strip, low: float, high: float, rows: int) -> list[WaveBand]:
     """The rows between two distances from the edge, so many together."""
     chosen = np.flatnonzero((strip.off >= min(low, high)) & (strip.off <= max(low, high)))
     found = []
@@ -58,11 +59,11 @@ def bands_of(strip: Strip, low: float, high: float, rows: int) -> list[Band]:
         part = chosen[begin : begin + rows]
         with np.errstate(invalid="ignore"):
             dark = np.mean(strip.dark[part], axis=0)
-        found.append(Band(float(np.mean(strip.off[part])), dark))
+        found.append(WaveBand(float(np.mean(strip.off[part])), dark))
     return found
 
 
-def pitch_of(bands: list[Band], shortest: float, longest: float) -> tuple[float, float]:
+def pitch_of(bands: list[WaveBand], shortest: float, longest: float) -> tuple[float, float]:
     """The distance of neighbouring lines, and how clearly it stands out (1 is not at all)."""
     size = 1 << (len(bands[0].dark) * 8 - 1).bit_length()
     power = np.zeros(size // 2 + 1)
@@ -78,7 +79,7 @@ def pitch_of(bands: list[Band], shortest: float, longest: float) -> tuple[float,
     return float(tried[best]), float(found[best] / max(np.median(found), 1e-12))
 
 
-def power_of(bands: list[Band], pitch: float) -> float:
+def power_of(bands: list[WaveBand], pitch: float) -> float:
     """How much of the darkness comes and goes at such a distance."""
     found = 0.0
     for band in bands:
@@ -87,7 +88,7 @@ def power_of(bands: list[Band], pitch: float) -> float:
     return float(found)
 
 
-def counted(bands: list[Band], along: Array, pitch: float) -> list[Counted]:
+def counted(bands: list[WaveBand], along: Array, pitch: float) -> list[Counted]:
     """Each band with its lines counted, all of them from the same line; best bands only."""
     waves = [_wave(band, along, pitch) for band in bands]
     strength = np.array([float(np.mean(np.abs(wave))) for wave in waves])
@@ -107,7 +108,7 @@ def counted(bands: list[Band], along: Array, pitch: float) -> list[Counted]:
     return [kept[at] for at in sorted(kept)]
 
 
-def _wave(band: Band, along: Array, pitch: float) -> Array:
+def _wave(band: WaveBand, along: Array, pitch: float) -> Array:
     blind = np.isnan(band.dark)
     dark = np.where(blind, 0.0, np.clip(band.dark, -0.3, 1.0))
     dark = dark - ndimage.uniform_filter1d(dark, max(3, int(2 * pitch)))
@@ -120,7 +121,7 @@ def _wave(band: Band, along: Array, pitch: float) -> Array:
 
 
 def line_centres(
-    band: Band, along: Array, predicted: Array, reach: float
+    band: WaveBand, along: Array, predicted: Array, reach: float
 ) -> Iterator[tuple[int, float, float]]:
     """Near each predicted place the middle of the darkness: number, place, how much there is."""
     step = float(along[1] - along[0])

@@ -15,7 +15,7 @@ Made = tuple[Slip, Departure]
 
 
 @dataclass(frozen=True)
-class Choice:
+class SlipChoice:
     """What may have been written down, and which slip that shows.
 
     Attributes:
@@ -32,17 +32,19 @@ class Apart:
     """A question with its choices."""
 
     asks: Fact
-    choices: tuple[Choice, ...]
+    choices: tuple[SlipChoice, ...]
 
 
 def tell_apart(work: Work, made: Sequence[Made]) -> Apart | None:
     """The question to which slips have the most different answers; None where none tells them."""
     best: Apart | None = None
     for code, written in _WRITTEN.items():
-        choices: dict[str, Choice] = {}
+        choices: dict[str, SlipChoice] = {}
         for slip, way in made:
             text = written(work, way)
-            choices.setdefault(text, Choice(fact("practice-wrote", what=Figure(text)), slip.code))
+            choices.setdefault(
+                text, SlipChoice(fact("practice-wrote", what=Figure(text)), slip.code)
+            )
         if len(choices) > (len(best.choices) if best else 1):
             best = Apart(fact(f"practice-which-{code}"), tuple(choices.values()))
     return best

@@ -15,14 +15,14 @@ from metrion.core.facts import Fact, Figure, fact
 from metrion.core.practice.apart import Apart, Made, tell_apart
 from metrion.core.practice.exercise import Exercise, Question, least_decimals
 from metrion.core.practice.given import Given, understood
-from metrion.core.practice.slips import SLIPS, Slip, Step
+from metrion.core.practice.slips import SLIPS, Slip, SlipStep
 from metrion.core.practice.work import Departure, Work
 
 MOST_PAIRS = 8
 _MOST_OFFERED = 3
 
 
-class Verdict(StrEnum):
+class AnswerVerdict(StrEnum):
     """What an answer is."""
 
     RIGHT = "right"
@@ -43,10 +43,10 @@ class Diagnosis:
         apart: the question that tells several apart.
     """
 
-    verdict: Verdict
+    verdict: AnswerVerdict
     slips: tuple[str, ...] = ()
     says: tuple[Fact, ...] = ()
-    step: Step | None = None
+    step: SlipStep | None = None
     apart: Apart | None = None
 
 
@@ -58,19 +58,19 @@ def diagnose(exercise: Exercise, text: str, further: Sequence[Slip] = ()) -> Dia
     """
     given = understood(exercise, text)
     if given is None:
-        return Diagnosis(Verdict.UNREADABLE, says=(fact("practice-unreadable"),))
+        return Diagnosis(AnswerVerdict.UNREADABLE, says=(fact("practice-unreadable"),))
     if _is_right(exercise, given):
-        verdict = Verdict.RIGHT if _as_expected(exercise, given) else Verdict.ROUNDED
+        verdict = AnswerVerdict.RIGHT if _as_expected(exercise, given) else AnswerVerdict.ROUNDED
         return Diagnosis(verdict, says=(fact(f"practice-{verdict}"),))
     search = _Search(exercise, given)
     if alone := search.alone(further):
         codes = tuple(slip.code for slip, _ in alone)
         apart = tell_apart(search.work, alone) if further else None
         says = _offered(codes if further and apart is None else codes[:1])
-        return Diagnosis(Verdict.WRONG, codes, says, alone[0][0].step, apart)
+        return Diagnosis(AnswerVerdict.WRONG, codes, says, alone[0][0].step, apart)
     codes = search.in_pairs()
     says = tuple(fact(f"slip-{code}") for pair in codes[:1] for code in pair.split("+"))
-    return Diagnosis(Verdict.WRONG, codes, says or _off(exercise, given))
+    return Diagnosis(AnswerVerdict.WRONG, codes, says or _off(exercise, given))
 
 
 def _is_right(exercise: Exercise, given: Given) -> bool:

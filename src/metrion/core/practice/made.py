@@ -85,7 +85,7 @@ PLAIN_TOOLS = (
 
 
 @dataclass(frozen=True)
-class Wanted:
+class WantedExercise:
     """What exercises are to be of; None for everything.
 
     Attributes:
@@ -106,10 +106,10 @@ class Wanted:
         ]
 
 
-EVERYTHING = Wanted()
+EVERYTHING = WantedExercise()
 
 
-def exercises(seed: int, chance: Chance, wanted: Wanted = EVERYTHING) -> Iterator[Exercise]:
+def exercises(seed: int, chance: Chance, wanted: WantedExercise = EVERYTHING) -> Iterator[Exercise]:
     """Exercises without end; every pair of tool and question once before any comes again.
 
     Args:

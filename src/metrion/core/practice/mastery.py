@@ -12,7 +12,7 @@ from collections.abc import Iterable
 from dataclasses import dataclass
 from math import exp2
 
-from metrion.core.practice.diagnosis import Verdict
+from metrion.core.practice.diagnosis import AnswerVerdict
 from metrion.core.practice.skills import Skill, before
 
 KNOWN_AT_FIRST = 0.15
@@ -48,7 +48,7 @@ class Attempt:
 
 
 @dataclass(frozen=True)
-class Standing:
+class SkillStanding:
     """Where a learner stands with a skill.
 
     Attributes:
@@ -71,26 +71,26 @@ class Standing:
         left = exp2(-days / half)
         return KNOWN_AT_FIRST + (self.known - KNOWN_AT_FIRST) * left
 
-    def after(self, attempt: Attempt) -> Standing:
+    def after(self, attempt: Attempt) -> SkillStanding:
         """What an attempt shows of it, and what it teaches."""
         known = self.now(attempt.at)
         hit = known * (1 - SLIPS if attempt.right else SLIPS)
         miss = (1 - known) * (GUESSES if attempt.right else 1 - GUESSES)
         shown = hit / (hit + miss)
         learned = shown + (1 - shown) * LEARNED_BY_ONE
-        return Standing(learned, attempt.at, self.attempts + 1, self.right + attempt.right)
+        return SkillStanding(learned, attempt.at, self.attempts + 1, self.right + attempt.right)
 
-    def implied(self, attempt: Attempt) -> Standing:
+    def implied(self, attempt: Attempt) -> SkillStanding:
         """What a right answer that needs this skill besides shows of it."""
         if not attempt.right or self.attempts:
             return self
         likelier = self.after(attempt)
-        return Standing(likelier.known, attempt.at, 0, 0)
+        return SkillStanding(likelier.known, attempt.at, 0, 0)
 
 
-def standings(attempts: Iterable[Attempt]) -> dict[Skill, Standing]:
+def standings(attempts: Iterable[Attempt]) -> dict[Skill, SkillStanding]:
     """Where a learner stands after all they did, in the order in which they did it."""
-    found = dict.fromkeys(Skill, Standing())
+    found = dict.fromkeys(Skill, SkillStanding())
     for attempt in attempts:
         found[attempt.skill] = found[attempt.skill].after(attempt)
         for skill in before(attempt.skill):
@@ -100,7 +100,7 @@ def standings(attempts: Iterable[Attempt]) -> dict[Skill, Standing]:
 
 def course(attempts: Iterable[Attempt], skill: Skill) -> list[tuple[float, float]]:
     """When a skill was practised, and how likely it was there from then on."""
-    standing, points = Standing(), []
+    standing, points = SkillStanding(), []
     for attempt in attempts:
         if attempt.skill is skill:
             standing = standing.after(attempt)
@@ -108,6 +108,6 @@ def course(attempts: Iterable[Attempt], skill: Skill) -> list[tuple[float, float
     return points
 
 
-def is_right(verdict: Verdict) -> bool:
+def is_right(verdict: AnswerVerdict) -> bool:
     """Whether an answer counts as right for a skill; other decimals than expected do."""
-    return verdict in (Verdict.RIGHT, Verdict.ROUNDED)
+    return verdict in (AnswerVerdict.RIGHT, AnswerVerdict.ROUNDED)

@@ -9,7 +9,7 @@ from math import floor
 from metrion.core.exact.numbers import Number
 from metrion.core.exact.rounding import round_half_away
 from metrion.core.practice.exercise import Question, least_decimals
-from metrion.core.practice.slips import Slip, Step
+from metrion.core.practice.slips import Slip, SlipStep
 from metrion.core.practice.work import Departure, Work
 from metrion.core.scales import ScrewScale, VernierScale
 
@@ -118,15 +118,15 @@ def cut_off(work: Work) -> Iterator[Departure]:
 
 
 FURTHER = (
-    Slip("half-mark-counted", Step.MAIN, half_mark_counted),
-    Slip("division-over-lines", Step.LEAST_COUNT, division_over_lines),
-    Slip("fine-division", Step.LEAST_COUNT, fine_division),
-    Slip("mark-of-the-line-alone", Step.MAIN, mark_of_the_line_alone),
-    Slip("carried-at-a-hundred", Step.WRITING, carried_at_a_hundred),
-    Slip("halved-needlessly", Step.HALF, halved_needlessly),
-    Slip("added-for-difference", Step.ARC, added_for_difference),
-    Slip("inch-for-millimetre", Step.WRITING, inch_for_millimetre),
-    Slip("rounded-too-soon", Step.WRITING, rounded_too_soon),
-    Slip("cut-off", Step.WRITING, cut_off),
+    Slip("half-mark-counted", SlipStep.MAIN, half_mark_counted),
+    Slip("division-over-lines", SlipStep.LEAST_COUNT, division_over_lines),
+    Slip("fine-division", SlipStep.LEAST_COUNT, fine_division),
+    Slip("mark-of-the-line-alone", SlipStep.MAIN, mark_of_the_line_alone),
+    Slip("carried-at-a-hundred", SlipStep.WRITING, carried_at_a_hundred),
+    Slip("halved-needlessly", SlipStep.HALF, halved_needlessly),
+    Slip("added-for-difference", SlipStep.ARC, added_for_difference),
+    Slip("inch-for-millimetre", SlipStep.WRITING, inch_for_millimetre),
+    Slip("rounded-too-soon", SlipStep.WRITING, rounded_too_soon),
+    Slip("cut-off", SlipStep.WRITING, cut_off),
 )
 """In the order in which they are told."""

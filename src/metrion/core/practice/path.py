@@ -7,9 +7,9 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 from metrion.core.practice.made import Chance
-from metrion.core.practice.mastery import MASTERED, OPEN, Attempt, Standing, standings
+from metrion.core.practice.mastery import MASTERED, OPEN, Attempt, SkillStanding, standings
 from metrion.core.practice.skills import ASKED, FIRST_CHECK, Skill
-from metrion.core.practice.traps import Level
+from metrion.core.practice.traps import Difficulty
 
 _RECENT = 12
 """So many attempts back, slips are practised again."""
@@ -30,13 +30,13 @@ class Next:
     """
 
     skill: Skill
-    level: Level
+    level: Difficulty
     slip: str = ""
 
 
 def first_check(done: int) -> Next | None:
     """The next of the six pictures that find where to begin; None after the last."""
-    return Next(FIRST_CHECK[done], Level.PLAIN) if done < len(FIRST_CHECK) else None
+    return Next(FIRST_CHECK[done], Difficulty.PLAIN) if done < len(FIRST_CHECK) else None
 
 
 def is_open(skill: Skill, now: Mapping[Skill, float]) -> bool:
@@ -61,15 +61,21 @@ def next_exercise(attempts: Sequence[Attempt], now: float, chance: Chance) -> Ne
     return Next(skill, _level(known[skill]), slips[chance(len(slips))] if slips else "")
 
 
-def _in_order(known: Mapping[Skill, float], standing: Mapping[Skill, Standing]) -> Skill:
+def _in_order(known: Mapping[Skill, float], standing: Mapping[Skill, SkillStanding]) -> Skill:
     to_learn = [skill for skill in Skill if known[skill] < MASTERED and is_open(skill, known)]
     if to_learn:
         return to_learn[0]
     return min(Skill, key=lambda skill: (known[skill], standing[skill].at or 0.0))
 
 
-def _level(known: float) -> Level:
-    return Level.MEAN if known >= _TRICKY else Level.ANY if known >= OPEN else Level.PLAIN
+def _level(known: float) -> Difficulty:
+    return (
+        Difficulty.MEAN
+        if known >= _TRICKY
+        else Difficulty.ANY
+        if known >= OPEN
+        else Difficulty.PLAIN
+    )
 
 
 def _made_lately(attempts: Sequence[Attempt]) -> Counter[tuple[Skill, str]]:

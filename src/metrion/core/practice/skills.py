@@ -28,7 +28,7 @@ class Skill(StrEnum):
 
 
 @dataclass(frozen=True)
-class Asked:
+class SkillQuestion:
     """What shows a skill, and what has to be known before it.
 
     Attributes:
@@ -43,24 +43,26 @@ class Asked:
 
 
 S = Skill
-ASKED: dict[Skill, Asked] = {
-    S.MARKS: Asked(Kind.PLAIN, Question.READING),
-    S.VERNIER_LEAST_COUNT: Asked(Kind.VERNIER, Question.LEAST_COUNT, (S.MARKS,)),
-    S.VERNIER_READING: Asked(Kind.VERNIER, Question.READING, (S.VERNIER_LEAST_COUNT,)),
-    S.VERNIER_ZERO: Asked(Kind.VERNIER, Question.ZERO_ERROR, (S.VERNIER_READING,)),
-    S.VERNIER_CORRECTED: Asked(Kind.VERNIER, Question.CORRECTED, (S.VERNIER_ZERO,)),
-    S.SCREW_LEAST_COUNT: Asked(Kind.SCREW, Question.LEAST_COUNT, (S.VERNIER_LEAST_COUNT,)),
-    S.SCREW_READING: Asked(Kind.SCREW, Question.READING, (S.SCREW_LEAST_COUNT,)),
-    S.SCREW_ZERO: Asked(Kind.SCREW, Question.ZERO_ERROR, (S.SCREW_READING,)),
-    S.SCREW_CORRECTED: Asked(
+ASKED: dict[Skill, SkillQuestion] = {
+    S.MARKS: SkillQuestion(Kind.PLAIN, Question.READING),
+    S.VERNIER_LEAST_COUNT: SkillQuestion(Kind.VERNIER, Question.LEAST_COUNT, (S.MARKS,)),
+    S.VERNIER_READING: SkillQuestion(Kind.VERNIER, Question.READING, (S.VERNIER_LEAST_COUNT,)),
+    S.VERNIER_ZERO: SkillQuestion(Kind.VERNIER, Question.ZERO_ERROR, (S.VERNIER_READING,)),
+    S.VERNIER_CORRECTED: SkillQuestion(Kind.VERNIER, Question.CORRECTED, (S.VERNIER_ZERO,)),
+    S.SCREW_LEAST_COUNT: SkillQuestion(Kind.SCREW, Question.LEAST_COUNT, (S.VERNIER_LEAST_COUNT,)),
+    S.SCREW_READING: SkillQuestion(Kind.SCREW, Question.READING, (S.SCREW_LEAST_COUNT,)),
+    S.SCREW_ZERO: SkillQuestion(Kind.SCREW, Question.ZERO_ERROR, (S.SCREW_READING,)),
+    S.SCREW_CORRECTED: SkillQuestion(
         Kind.SCREW, Question.CORRECTED, (S.SCREW_ZERO, S.VERNIER_CORRECTED)
     ),
-    S.MEAN: Asked(Kind.VERNIER, Question.MEAN, (S.VERNIER_CORRECTED,)),
-    S.CIRCLE_LEAST_COUNT: Asked(Kind.ANGULAR, Question.LEAST_COUNT, (S.VERNIER_LEAST_COUNT,)),
-    S.CIRCLE_READING: Asked(
+    S.MEAN: SkillQuestion(Kind.VERNIER, Question.MEAN, (S.VERNIER_CORRECTED,)),
+    S.CIRCLE_LEAST_COUNT: SkillQuestion(
+        Kind.ANGULAR, Question.LEAST_COUNT, (S.VERNIER_LEAST_COUNT,)
+    ),
+    S.CIRCLE_READING: SkillQuestion(
         Kind.ANGULAR, Question.READING, (S.CIRCLE_LEAST_COUNT, S.VERNIER_READING)
     ),
-    S.SWEEP: Asked(Kind.ANGULAR, Question.SWEEP, (S.CIRCLE_READING,)),
+    S.SWEEP: SkillQuestion(Kind.ANGULAR, Question.SWEEP, (S.CIRCLE_READING,)),
 }  # fmt: skip
 """How each is asked for."""
 

@@ -21,7 +21,7 @@ _USUAL, _SELDOM, _OFTEN = 4, 2, 8
 _DEGREE = 60
 
 
-class Step(Enum):
+class SlipStep(Enum):
     """The step of the work at which a slip is made; two at once are made at different ones."""
 
     MAIN = auto()
@@ -47,7 +47,7 @@ class Slip:
     """
 
     code: str
-    step: Step
+    step: SlipStep
     ways: Callable[[Work], Iterator[Departure]]
     weight: int = _USUAL
 
@@ -316,34 +316,34 @@ def sign(work: Work) -> Iterator[Departure]:
 
 
 SLIPS = (
-    Slip("next-mark", Step.MAIN, next_mark, _OFTEN),
-    Slip("mark-before", Step.MAIN, mark_before),
-    Slip("mark-at-the-line", Step.MAIN, mark_at_the_line),
-    Slip("line-above", Step.FINE, line_above),
-    Slip("line-below", Step.FINE, line_below),
-    Slip("numeral-as-line", Step.FINE, numeral_as_line),
-    Slip("line-as-decimals", Step.FINE, line_as_decimals, _OFTEN),
-    Slip("fine-left-out", Step.FINE, fine_left_out, _OFTEN),
-    Slip("main-left-out", Step.MAIN, main_left_out, _SELDOM),
-    Slip("division-as-least-count", Step.LEAST_COUNT, division_as_least_count, _OFTEN),
-    Slip("least-count-tenfold", Step.LEAST_COUNT, least_count_tenfold),
-    Slip("least-count-tenth", Step.LEAST_COUNT, least_count_tenth),
-    Slip("turn-missed", Step.MAIN, turn_missed, _OFTEN),
-    Slip("turn-added", Step.MAIN, turn_added),
-    Slip("counted-backwards", Step.FINE, counted_backwards, _OFTEN),
-    Slip("zero-left-out", Step.ZERO, zero_left_out, _OFTEN),
-    Slip("zero-added", Step.ZERO, zero_added, _OFTEN),
-    Slip("zero-wrapped", Step.ZERO, zero_wrapped, _OFTEN),
-    Slip("zero-counted-from-end", Step.ZERO, zero_counted_from_end),
-    Slip("unit-tenfold", Step.WRITING, unit_tenfold),
-    Slip("unit-tenth", Step.WRITING, unit_tenth),
-    Slip("minutes-as-decimals", Step.WRITING, minutes_as_decimals, _OFTEN),
-    Slip("half-division-missed", Step.MAIN, half_division_missed, _OFTEN),
-    Slip("other-arc", Step.ARC, other_arc, _OFTEN),
-    Slip("not-halved", Step.HALF, not_halved, _OFTEN),
-    Slip("one-left-out", Step.MEAN, one_left_out),
-    Slip("sum-for-mean", Step.MEAN, sum_for_mean),
-    Slip("divided-by-one-less", Step.MEAN, divided_by_one_less),
-    Slip("sign", Step.SIGN, sign),
+    Slip("next-mark", SlipStep.MAIN, next_mark, _OFTEN),
+    Slip("mark-before", SlipStep.MAIN, mark_before),
+    Slip("mark-at-the-line", SlipStep.MAIN, mark_at_the_line),
+    Slip("line-above", SlipStep.FINE, line_above),
+    Slip("line-below", SlipStep.FINE, line_below),
+    Slip("numeral-as-line", SlipStep.FINE, numeral_as_line),
+    Slip("line-as-decimals", SlipStep.FINE, line_as_decimals, _OFTEN),
+    Slip("fine-left-out", SlipStep.FINE, fine_left_out, _OFTEN),
+    Slip("main-left-out", SlipStep.MAIN, main_left_out, _SELDOM),
+    Slip("division-as-least-count", SlipStep.LEAST_COUNT, division_as_least_count, _OFTEN),
+    Slip("least-count-tenfold", SlipStep.LEAST_COUNT, least_count_tenfold),
+    Slip("least-count-tenth", SlipStep.LEAST_COUNT, least_count_tenth),
+    Slip("turn-missed", SlipStep.MAIN, turn_missed, _OFTEN),
+    Slip("turn-added", SlipStep.MAIN, turn_added),
+    Slip("counted-backwards", SlipStep.FINE, counted_backwards, _OFTEN),
+    Slip("zero-left-out", SlipStep.ZERO, zero_left_out, _OFTEN),
+    Slip("zero-added", SlipStep.ZERO, zero_added, _OFTEN),
+    Slip("zero-wrapped", SlipStep.ZERO, zero_wrapped, _OFTEN),
+    Slip("zero-counted-from-end", SlipStep.ZERO, zero_counted_from_end),
+    Slip("unit-tenfold", SlipStep.WRITING, unit_tenfold),
+    Slip("unit-tenth", SlipStep.WRITING, unit_tenth),
+    Slip("minutes-as-decimals", SlipStep.WRITING, minutes_as_decimals, _OFTEN),
+    Slip("half-division-missed", SlipStep.MAIN, half_division_missed, _OFTEN),
+    Slip("other-arc", SlipStep.ARC, other_arc, _OFTEN),
+    Slip("not-halved", SlipStep.HALF, not_halved, _OFTEN),
+    Slip("one-left-out", SlipStep.MEAN, one_left_out),
+    Slip("sum-for-mean", SlipStep.MEAN, sum_for_mean),
+    Slip("divided-by-one-less", SlipStep.MEAN, divided_by_one_less),
+    Slip("sign", SlipStep.SIGN, sign),
 )
 """Every slip that files name, in the order in which equally likely ones are told."""

@@ -21,7 +21,7 @@ class Trap(StrEnum):
     CLOSE_LINES = "close-lines"
 
 
-class Level(StrEnum):
+class Difficulty(StrEnum):
     """How hard a picture is to be."""
 
     ANY = ""
@@ -60,9 +60,9 @@ def _of_look(exercise: Exercise, look: Indication) -> Iterator[Trap]:
             yield Trap.CLOSE_LINES
 
 
-def is_of(exercise: Exercise, level: Level, slip: str) -> bool:
+def is_of(exercise: Exercise, level: Difficulty, slip: str) -> bool:
     """Whether a picture is as hard as is asked for, and a slip is possible in it."""
-    if level is not Level.ANY and bool(traps(exercise)) is (level is Level.PLAIN):
+    if level is not Difficulty.ANY and bool(traps(exercise)) is (level is Difficulty.PLAIN):
         return False
     return not slip or slip not in _BY_CODE or _possible(exercise, _BY_CODE[slip])
 

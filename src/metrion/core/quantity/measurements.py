@@ -9,12 +9,12 @@ from functools import cached_property
 from metrion.core.declared import (
     NOTHING,
     PROSE,
+    Boolean,
     Choice,
     Codes,
     Count,
     Entries,
     Entry,
-    Flag,
     Id,
     OtherUnits,
     Reference,
@@ -95,11 +95,11 @@ class Measurement:
     divide_by: int = declared(Count(MOST_ALIKE), default=1)
     arc: Arc = declared(Choice(Arc), default=Arc.SHORTER, only=kinds(lambda one: one.circular))
     also_in: tuple[Unit, ...] = declared(OtherUnits(), default=())
-    zero_exact: bool = declared(Flag(), default=False, for_the_record=True)
-    zero_taken_over: bool = declared(Flag(), default=False, for_the_record=True)
-    places_apart: bool = declared(Flag(), default=False, for_the_record=True)
-    pairs: bool = declared(Flag(), default=False, for_the_record=True)
-    windows: bool = declared(Flag(), default=False, for_the_record=True)
+    zero_exact: bool = declared(Boolean(), default=False, for_the_record=True)
+    zero_taken_over: bool = declared(Boolean(), default=False, for_the_record=True)
+    places_apart: bool = declared(Boolean(), default=False, for_the_record=True)
+    pairs: bool = declared(Boolean(), default=False, for_the_record=True)
+    windows: bool = declared(Boolean(), default=False, for_the_record=True)
     compare: Beside | None = declared(Entry(Beside), default=None, for_the_record=True)
     note: str = declared(Text(PROSE), default="", for_the_record=True)
     looked_again: tuple[str, ...] = declared(Codes(), default=(), for_the_record=True)

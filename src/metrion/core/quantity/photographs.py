@@ -8,7 +8,7 @@ from metrion.core.declared import NOTHING, Choice, Rest, Text, declared, entry, 
 from metrion.core.facts import Fact, Figure, fact
 
 
-class Verdict(StrEnum):
+class PhotographVerdict(StrEnum):
     """How a photograph stands to what was read before it spoke."""
 
     AGREES = "agrees"
@@ -46,7 +46,9 @@ class Photograph:
     look: str = declared(Text(), default="", for_the_record=True)
     at: str = declared(Text(), default="", for_the_record=True)
     own: str = declared(Text(), default="", for_the_record=True)
-    verdict: Verdict | None = declared(Choice(Verdict), default=None, for_the_record=True)
+    verdict: PhotographVerdict | None = declared(
+        Choice(PhotographVerdict), default=None, for_the_record=True
+    )
     line: str = declared(Text(), default="", for_the_record=True)
     position: str = declared(Text(), default="", for_the_record=True)
     standard_error: str = declared(Text(), default="", for_the_record=True)

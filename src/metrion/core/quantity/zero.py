@@ -23,7 +23,7 @@ from metrion.core.declared import (
 )
 from metrion.core.formula.evaluate import exact
 from metrion.core.formula.expression import Expression, call, name, number
-from metrion.core.formula.values import Series
+from metrion.core.formula.values import ValueSeries
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.noted import NOTHING_NOTED, Noted
 from metrion.core.scales import Indication
@@ -80,7 +80,7 @@ def zero_error(instrument: Instrument, checks: Sequence[ZeroCheck]) -> Fraction:
     """The mean of the errors of the checks, 0 without any. Correction = minus the error."""
     if not checks:
         return Fraction(0)
-    return exact(MEAN_OF_ERRORS, zero_errors=Series.of(zero_errors(instrument, checks)))
+    return exact(MEAN_OF_ERRORS, zero_errors=ValueSeries.of(zero_errors(instrument, checks)))
 
 
 def looks_apart(instrument: Instrument, errors: Sequence[Fraction]) -> Fraction | None:

@@ -7,8 +7,8 @@ from fractions import Fraction
 from typing import Protocol
 
 from metrion.core.declared import (
+    Boolean,
     FineLine,
-    Flag,
     MainMark,
     declared,
     entry,
@@ -66,7 +66,7 @@ class Indication:
 
     main: Fraction = declared(MainMark())
     line: Line = declared(FineLine(), name="fine", default=0)
-    second_turn: bool = declared(Flag(), default=False, only=kinds(lambda one: one.turns))
+    second_turn: bool = declared(Boolean(), default=False, only=kinds(lambda one: one.turns))
     undecided: Undecided | None = None
 
     @classmethod

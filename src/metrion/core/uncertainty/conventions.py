@@ -9,11 +9,11 @@ from typing import Literal
 
 from metrion.core.declared import (
     NOTHING,
+    Boolean,
     Choice,
     CoverageText,
     Exact,
     Figures,
-    Flag,
     Id,
     Rest,
     Sign,
@@ -87,7 +87,7 @@ class Convention:
     name: str = declared(Text(), required=False)
     family: Family = declared(Choice(Family))
     reading_limit: Fraction = declared(Exact(Sign.POSITIVE))
-    zero_look: bool = declared(Flag())
+    zero_look: bool = declared(Boolean())
     digits: Digits = declared(Figures())
     spread: Spread = declared(
         Choice(Spread), default=Spread.NONE, required=True, only=(Family.LIMIT,)
@@ -98,7 +98,7 @@ class Convention:
     coverage: Coverage = declared(
         CoverageText(), default=Coverage(Fraction(1)), required=True, only=(Family.STANDARD,)
     )
-    estimate: bool = declared(Flag(), default=False)
+    estimate: bool = declared(Boolean(), default=False)
     rest: Rest = rest(default=NOTHING)
 
 

@@ -67,7 +67,7 @@ def difference(
 
 
 @dataclass(frozen=True)
-class Said:
+class ConventionResult:
     """What one convention says of the same readings.
 
     Attributes:
@@ -81,10 +81,12 @@ class Said:
     why: Fact | None
 
 
-def said_by(measurement: Measurement, conventions: Iterable[Convention]) -> tuple[Said, ...]:
+def said_by(
+    measurement: Measurement, conventions: Iterable[Convention]
+) -> tuple[ConventionResult, ...]:
     """The same readings under each convention; those that allow what was estimated, or not."""
     return tuple(
-        Said(
+        ConventionResult(
             convention,
             reduce_measurement(replace(measurement, convention=convention)),
             difference(

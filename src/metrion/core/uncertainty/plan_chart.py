@@ -11,7 +11,7 @@ from metrion.core.exact.rounding import first_place
 from metrion.core.uncertainty.planning import (
     USUAL_READINGS,
     Plan,
-    Verdict,
+    PlanVerdict,
     Wish,
     expected_uncertainty,
     in_its_unit,
@@ -90,10 +90,10 @@ def _line(one: Fraction, low: Fraction, high: Fraction) -> tuple[Point, ...]:
 
 
 def _path(wish: Wish, plan: Plan, one: Fraction) -> tuple[Point, ...]:
-    if plan.verdict is Verdict.DOES_NOT_FIT:
+    if plan.verdict is PlanVerdict.DOES_NOT_FIT:
         return ()
     here = Point(wish.size, 100 * one / wish.size)
-    if plan.verdict is Verdict.READINGS:
+    if plan.verdict is PlanVerdict.READINGS:
         worth = in_its_unit(wish, plan.instrument)
         scatter = wish.scatter * worth
         best = expected_uncertainty(plan.instrument, wish.convention, scatter, plan.readings)

@@ -24,7 +24,7 @@ MOST_READINGS = 100
 MOST_ITEMS = 200
 
 
-class Verdict(StrEnum):
+class PlanVerdict(StrEnum):
     """How well a tool serves, the best first."""
 
     ENOUGH = "enough"
@@ -70,7 +70,7 @@ class Plan:
     """
 
     instrument: Instrument
-    verdict: Verdict
+    verdict: PlanVerdict
     uncertainty: Fraction | None = None
     percent: Fraction | None = None
     readings: int = USUAL_READINGS
@@ -80,7 +80,7 @@ class Plan:
 
 def plans(wish: Wish, instruments: Iterable[Instrument]) -> list[Plan]:
     """A plan for every tool for lengths, those that serve best with the least trouble first."""
-    order = list(Verdict)
+    order = list(PlanVerdict)
     found = [_plan(wish, tool) for tool in instruments if tool.traits.stacks]
     return sorted(
         found,
@@ -104,7 +104,7 @@ def _plan(wish: Wish, instrument: Instrument) -> Plan:
     worth = in_its_unit(wish, instrument)
     size, scatter = wish.size * worth, wish.scatter * worth
     if misfit := _misfit(instrument, size):
-        return Plan(instrument, Verdict.DOES_NOT_FIT, reasons=(misfit,))
+        return Plan(instrument, PlanVerdict.DOES_NOT_FIT, reasons=(misfit,))
     wanted = wish.percent * size / 100
     one = expected_uncertainty(instrument, wish.convention, scatter, USUAL_READINGS)
     percent = 100 * one / size
@@ -115,14 +115,16 @@ def _plan(wish: Wish, instrument: Instrument) -> Plan:
         percent=Amount(percent, "%"),
     )
     if one <= wanted:
-        return Plan(instrument, Verdict.ENOUGH, one, percent, reasons=(known, fact("plan-enough")))
+        return Plan(
+            instrument, PlanVerdict.ENOUGH, one, percent, reasons=(known, fact("plan-enough"))
+        )
     readings, averaging = _readings(wish.convention, instrument, scatter, wanted)
     if readings:
         return Plan(
-            instrument, Verdict.READINGS, one, percent, readings, reasons=(known, averaging)
+            instrument, PlanVerdict.READINGS, one, percent, readings, reasons=(known, averaging)
         )  # fmt: skip
     items, stacking = _stack(instrument, size, one, wanted)
-    verdict = Verdict.STACK if items else Verdict.NOT_ENOUGH
+    verdict = PlanVerdict.STACK if items else PlanVerdict.NOT_ENOUGH
     reasons = (known, averaging, stacking)
     return Plan(instrument, verdict, one, percent, items=items or 1, reasons=reasons)
 

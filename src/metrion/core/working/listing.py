@@ -10,7 +10,7 @@ from fractions import Fraction
 
 from metrion.core.facts import Fact, fact
 from metrion.core.formula.expression import Expression, listed, name, number
-from metrion.core.formula.values import Series
+from metrion.core.formula.values import ValueSeries
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.derived import DerivedResult
 from metrion.core.quantity.measurements import Measurement, MeasurementResult
@@ -74,7 +74,7 @@ def _zero_indications(measurement: Measurement, step: Step) -> Iterator[Step]:
         errors = yield from _lists(instrument, indications, "zero_")
         references = [check.reference for check in checks]
         if any(references):
-            given = Series.of(references)
+            given = ValueSeries.of(references)
             yield Step("zero_references", None, given, step.unit, label=fact("references"))
             errors = errors - name("zero_references")
         yield Step(ZERO_ERRORS, errors, step.value, step.unit)
@@ -144,14 +144,14 @@ def _lists(
 ) -> Generator[Step, None, Expression]:
     """Marks, lines and second turns as lists; returns what they read as a formula of them."""
     marks, lines, turns = f"{tag}marks", f"{tag}lines", f"{tag}second_turns"
-    mains = Series.of([indication.main for indication in indications])
+    mains = ValueSeries.of([indication.main for indication in indications])
     yield Step(marks, None, mains, instrument.unit, label=fact("marks"))
     if instrument.scale.has_fine_scale:
-        fine = Series.of([Fraction(indication.line) for indication in indications])
+        fine = ValueSeries.of([Fraction(indication.line) for indication in indications])
         yield Step(lines, None, fine, "1", label=fact("lines"))
     turn: Expression = number(0)
     if any(indication.second_turn for indication in indications):
-        second = Series.of([Fraction(indication.second_turn) for indication in indications])
+        second = ValueSeries.of([Fraction(indication.second_turn) for indication in indications])
         yield Step(turns, None, second, "1", label=fact("second-turns"))
         turn = name(turns)
     return instrument.scale.indication(name(marks), name(lines), turn)

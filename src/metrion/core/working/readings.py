@@ -7,7 +7,7 @@ from fractions import Fraction
 
 from metrion.core.facts import fact
 from metrion.core.formula.expression import Expression, name
-from metrion.core.formula.values import Series
+from metrion.core.formula.values import ValueSeries
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.zero import MEAN_OF_ERRORS, ZeroCheck, zero_errors, zero_look
 from metrion.core.scales.base import LEAST_COUNT
@@ -34,9 +34,9 @@ def base_working(
     if len(checks) == 1:
         working.add(ZERO_ERROR, zero_look(instrument, checks[0]))
     elif checks:
-        working.given(ZERO_ERRORS, Series.of(zero_errors(instrument, checks)))
+        working.given(ZERO_ERRORS, ValueSeries.of(zero_errors(instrument, checks)))
         working.add(ZERO_ERROR, MEAN_OF_ERRORS)
-    working.given(READINGS, Series.of(counting))
+    working.given(READINGS, ValueSeries.of(counting))
     if counting:
         label = fact(MEAN, count=len(counting))
         working.add(MEAN, mean_rule(checks, divisors), label=label)

@@ -10,7 +10,7 @@ from functools import cached_property
 from metrion.core.facts import Fact
 from metrion.core.formula.evaluate import Program, program, run
 from metrion.core.formula.expression import Expression, replaced
-from metrion.core.formula.values import Series, Value, rational
+from metrion.core.formula.values import Value, ValueSeries, rational
 
 
 @dataclass(frozen=True, slots=True)
@@ -132,7 +132,7 @@ class Working:
     def number(self, key: str) -> Fraction:
         """What a step comes to: a rational number, roots to 40 digits."""
         value = self.values[key]
-        assert not isinstance(value, Series)
+        assert not isinstance(value, ValueSeries)
         return rational(value)
 
 

@@ -1,6 +1,6 @@
 """The ``metrion-logbook`` file, version 1: read whole, or refused with all that is wrong."""
 
-from metrion.formats.logbook.earlier import Earlier
+from metrion.formats.logbook.earlier import EarlierDocument
 from metrion.formats.logbook.parse import (
     parse_for_notebook,
     parse_logbook,
@@ -13,6 +13,7 @@ FORMAT = "metrion-logbook"
 VERSION = 1
 
 __all__ = [
-    "FORMAT", "VERSION", "Earlier", "parse_for_notebook", "parse_logbook", "parse_own_convention",
+    "FORMAT", "VERSION", "EarlierDocument", "parse_for_notebook", "parse_logbook",
+    "parse_own_convention",
     "read_drawn_instrument", "read_logbook",
 ]  # fmt: skip

@@ -12,6 +12,7 @@ from functools import cache
 from typing import Any, TypeVar
 
 from metrion.core.declared import (
+    Boolean,
     Bounds,
     Choice,
     Codes,
@@ -22,7 +23,6 @@ from metrion.core.declared import (
     Exact,
     Field,
     Figures,
-    Flag,
     Holds,
     Id,
     Indications,
@@ -193,8 +193,8 @@ def _text(text: Text, fields: Fields, name: str, required: bool) -> object:
 _READERS[WrittenUnit] = _text
 
 
-@_reads(Flag)
-def _flag(_: Flag, fields: Fields, name: str, required: bool) -> object:
+@_reads(Boolean)
+def _flag(_: Boolean, fields: Fields, name: str, required: bool) -> object:
     return fields.flag(name, required=required)
 
 

@@ -15,10 +15,10 @@ from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.uncertainty.conventions import BUILT_IN, Convention
 from metrion.formats.logbook.known import Known, Sketch
 
-Entry = Instrument | ZeroCheck | Convention | Measurement | Derived
+LogbookEntry = Instrument | ZeroCheck | Convention | Measurement | Derived
 
 
-class Earlier:
+class EarlierDocument:
     """A document that was read before, and what was read from it.
 
     Args:
@@ -28,7 +28,7 @@ class Earlier:
 
     def __init__(self, document: Record, logbook: Logbook) -> None:
         self._document = document
-        self._entries: dict[int, Entry] = {}
+        self._entries: dict[int, LogbookEntry] = {}
         self._measured: dict[str, tuple[Record, Measurement]] = {}
         for section in SECTIONS:
             entries = getattr(logbook, section)
@@ -39,7 +39,7 @@ class Earlier:
         ):
             self._measured[measurement.id] = record, measurement
 
-    def entry(self, record: Record, known: Known) -> Entry | None:
+    def entry(self, record: Record, known: Known) -> LogbookEntry | None:
         """What the very same record was read as, if all that it refers to is the same as well."""
         entry = self._entries.get(id(record))
         own = "convention" in record
@@ -75,7 +75,7 @@ class Earlier:
         return {id(one): observation for one, observation in pairs}
 
 
-def _refers_to_the_same(entry: Entry, known: Known, *, own_convention: bool) -> bool:
+def _refers_to_the_same(entry: LogbookEntry, known: Known, *, own_convention: bool) -> bool:
     if isinstance(entry, ZeroCheck):
         return entry.instrument in known.reused
     if isinstance(entry, Measurement):

@@ -171,7 +171,7 @@ def _defined(name: str) -> Callable[[Any], Schema]:
 _SCHEMAS: dict[type[d.Holds], Callable[[Any], Schema]] = {
     d.Id: _defined("id"),
     d.Text: lambda text: {"type": "string", "maxLength": text.most},
-    d.Flag: lambda _: {"type": "boolean"},
+    d.Boolean: lambda _: {"type": "boolean"},
     d.Count: lambda count: {"type": "integer", "minimum": 1, "maximum": count.most},
     d.Exact: _defined("exact"),
     d.Choice: lambda choice: {"enum": list(choice.options)},

@@ -15,7 +15,7 @@ from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Indication
 from metrion.core.uncertainty.conventions import Convention
 from metrion.formats.logbook.declared import read_fields
-from metrion.formats.logbook.earlier import Earlier
+from metrion.formats.logbook.earlier import EarlierDocument
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.indications import parse_indication
 from metrion.formats.logbook.known import Known, Sketch
@@ -26,7 +26,7 @@ _Read = tuple[int, Sort, Observation | None]
 
 
 def parse_measurement(
-    fields: Fields, known: Known, earlier: Earlier | None = None
+    fields: Fields, known: Known, earlier: EarlierDocument | None = None
 ) -> Measurement | None:
     """A measurement, or None with its faults noted."""
     instrument = known.instrument(fields)

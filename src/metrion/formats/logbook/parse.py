@@ -17,7 +17,7 @@ from metrion.formats.faults import Fault, Faults, Refused, child, refusal
 from metrion.formats.logbook.conventions import parse_convention
 from metrion.formats.logbook.declared import Values, read_fields
 from metrion.formats.logbook.derived import parse_derived
-from metrion.formats.logbook.earlier import Earlier, Entry
+from metrion.formats.logbook.earlier import EarlierDocument, LogbookEntry
 from metrion.formats.logbook.fields import Fields
 from metrion.formats.logbook.instruments import parse_instrument
 from metrion.formats.logbook.known import Known
@@ -37,7 +37,9 @@ def read_logbook(content: bytes) -> Logbook:
     return parse_logbook(read_json(content))
 
 
-def parse_logbook(document: Json, *, kept: bool = False, earlier: Earlier | None = None) -> Logbook:
+def parse_logbook(
+    document: Json, *, kept: bool = False, earlier: EarlierDocument | None = None
+) -> Logbook:
     """Check a parsed document and build its logbook.
 
     Args:
@@ -83,7 +85,7 @@ def parse_logbook(document: Json, *, kept: bool = False, earlier: Earlier | None
     )
 
 
-def parse_for_notebook(document: Json, *, earlier: Earlier | None = None) -> Logbook:
+def parse_for_notebook(document: Json, *, earlier: EarlierDocument | None = None) -> Logbook:
     """Check a document that comes into a notebook, where its scales are drawn and read.
 
     Args:
@@ -177,13 +179,13 @@ def _check_head(fields: Fields) -> None:
 def _section(
     fields: Fields,
     known: Known,
-    earlier: Earlier | None,
+    earlier: EarlierDocument | None,
     name: str,
     by_id: Values,
-    parse: Callable[[Fields, Known], Entry | None],
+    parse: Callable[[Fields, Known], LogbookEntry | None],
     *,
     required: bool = False,
-) -> tuple[Entry, ...]:
+) -> tuple[LogbookEntry, ...]:
     """Parse a list of things with ids; note each under its id, also one with faults (as None)."""
     found = []
     for item in fields.objects(name, required=required):

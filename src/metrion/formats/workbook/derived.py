@@ -14,7 +14,7 @@ from metrion.core.quantity.measurements import Measurement
 from metrion.core.working.model import MEAN
 from metrion.core.working.steps import Rule, Step
 from metrion.core.working.uncertainty import combination
-from metrion.formats.workbook.page import Page
+from metrion.formats.workbook.page import WorkbookPage
 from metrion.formats.workbook.quantity import QuantityPage
 from metrion.voice import Speaker
 from metrion.voice.conventions import convention_name
@@ -22,7 +22,7 @@ from metrion.voice.conventions import convention_name
 _TYPED = "component_typed_"
 
 
-class DerivedPage(Page):
+class DerivedPage(WorkbookPage):
     """The page of one derived quantity, alive: it follows the pages of its measurements."""
 
     def __init__(

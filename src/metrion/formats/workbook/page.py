@@ -59,7 +59,7 @@ class Listed:
     columns: int
 
 
-class Page:
+class WorkbookPage:
     """Rows from top to bottom, and the cells that later formulas call by a key.
 
     Attributes:

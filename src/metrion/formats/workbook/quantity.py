@@ -21,12 +21,12 @@ from metrion.core.working.model import LIMIT, MEAN, READINGS, ZERO_ERROR, ZERO_E
 from metrion.core.working.readings import mean_rule
 from metrion.core.working.steps import Rule
 from metrion.core.working.uncertainty import every_rule
-from metrion.formats.workbook.page import Page, number
+from metrion.formats.workbook.page import WorkbookPage, number
 from metrion.voice import Speaker
 from metrion.voice.conventions import convention_name
 
 
-class QuantityPage(Page):
+class QuantityPage(WorkbookPage):
     """The page of one quantity, from the scales to the result as it is stated."""
 
     def __init__(self, book: Workbook, measurement: Measurement, speaker: Speaker) -> None:

@@ -9,7 +9,7 @@ from openpyxl import Workbook
 from metrion.core.logbook import Results
 from metrion.core.working.model import READINGS, ZERO_ERROR
 from metrion.formats.workbook.derived import DerivedPage
-from metrion.formats.workbook.page import PER_CENT, STATED, Page
+from metrion.formats.workbook.page import PER_CENT, STATED, WorkbookPage
 from metrion.formats.workbook.quantity import QuantityPage
 from metrion.report.results_table import altered
 from metrion.voice import Speaker
@@ -21,7 +21,7 @@ _COLUMNS = (
 _STATED = 26
 
 
-class ResultsPage(Page):
+class ResultsPage(WorkbookPage):
     """What a demonstrator reads first."""
 
     def __init__(self, book: Workbook, speaker: Speaker) -> None:
@@ -57,7 +57,7 @@ class ResultsPage(Page):
             self._told(6, convention_name(found.derived.convention, self.speaker))
             self.row += 1
 
-    def _result(self, label: str, page: Page) -> None:
+    def _result(self, label: str, page: WorkbookPage) -> None:
         self.text(self.row, 1, label)
         self.widen(1, len(label))
         if STATED not in page.cells:
@@ -71,5 +71,5 @@ class ResultsPage(Page):
         self.text(self.row, column, text)
         self.widen(column, len(text))
 
-    def _there(self, page: Page, key: str) -> str:
+    def _there(self, page: WorkbookPage, key: str) -> str:
         return page.from_elsewhere(page.cells[key])

@@ -9,15 +9,15 @@ from metrion.report.blocks import (
     Bars,
     Block,
     Contents,
-    Picture,
+    PictureBlock,
     Report,
     Result,
     Row,
     Steps,
     Table,
-    Text,
+    TextBlock,
 )
-from metrion.report.lines import Line
+from metrion.report.lines import WorkingLine
 from metrion.report.render.mathematics import mathematics, parted
 from metrion.report.render.siunitx import si_amount
 from metrion.voice import DecimalSign
@@ -74,7 +74,7 @@ def _escaped(sign: str) -> str:
     return sign if sign in _LETTERS else rf"\other{{{ord(sign):X}}}{{{sign}}}"
 
 
-def latex_line(line: Line) -> str:
+def latex_line(line: WorkingLine) -> str:
     """A line of a working, its mathematics between dollar signs."""
     return "".join(
         rf"$\displaystyle {mathematics(spans, latex_text, si_amount)}$"
@@ -133,7 +133,7 @@ def _block(block: Block) -> str:
     match block:
         case Contents():
             return r"\chapters"
-        case Text(line):
+        case TextBlock(line):
             return latex_line(line)
         case Result(symbol, text):
             named = rf"\textit{{{latex_text(symbol)}}} $=$ " if symbol else ""
@@ -157,7 +157,7 @@ def _block(block: Block) -> str:
                     r"\end{longtable}",
                 ]
             )
-        case Picture(_, caption):
+        case PictureBlock(_, caption):
             return f"% A drawing that the PDF and the page have: {' '.join(caption.split())}"
 
 

@@ -9,15 +9,15 @@ from metrion.report.blocks import (
     Bars,
     Block,
     Contents,
-    Picture,
+    PictureBlock,
     Report,
     Result,
     Row,
     Steps,
     Table,
-    Text,
+    TextBlock,
 )
-from metrion.report.lines import Line
+from metrion.report.lines import WorkingLine
 from metrion.report.render.mathematics import mathematics, parted
 
 _MARKS = re.compile(r"([\\`*_{}\[\]<>#|~$])")
@@ -42,7 +42,7 @@ def _block(block: Block, following: Sequence[str]) -> str:
     match block:
         case Contents():
             return "\n".join(f"- {_safe(title)}" for title in following)
-        case Text(line):
+        case TextBlock(line):
             return _line(line)
         case Result(symbol, text):
             return f"**{_safe(f'{symbol} = {text}' if symbol else text)}**"
@@ -58,7 +58,7 @@ def _block(block: Block, following: Sequence[str]) -> str:
                 + (f" ({_safe(bar.lost)})" if bar.lost else "")
                 for bar in bars
             )
-        case Picture(_, caption):
+        case PictureBlock(_, caption):
             return f"*{_safe(caption)}*"
 
 
@@ -82,14 +82,14 @@ def _rows(rows: tuple[Row, ...]) -> Iterator[str]:
         yield _row(cells)
 
 
-def _line(line: Line) -> str:
+def _line(line: WorkingLine) -> str:
     return "".join(
         f"${mathematics(spans, _safe)}$" if is_mathematics else _spaced(spans)
         for is_mathematics, spans in parted(line)
     )
 
 
-def _spaced(spans: Line) -> str:
+def _spaced(spans: WorkingLine) -> str:
     """Prose with the blanks at its ends, which part it from the mathematics beside it."""
     text = "".join(span.text for span in spans)
     return f"{' ' * text.startswith(' ')}{_safe(text)}{' ' * text.endswith(' ')}"

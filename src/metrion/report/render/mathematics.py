@@ -6,7 +6,7 @@ import re
 from collections.abc import Callable, Iterator
 from itertools import groupby
 
-from metrion.report.lines import Form, Line, Span
+from metrion.report.lines import Form, Span, WorkingLine
 
 _SIGNS = {
     "−": "{-}", "×": r"\times ", "±": r"\pm ", "·": r"\cdot ", "π": r"\pi ", "Σ": r"\sum ",
@@ -29,7 +29,7 @@ def nothing_more(text: str) -> str:
     return ""
 
 
-def parted(line: Line, amount: Writing = nothing_more) -> Iterator[tuple[bool, Line]]:
+def parted(line: WorkingLine, amount: Writing = nothing_more) -> Iterator[tuple[bool, WorkingLine]]:
     """A line in stretches of mathematics (true) and of prose (false), which may break anywhere.
 
     Args:
@@ -46,7 +46,7 @@ def _is_prose(span: Span, amount: Writing) -> bool:
     return bool(_WORDS.search(span.text))
 
 
-def mathematics(line: Line, text: Writing, amount: Writing = nothing_more) -> str:
+def mathematics(line: WorkingLine, text: Writing, amount: Writing = nothing_more) -> str:
     """A line in LaTeX's notation, without the signs that begin and end mathematics.
 
     Args:
@@ -54,7 +54,7 @@ def mathematics(line: Line, text: Writing, amount: Writing = nothing_more) -> st
         amount: how a number with its unit is written; empty for what is none.
     """
 
-    def set_line(spans: Line) -> str:
+    def set_line(spans: WorkingLine) -> str:
         return "".join(map(set_piece, spans))
 
     def set_piece(span: Span) -> str:

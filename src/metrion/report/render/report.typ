@@ -86,7 +86,7 @@
 
 // Each sort of block, by its name.
 #let sorts = (
-  Text: block => par(set-line(block.line)),
+  TextBlock: block => par(set-line(block.line)),
   Result: block => result({
     if block.symbol != "" [#emph(block.symbol) = ]
     part("result", block.text)
@@ -115,7 +115,7 @@
       following.before(next.first().location())
     })
   },
-  Picture: block => picture(block.svg, block.caption),
+  PictureBlock: block => picture(block.svg, block.caption),
 )
 
 // The logbooks it was made from, so that the PDF can be loaded again.

@@ -8,12 +8,12 @@ from fractions import Fraction
 from string import ascii_letters
 
 from metrion.core.formula.notation import unit_after
-from metrion.core.formula.values import Series, rational
+from metrion.core.formula.values import ValueSeries, rational
 from metrion.core.quantity.derived import Derived, DerivedResult, TypedValue, input_key
 from metrion.core.quantity.measurements import Measurement, reduce_measurement
 from metrion.core.working.model import MEAN, ROUNDED, UNCERTAINTY
 from metrion.core.working.steps import Step
-from metrion.report.lines import EQUALS, Form, Group, Line, Span, Tint, Written, over
+from metrion.report.lines import EQUALS, Form, Group, Span, Tint, WorkingLine, Written, over
 from metrion.report.working.measured import written_out
 from metrion.report.working.setting import Printed, symbolic
 from metrion.report.working.writing import Writer
@@ -61,12 +61,12 @@ def _sensitivity(writer: Writer, step: Step, own: Span) -> Written:
     return replace(line, spans=(*changes, EQUALS, *line.spans))
 
 
-def formula_line(derived: Derived, speaker: Speaker) -> Line:
+def formula_line(derived: Derived, speaker: Speaker) -> WorkingLine:
     """A formula set as mathematics, each symbol leading to its input."""
     return symbolic(derived.formula.tree, lambda word: _leading(word, input_key(word)), speaker)
 
 
-def _leading(word: str, source: str) -> Line:
+def _leading(word: str, source: str) -> WorkingLine:
     return (Span(word, source=source, form=Form.SYMBOL),)
 
 
@@ -83,7 +83,7 @@ def _input(writer: Writer, step: Step, symbol: str, given: Measurement | TypedVa
         return Written(
             step.key, label, (Span(writer.speaker.text("no-reading-yet")),), Group.READING
         )
-    assert not isinstance(step.value, str | Series)
+    assert not isinstance(step.value, str | ValueSeries)
     text, printed = writer.page.result(rational(step.value), None)
     writer.page.numbers[step.key] = Printed(text, printed, step.key)
     unit = unit_after(step.unit)

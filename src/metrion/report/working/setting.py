@@ -17,8 +17,19 @@ from metrion.core.exact.rounding import first_place, round_half_away
 from metrion.core.formula.evaluate import PI, NoValue, evaluate, value_of
 from metrion.core.formula.expression import Expression, NodeType, Part, call, fold
 from metrion.core.formula.expression import number as literal
-from metrion.core.formula.values import Scalar, Series, Value, rational
-from metrion.report.lines import Form, Line, Span, Tint, brackets, joined, over, power, root, sign
+from metrion.core.formula.values import Scalar, Value, ValueSeries, rational
+from metrion.report.lines import (
+    Form,
+    Span,
+    Tint,
+    WorkingLine,
+    brackets,
+    joined,
+    over,
+    power,
+    root,
+    sign,
+)
 from metrion.voice import Numbers, Speaker
 
 _LISTED = 6
@@ -35,11 +46,11 @@ _SIGN = Span("−")
 class Set:
     """A piece of a line: how it is set, how strongly it holds together, and what it is worth."""
 
-    line: Line
+    line: WorkingLine
     strength: int
     value: Value
 
-    def held(self, strength: int) -> Line:
+    def held(self, strength: int) -> WorkingLine:
         """In brackets, unless it holds together well enough."""
         if self.strength >= strength:
             return self.line
@@ -100,11 +111,11 @@ class Page:
             )
         except NoValue:
             return None
-        return None if isinstance(found, Series) else rational(found)
+        return None if isinstance(found, ValueSeries) else rational(found)
 
     def _printed(self, name: str) -> Value:
         if name in self.lists:
-            return Series.of([printed.value for printed in self.lists[name]])
+            return ValueSeries.of([printed.value for printed in self.lists[name]])
         return self.numbers[name].value if name in self.numbers else self.exact[name]
 
     def result(self, value: Fraction, expression: Expression | None) -> tuple[str, Fraction]:
@@ -119,7 +130,7 @@ class Page:
                 break
         return self.speaker.numbers.number(printed), printed
 
-    def set(self, expression: Expression) -> Line:
+    def set(self, expression: Expression) -> WorkingLine:
         """An expression as mathematics, with numbers for its names."""
         return fold(expression, self._piece).line
 
@@ -139,14 +150,14 @@ class Page:
         if word == PI:
             return Set((Span("π"),), _ATOM, value_of(Expression(NodeType.NAME, word=PI), (), {}))
         value = self.exact[word]
-        if isinstance(value, Series):
+        if isinstance(value, ValueSeries):
             # Within a sum: one of the list.
             return Set((Span("x"),), _ATOM, value)
         printed = self.numbers[word]
         line = (Span(printed.text, printed.tint, printed.key),)
         return Set(line, _SIGNED if printed.text.startswith("−") else _ATOM, value)
 
-    def _of_list(self, piece: Expression, of: Set, value: Value) -> tuple[Line, int]:
+    def _of_list(self, piece: Expression, of: Set, value: Value) -> tuple[WorkingLine, int]:
         (operand,) = piece.operands
         if piece.word == "count":
             return (Span(number(rational(_scalar(value)), self.speaker.numbers)),), _ATOM
@@ -155,14 +166,16 @@ class Page:
                 return _signed_sum(self.lists[operand.word]), _SUM
             return (Span("Σ "), *of.held(_ATOM)), _PRODUCT
         best, exact = max if piece.word == "max" else min, of.value
-        assert isinstance(exact, Series)
+        assert isinstance(exact, ValueSeries)
         at = best(range(len(exact)), key=exact.numerators.__getitem__)
         found = self.lists[operand.word][at]
         strength = _SIGNED if found.text.startswith("−") else _ATOM
         return (Span(found.text, found.tint, found.key),), strength
 
 
-def symbolic(expression: Expression, named: Callable[[str], Line], speaker: Speaker) -> Line:
+def symbolic(
+    expression: Expression, named: Callable[[str], WorkingLine], speaker: Speaker
+) -> WorkingLine:
     """A formula as mathematics, with ``named`` for its names."""
 
     def piece(node: Expression, operands: list[Set]) -> Set:
@@ -176,11 +189,11 @@ def symbolic(expression: Expression, named: Callable[[str], Line], speaker: Spea
 
 
 def _scalar(value: Value) -> Scalar:
-    assert not isinstance(value, Series)
+    assert not isinstance(value, ValueSeries)
     return value
 
 
-def _signed_sum(terms: Sequence[Printed]) -> Line:
+def _signed_sum(terms: Sequence[Printed]) -> WorkingLine:
     """Values with signs between them; of many, the first two and the last."""
     many = len(terms) > _LISTED
     shown = [terms[0], terms[1], terms[-1]] if many else terms
@@ -218,7 +231,7 @@ def _half(place: int) -> Fraction:
 _MINUS_ONE = literal(-1)
 
 
-def _literal(piece: Expression, _: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
+def _literal(piece: Expression, _: Sequence[Set], speaker: Speaker) -> tuple[WorkingLine, int]:
     """A number that was read, counted or given: always in full."""
     tint = {Part.MAIN: Tint.MAIN, Part.FINE: Tint.FINE}.get(piece.part, Tint.PLAIN)
     strength = _SIGNED if piece.value < 0 else _ATOM
@@ -230,7 +243,7 @@ def _literal(piece: Expression, _: Sequence[Set], speaker: Speaker) -> tuple[Lin
     return (Span(speaker.numbers.number(piece.value), tint),), strength
 
 
-def _angle(piece: Expression, _: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
+def _angle(piece: Expression, _: Sequence[Set], speaker: Speaker) -> tuple[WorkingLine, int]:
     whole_degrees = not piece.value % 60 and piece.part is Part.NONE
     decimals = finite_decimals(piece.value)
     rounded = piece.value if decimals is not None else round_half_away(piece.value, -6)
@@ -241,13 +254,13 @@ def _angle(piece: Expression, _: Sequence[Set], speaker: Speaker) -> tuple[Line,
     return (Span(speaker.numbers.figure(text), tint),), _SIGNED if piece.value < 0 else _ATOM
 
 
-def _negative(_: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
+def _negative(_: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[WorkingLine, int]:
     of = operands[0].without_sign()
     within = of.held(_ATOM if of.strength == _SIGNED else _PRODUCT)
     return _signed(within, _PRODUCT, minus=not operands[0].negative)
 
 
-def _sum(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
+def _sum(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[WorkingLine, int]:
     left, right = operands
     minus = piece.type is NodeType.MINUS
     for kept, dropped, at in ((left, right, 1), (right, left, 0)):
@@ -266,7 +279,9 @@ def _nought(piece: Expression, value: Value) -> bool:
     return named.type is NodeType.NAME and named.word.startswith("component_") and value == 0
 
 
-def _product(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
+def _product(
+    piece: Expression, operands: Sequence[Set], speaker: Speaker
+) -> tuple[WorkingLine, int]:
     left, right = (each.without_sign() for each in operands)
     minus = operands[0].negative != operands[1].negative
     second = right.held(_ATOM if right.strength == _SIGNED else _PRODUCT)
@@ -276,7 +291,9 @@ def _product(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tu
     return _signed((*left.held(_PRODUCT), sign("×"), *second), strength, minus=minus)
 
 
-def _quotient(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
+def _quotient(
+    piece: Expression, operands: Sequence[Set], speaker: Speaker
+) -> tuple[WorkingLine, int]:
     if piece.operands[1].word == "count" and operands[1].value == 1:
         return operands[0].line, operands[0].strength
     top, bottom = (each.without_sign() for each in operands)
@@ -289,16 +306,18 @@ def _quotient(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> t
     return _signed(found, strength, minus=operands[0].negative != operands[1].negative)
 
 
-def _signed(line: Line, strength: int, *, minus: bool) -> tuple[Line, int]:
+def _signed(line: WorkingLine, strength: int, *, minus: bool) -> tuple[WorkingLine, int]:
     """With a sign before it, or as it is."""
     return ((_SIGN, *line), _SIGNED) if minus else (line, strength)
 
 
-def _power(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
+def _power(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[WorkingLine, int]:
     return power(operands[0].held(_ATOM), speaker.numbers.number(piece.value)), _ATOM
 
 
-_SETTERS: dict[NodeType, Callable[[Expression, Sequence[Set], Speaker], tuple[Line, int]]] = {
+_SETTERS: dict[
+    NodeType, Callable[[Expression, Sequence[Set], Speaker], tuple[WorkingLine, int]]
+] = {
     NodeType.NUMBER: _literal,
     NodeType.ANGLE: _angle,
     NodeType.NEGATIVE: _negative,
@@ -310,12 +329,14 @@ _SETTERS: dict[NodeType, Callable[[Expression, Sequence[Set], Speaker], tuple[Li
 }
 
 
-def _called(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[Line, int]:
+def _called(
+    piece: Expression, operands: Sequence[Set], speaker: Speaker
+) -> tuple[WorkingLine, int]:
     first = operands[0]
     if piece.word == "sqrt":
         return root(first.line), _ATOM
     if piece.word == "abs":
-        plain = first.strength == _ATOM and not isinstance(first.value, Series)
+        plain = first.strength == _ATOM and not isinstance(first.value, ValueSeries)
         if plain and _scalar(first.value) > 0:
             return first.line, first.strength
         return (Span("|"), *first.line, Span("|")), _ATOM
@@ -352,7 +373,7 @@ def as_taken(expression: Expression, exact: Mapping[str, Value]) -> Expression:
 def _worth(expression: Expression, exact: Mapping[str, Value]) -> Fraction | None:
     """What an expression of numbers is worth; None for a list."""
     value = evaluate(expression, exact)
-    return None if isinstance(value, Series) else rational(value)
+    return None if isinstance(value, ValueSeries) else rational(value)
 
 
 def _added_turns(of: Expression, by: Expression, exact: Mapping[str, Value]) -> Expression:

@@ -10,12 +10,12 @@ from metrion.core.exact.angles import degrees_and_minutes
 from metrion.core.exact.numbers import finite_decimals
 from metrion.core.formula.expression import Expression, NodeType, number
 from metrion.core.formula.notation import unit_after
-from metrion.core.formula.values import Series, Value, rational
+from metrion.core.formula.values import Value, ValueSeries, rational
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.scales.base import LEAST_COUNT
 from metrion.core.working.model import READINGS, ZERO_ERROR, ZERO_ERRORS
 from metrion.core.working.steps import Step
-from metrion.report.lines import EQUALS, Form, Group, Line, Span, Tint, Written, plain
+from metrion.report.lines import EQUALS, Form, Group, Span, Tint, WorkingLine, Written, plain
 from metrion.report.working.setting import Page, Printed, as_taken, symbolic
 from metrion.voice import Speaker
 from metrion.voice.steps import step_label
@@ -45,7 +45,7 @@ class Writer:
         expression = as_taken(step.expression, self.page.exact)
         how = self.page.set(expression)
         value = step.value
-        assert not isinstance(value, str | Series | None)
+        assert not isinstance(value, str | ValueSeries | None)
         self.page.exact.setdefault(step.key, value)
         text = self._print(step, rational(value), expression, group, tint)
         after = "" if text.endswith("′") else unit_after(step.unit)
@@ -91,7 +91,7 @@ class Writer:
     def symbolic(self, step: Step) -> Written:
         """A step written with the names of what it is made of, and its value."""
         assert step.expression is not None
-        assert not isinstance(step.value, str | Series | None)
+        assert not isinstance(step.value, str | ValueSeries | None)
         how = symbolic(step.expression, self._symbol, self.speaker)
         text, printed = self.page.result(rational(step.value), step.expression)
         self.page.numbers[step.key] = Printed(text, printed, step.key)
@@ -101,7 +101,7 @@ class Writer:
             return Written(step.key, label, (found,))
         return Written(step.key, label, (*how, EQUALS, found))
 
-    def _symbol(self, word: str) -> Line:
+    def _symbol(self, word: str) -> WorkingLine:
         return (Span(word.removeprefix("input_"), source=word, form=Form.SYMBOL),)
 
     def taken_over(self, step: Step) -> None:
@@ -110,7 +110,7 @@ class Writer:
         of_readings, of_zeros = step.key == READINGS, step.key in (ZERO_ERROR, ZERO_ERRORS)
         group = Group.READING if of_readings else Group.ZERO if of_zeros else Group.SCALE
         tint = {Group.READING: Tint.RESULT, Group.ZERO: Tint.ZERO}.get(group, Tint.FINE)
-        if not isinstance(step.value, Series):
+        if not isinstance(step.value, ValueSeries):
             self._print(step, rational(step.value), step.expression or number(0), group, tint)
             return
         stem = "reading" if of_readings else "zero"
@@ -144,7 +144,7 @@ class Writer:
         return Written(step.key, self.speaker.say(step_label(step)), spans)
 
 
-def _equation(expression: Expression, how: Line, found: Span) -> Line:
+def _equation(expression: Expression, how: WorkingLine, found: Span) -> WorkingLine:
     """What is worked out, and what it comes to; a number taken over leads to where it was found."""
     if expression.type in (NodeType.NAME, NodeType.NUMBER, NodeType.ANGLE):
         return (Span(found.text, found.tint, how[0].source),)

@@ -8,7 +8,7 @@ from fractions import Fraction
 
 from metrion.core.bench.acts import Do, Simulated
 from metrion.core.bench.bench import Bench
-from metrion.core.bench.catalogue import INSTRUMENTS, Part, Tool, fits, places
+from metrion.core.bench.catalogue import INSTRUMENTS, BenchPart, Tool, fits, places
 from metrion.core.bench.reveal import Revealed
 from metrion.core.bench.transitions import contact, may
 from metrion.core.exact.angles import degrees_and_minutes
@@ -40,8 +40,8 @@ def drawer_view() -> DrawerView:
     """The tools, the parts, and which of them go together."""
     return DrawerView(
         tools=[_lying("tool", tool) for tool in Tool],
-        parts=[_lying("part", part) for part in Part],
-        fitting=[[part for part in Part if fits(tool, part)] for tool in Tool],
+        parts=[_lying("part", part) for part in BenchPart],
+        fitting=[[part for part in BenchPart if fits(tool, part)] for tool in Tool],
     )
 
 
@@ -78,7 +78,7 @@ def standing_view(done: Simulated, bench: Bench) -> StandingView:
         place=held.place if held else None,
         places=[
             SpotView(place, say(fact("bench-place", place=place)))
-            for place in places(Part.FOIL if circle else Part.NOCK)
+            for place in places(BenchPart.FOIL if circle else BenchPart.NOCK)
         ],
         touching=bench.touching,
         locked=bench.locked,

@@ -6,7 +6,7 @@ from dataclasses import asdict
 
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.photo.overlay import Laid
-from metrion.core.photo.said import Said
+from metrion.core.photo.said import PhotoStatement
 from metrion.core.quantity.observations import INDICATIONS, Observation
 from metrion.core.quantity.photographs import Photograph
 from metrion.core.scales import Indication, ScrewScale
@@ -22,7 +22,11 @@ from metrion.views.schemas import (
 
 
 def says_view(
-    said: Said, laid: Laid | None, instrument: Instrument, observation: Observation, look: str
+    said: PhotoStatement,
+    laid: Laid | None,
+    instrument: Instrument,
+    observation: Observation,
+    look: str,
 ) -> PhotographSaysView:
     """What a photograph says of a look at an instrument.
 
@@ -55,7 +59,7 @@ def _take_view(
     )
 
 
-def _laid_view(said: Said, laid: Laid, instrument: Instrument) -> LaidView:
+def _laid_view(said: PhotoStatement, laid: Laid, instrument: Instrument) -> LaidView:
     whole = isinstance(instrument.scale, ScrewScale)
     # A thimble shows but a part of its lines: their numbers are those near to what was read.
     first = round((said.position or 0.0) - laid.position) if whole else 0

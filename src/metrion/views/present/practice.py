@@ -11,11 +11,11 @@ from metrion.core.facts import fact
 from metrion.core.practice.apart import Apart
 from metrion.core.practice.diagnosis import Diagnosis
 from metrion.core.practice.exercise import Exercise
-from metrion.core.practice.mastery import MASTERED, Attempt, Standing, course
+from metrion.core.practice.mastery import MASTERED, Attempt, SkillStanding, course
 from metrion.core.practice.path import is_open
 from metrion.core.practice.seen import seen
 from metrion.core.practice.skills import ASKED, Skill
-from metrion.core.practice.slips import Step
+from metrion.core.practice.slips import SlipStep
 from metrion.core.scales import Indication
 from metrion.formats.exercise import instrument_record
 from metrion.store.records import EntryVersion
@@ -92,22 +92,22 @@ def _apart_view(apart: Apart | None) -> ApartView | None:
     return ApartView(say(apart.asks), choices)
 
 
-def _of_the_step(exercise: Exercise, step: Step | None) -> list[AnswerView]:
+def _of_the_step(exercise: Exercise, step: SlipStep | None) -> list[AnswerView]:
     """The mark that was passed, the line that meets, or the zero: what slipped, and no more."""
-    if step is Step.MAIN:
+    if step is SlipStep.MAIN:
         return [
             replace(view, fine=replace(view.fine, seen=[]), meets=None)
             for view in _met_in(exercise)
         ]
-    if step is Step.FINE:
+    if step is SlipStep.FINE:
         return [replace(view, bounds=None) for view in _met_in(exercise)]
-    if step is Step.ZERO and exercise.zero_check:
+    if step is SlipStep.ZERO and exercise.zero_check:
         return _met_in(exercise)[:1]
     return []
 
 
 def skill_views(
-    standing: Mapping[Skill, Standing], attempts: Sequence[Attempt], now: float
+    standing: Mapping[Skill, SkillStanding], attempts: Sequence[Attempt], now: float
 ) -> list[SkillView]:
     """Every skill, in the order of the work."""
     known = {skill: one.now(now) for skill, one in standing.items()}

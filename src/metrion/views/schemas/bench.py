@@ -7,7 +7,7 @@ from typing import Annotated
 from marshmallow import validate
 
 from metrion.core.bench.acts import Do
-from metrion.core.bench.catalogue import Part, Place, Tool
+from metrion.core.bench.catalogue import BenchPart, BenchPlace, Tool
 from metrion.core.quantity.noted import BENCH
 from metrion.views.schemas.common import ID
 from metrion.views.schemas.instruments import InstrumentView
@@ -40,7 +40,7 @@ class BeginView:
 
     seed: Annotated[int, validate.Range(0, 10**9)]
     tool: Tool
-    part: Part
+    part: BenchPart
     id: Annotated[str | None, ID] = None
 
 
@@ -62,7 +62,7 @@ class SnapView(DoneView):
 class SpotView:
     """A place where a part can be held."""
 
-    key: Place
+    key: BenchPlace
     name: str
 
 
@@ -77,8 +77,8 @@ class StandingView:
     faces: Annotated[float, "How far apart the faces are."]
     item: Annotated[float, "How thick it is what lies between them; 0 for nothing."]
     aimed: Annotated[float | None, "Where the line stands that a circle is aimed at."]
-    part: Part | None
-    place: Place | None
+    part: BenchPart | None
+    place: BenchPlace | None
     places: list[SpotView]
     touching: bool
     locked: bool

@@ -20,7 +20,7 @@ from metrion.core.scales import Indication
 from metrion.core.traits import Kind
 from metrion.notebook.patches import EntryPatch, WhatWasRead
 from metrion.views.schemas.common import ID, Typed
-from metrion.views.schemas.view import Field, More, schema_of
+from metrion.views.schemas.view import More, SchemaField, schema_of
 
 KEPT_BY_THE_SERVER = frozenset({"id", "at", "history", "observations", "photographs"})
 """Fields that are not a client's to say."""
@@ -42,7 +42,7 @@ def taken(
     without: Collection[str] = (),
     whole: bool = False,
     inner: bool = False,
-    also: Mapping[str, Field] = MappingProxyType({}),
+    also: Mapping[str, SchemaField] = MappingProxyType({}),
 ) -> type[Schema]:
     """The schema of what a client may say of an entry; a null takes a field away.
 
@@ -56,7 +56,7 @@ def taken(
         also: what else may be said.
     """
     left_out = KEPT_BY_THE_SERVER | set(without)
-    wanted: dict[str, Field] = {
+    wanted: dict[str, SchemaField] = {
         field.name: _taken(field, whole)
         for field in _all_fields(value)
         if field.name not in left_out
@@ -83,7 +83,7 @@ def _all_fields(value: type) -> Iterator[d.Field]:
             yield field
 
 
-def _taken(field: d.Field, whole: bool) -> Field:
+def _taken(field: d.Field, whole: bool) -> SchemaField:
     make = _FIELDS[type(field.holds)]
     needed = whole and field.required and not field.only
     return make(field.holds, {"required": needed, "allow_none": not field.required})
@@ -120,13 +120,13 @@ def _inner(value: type) -> type[Schema]:
     )
 
 
-_FIELDS: dict[type[d.Holds], Callable[[Any, More], Field]] = {
+_FIELDS: dict[type[d.Holds], Callable[[Any, More], SchemaField]] = {
     d.Id: lambda _, more: fields.String(validate=ID, **more),
     d.Text: lambda text, more: _text(text.most, more),
     d.WrittenUnit: lambda unit, more: Typed(
         typed_unit, validate=validate.Length(max=unit.most), **more
     ),
-    d.Flag: lambda _, more: fields.Boolean(**more),
+    d.Boolean: lambda _, more: fields.Boolean(**more),
     d.Count: lambda _, more: fields.Integer(strict=True, **more),
     d.Exact: lambda _, more: fields.String(**more),
     d.Choice: lambda choice, more: fields.String(

@@ -8,7 +8,7 @@ from marshmallow import validate
 
 from metrion.core.instruments.appearance import Growth
 from metrion.core.json import Record
-from metrion.core.quantity.photographs import Verdict
+from metrion.core.quantity.photographs import PhotographVerdict
 from metrion.views.schemas.view import view
 
 _Pixel = Annotated[float, validate.Range(-100_000, 100_000)]
@@ -76,7 +76,7 @@ class TakeView:
 class PhotographSaysView:
     """What a photograph says to what was read before."""
 
-    verdict: Verdict
+    verdict: PhotographVerdict
     own: str
     own_line: float
     line: int | None
@@ -95,5 +95,5 @@ class PhotographView:
     look: str
     at: str
     edge: list[float]
-    verdict: Verdict | None
+    verdict: PhotographVerdict | None
     words: str

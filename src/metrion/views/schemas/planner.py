@@ -6,7 +6,7 @@ from typing import Annotated, Literal
 
 from marshmallow import validate
 
-from metrion.core.uncertainty.planning import Verdict
+from metrion.core.uncertainty.planning import PlanVerdict
 from metrion.views.schemas.view import view
 
 
@@ -28,7 +28,7 @@ class PlanView:
     tool: str
     name: str
     least_count_text: str
-    verdict: Verdict
+    verdict: PlanVerdict
     uncertainty: str | None
     percent: str | None
     readings: int

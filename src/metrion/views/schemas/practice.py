@@ -6,10 +6,10 @@ from typing import Annotated
 
 from marshmallow import validate
 
-from metrion.core.practice.diagnosis import Verdict
+from metrion.core.practice.diagnosis import AnswerVerdict
 from metrion.core.practice.exercise import Question
 from metrion.core.practice.skills import Skill
-from metrion.core.practice.traps import Level
+from metrion.core.practice.traps import Difficulty
 from metrion.core.traits import Kind
 from metrion.views.schemas.desk import AnswerView
 from metrion.views.schemas.instruments import InstrumentView
@@ -30,7 +30,7 @@ class WhichView:
     at: _At
     kind: Annotated[str, validate.OneOf(["", *map(str, Kind)])] = ""
     question: Annotated[str, validate.OneOf(["", *map(str, Question)])] = ""
-    level: Level = Level.ANY
+    level: Difficulty = Difficulty.ANY
     slip: Annotated[str, validate.Length(max=40)] = ""
 
 
@@ -84,7 +84,7 @@ class ApartView:
 class DiagnosisView:
     """What is said of an answer, and what of the drawing shows the step that slipped."""
 
-    verdict: Verdict
+    verdict: AnswerVerdict
     slips: list[str]
     sentences: list[str]
     apart: ApartView | None

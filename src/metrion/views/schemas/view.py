@@ -24,7 +24,7 @@ from marshmallow import Schema, fields, post_load, validate
 from marshmallow.validate import Validator
 
 _Class = TypeVar("_Class")
-Field = fields.Field[Any]
+SchemaField = fields.Field[Any]
 More = dict[str, Any]
 """What a field of marshmallow is told besides."""
 
@@ -88,7 +88,7 @@ def _options(hint: object) -> Iterator[object]:
     yield from get_args(hint) if get_origin(hint) in (Union, UnionType) else (hint,)
 
 
-def _field(of: type, hint: object, one: dataclasses.Field[object]) -> Field:
+def _field(of: type, hint: object, one: dataclasses.Field[object]) -> SchemaField:
     said = get_args(hint)[1:] if get_origin(hint) is Annotated else ()
     options = list(_options(hint))
     more: More = {"allow_none": NoneType in options}
@@ -113,12 +113,12 @@ def _field(of: type, hint: object, one: dataclasses.Field[object]) -> Field:
     return _of_kind(of, kind, more)
 
 
-_PLAIN: dict[object, Callable[..., Field]] = {
+_PLAIN: dict[object, Callable[..., SchemaField]] = {
     str: fields.String, float: fields.Float, bool: fields.Boolean,
 }  # fmt: skip
 
 
-def _of_kind(of: type, kind: object, more: More) -> Field:
+def _of_kind(of: type, kind: object, more: More) -> SchemaField:
     if kind in _PLAIN:
         return _PLAIN[kind](**more)
     if kind is int:
@@ -140,6 +140,6 @@ def _of_kind(of: type, kind: object, more: More) -> Field:
     return fields.Nested(schema_of(shape), **more)
 
 
-def _word(options: Iterable[str], more: More) -> Field:
+def _word(options: Iterable[str], more: More) -> SchemaField:
     checks = more.pop("validate", [])
     return fields.String(validate=[validate.OneOf(options), *checks], **more)

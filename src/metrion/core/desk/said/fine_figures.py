@@ -6,7 +6,7 @@ from collections.abc import Iterator
 from fractions import Fraction
 from typing import NamedTuple
 
-from metrion.core.desk.said.main_figures import Mark
+from metrion.core.desk.said.main_figures import MeantMark
 from metrion.core.desk.said.reach import Reach
 from metrion.core.desk.said.spelling import Spelled, minutes, spelled
 from metrion.core.exact.numbers import finite_decimals
@@ -20,7 +20,7 @@ _NUMERALS = frozenset({FineAs.NUMERAL})
 _WORTHS = frozenset({FineAs.WORTH})
 
 
-class Amount(NamedTuple):
+class FineAmount(NamedTuple):
     """A fine figure that was said: a line, or what it adds to the mark.
 
     Attributes:
@@ -50,7 +50,7 @@ class FineFigures:
     def __init__(self, reach: Reach, fine_as: FineAs | None) -> None:
         self._reach, self._fine_as = reach, fine_as
 
-    def amounts(self, mark: Mark, text: str) -> Iterator[Amount]:
+    def amounts(self, mark: MeantMark, text: str) -> Iterator[FineAmount]:
         """Everything that a fine figure for one line can be, beside that mark."""
         figures = list(self.figures(mark, text))
         yield from figures
@@ -64,15 +64,15 @@ class FineFigures:
             if not any(
                 line * unit in worths and self._reach.in_full(1, unit) for unit in self._units(mark)
             ):
-                yield Amount("estimated", _LINES, line)
+                yield FineAmount("estimated", _LINES, line)
 
-    def _units(self, mark: Mark) -> list[Fraction]:
+    def _units(self, mark: MeantMark) -> list[Fraction]:
         """The units that a worth without one can have behind that mark."""
         return (
             [Fraction(1)] if self._reach.circle else list(dict.fromkeys((mark.unit, Fraction(1))))
         )
 
-    def figures(self, mark: Mark, text: str, *, last: bool = False) -> Iterator[Amount]:
+    def figures(self, mark: MeantMark, text: str, *, last: bool = False) -> Iterator[FineAmount]:
         """What one number can be: a line, a numeral, a worth, or last decimals.
 
         Args:
@@ -86,7 +86,7 @@ class FineFigures:
             for way, fine_as, line in self._lines(number):
                 if line.denominator == 1 and self._is_line(line, last=last):
                     found = True
-                    yield Amount(way, fine_as, line.numerator)
+                    yield FineAmount(way, fine_as, line.numerator)
         for amount in self._worths(mark, text, number, last=last):
             found = True
             yield amount
@@ -104,8 +104,8 @@ class FineFigures:
             yield "numeral", _NUMERALS, fine_numerals(self._reach.tool).line(number.value)
 
     def _worths(
-        self, mark: Mark, text: str, number: Spelled | None, *, last: bool
-    ) -> Iterator[Amount]:
+        self, mark: MeantMark, text: str, number: Spelled | None, *, last: bool
+    ) -> Iterator[FineAmount]:
         """What it can be worth, in each unit that it can have."""
         typed = minutes(text) if self._reach.circle else None
         if typed is not None:
@@ -125,17 +125,17 @@ class FineFigures:
         small = _WORTHS | _NUMERALS if number and number.value < 1 else _WORTHS
         for worth in worths:
             if self._before_next(mark, worth, last=last):
-                yield Amount("worth", small, worth=worth, kept=kept)
+                yield FineAmount("worth", small, worth=worth, kept=kept)
 
-    def _of_degrees(self, mark: Mark, worth: Fraction) -> Iterator[Amount]:
+    def _of_degrees(self, mark: MeantMark, worth: Fraction) -> Iterator[FineAmount]:
         """Minutes behind whole degrees: 341°25′, where 20′ is the last mark."""
         value = mark.start + worth
         if self._reach.on_a_line(value) and not is_multiple(value, self._reach.division):
-            yield Amount("worth", _WORTHS, worth=worth, from_degrees=True)
+            yield FineAmount("worth", _WORTHS, worth=worth, from_degrees=True)
 
     def _decimals(
-        self, mark: Mark, text: str, number: Spelled, *, alone: bool, last: bool
-    ) -> Iterator[Amount]:
+        self, mark: MeantMark, text: str, number: Spelled, *, alone: bool, last: bool
+    ) -> Iterator[FineAmount]:
         """Digits that may be the last decimals of the reading: 36 for 0.36."""
         least, division = self._reach.least, self._reach.division
         places = finite_decimals(least)
@@ -149,9 +149,9 @@ class FineFigures:
             return
         worth = number.value / 10**places
         if self._before_next(mark, worth, last=last):
-            yield Amount("decimals", _WORTHS, worth=worth)
+            yield FineAmount("decimals", _WORTHS, worth=worth)
 
-    def _before_next(self, mark: Mark, worth: Fraction, *, last: bool) -> bool:
+    def _before_next(self, mark: MeantMark, worth: Fraction, *, last: bool) -> bool:
         """Whether a reading so far past a mark, or turn, lies before the next, or at it."""
         end = self._end(mark)
         value = mark.start + worth
@@ -159,13 +159,13 @@ class FineFigures:
             return True
         return worth >= 0 and value < end and self._reach.on_a_line(value) is not None
 
-    def _end(self, mark: Mark) -> Fraction:
+    def _end(self, mark: MeantMark) -> Fraction:
         """The next mark; the next turn, where the turn was told."""
         if self._reach.screw and mark.turn is not None:
             return mark.start + self._reach.screw.pitch
         return mark.at + self._reach.division
 
-    def _lines_times(self, text: str) -> Iterator[Amount]:
+    def _lines_times(self, text: str) -> Iterator[FineAmount]:
         """A line that was said as so many least counts."""
         first, star, second = text.partition("*")
         if not star or not self._reach.in_order:
@@ -177,7 +177,7 @@ class FineFigures:
                 and self._reach.scale.has_line(line.value.numerator)
                 and self._reach.least in self._as_least(least)
             ):  # fmt: skip
-                yield Amount("lines-times", _LINES, line.value.numerator, kept=True)
+                yield FineAmount("lines-times", _LINES, line.value.numerator, kept=True)
 
     def _as_least(self, text: str) -> list[Fraction]:
         """What a least count that was said can be."""

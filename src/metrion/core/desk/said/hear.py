@@ -8,8 +8,8 @@ from fractions import Fraction
 from typing import TypeVar
 
 from metrion.core.desk.said.amiss import fine_amiss, main_amiss
-from metrion.core.desk.said.judging import Told, Verdict, judge
-from metrion.core.desk.said.main_figures import Mark, unit_of_way
+from metrion.core.desk.said.judging import FigureOptions, Ruling, judge
+from metrion.core.desk.said.main_figures import MeantMark, unit_of_way
 from metrion.core.desk.said.meanings import Hearing, Meaning
 from metrion.core.desk.said.reach import Reach
 from metrion.core.desk.said.spelling import plainly, spelled
@@ -55,7 +55,7 @@ def hear(
     instrument: Instrument,
     main: str,
     fine: str,
-    told: Told,
+    told: FigureOptions,
     *,
     at_zero: bool,
     estimates: bool,
@@ -79,12 +79,12 @@ def hear(
     marks = Hearing(reach, told.fine_as).marks(main)
     inside = [mark for mark in marks if reach.within(mark.start)] or marks
     judged = judge(reach, f"{main} {fine}".strip(), told)
-    if judged.verdict is Verdict.ONE:
+    if judged.verdict is Ruling.ONE:
         [one] = judged.meanings
         return _heard(instrument, one, main, fine, told)
     if instrument.scale.has_fine_scale and not fine and inside:
         return _heard_mark(instrument, inside, main)
-    if judged.verdict is Verdict.ASK:
+    if judged.verdict is Ruling.ASK:
         return Heard(
             main=_only(one.indication.main for one in judged.meanings),
             line=_only(one.indication.undecided or one.indication.line for one in judged.meanings),
@@ -94,7 +94,7 @@ def hear(
     if not marks:
         fault, offers = main_amiss(instrument, main, estimating)
         amiss = Heard(main_fault=fault, main_offers=offers)
-    if marks or (fine and judge(reach, f"0 {fine}", told).verdict is Verdict.NONE):
+    if marks or (fine and judge(reach, f"0 {fine}", told).verdict is Ruling.NONE):
         fault, offers = fine_amiss(instrument, fine, told.fine_as, estimates=estimates)
         if reach.circle and _holds_more(instrument, fine):
             # Degrees in one blank, minutes and line in the other.
@@ -103,7 +103,7 @@ def hear(
     return amiss
 
 
-def _heard_mark(instrument: Instrument, marks: list[Mark], main: str) -> Heard:
+def _heard_mark(instrument: Instrument, marks: list[MeantMark], main: str) -> Heard:
     """A main figure whose line is still to come."""
     at = _only(mark.at for mark in marks)
     if at is None:
@@ -120,16 +120,18 @@ def _only(values: Iterable[_T]) -> _T | None:
     return found.pop() if len(found) == 1 else None
 
 
-def _line_alone(reach: Reach, fine: str, told: Told) -> Line | Undecided | None:
+def _line_alone(reach: Reach, fine: str, told: FigureOptions) -> Line | Undecided | None:
     """The line before there is a mark, where it can be but one."""
     judged = judge(reach, f"0 {fine}", replace(told, meant=""))
-    if judged.verdict is not Verdict.ONE or judged.meanings[0].fine_way == "counted-back":
+    if judged.verdict is not Ruling.ONE or judged.meanings[0].fine_way == "counted-back":
         return None
     seen = judged.meanings[0].indication
     return seen.undecided or seen.line
 
 
-def _heard(instrument: Instrument, one: Meaning, main: str, fine: str, told: Told) -> Heard:
+def _heard(
+    instrument: Instrument, one: Meaning, main: str, fine: str, told: FigureOptions
+) -> Heard:
     seen = one.indication
     return Heard(
         seen,
@@ -147,7 +149,7 @@ def _holds_more(instrument: Instrument, fine: str) -> bool:
 
 
 def _taken(
-    instrument: Instrument, one: Meaning, main: str, fine: str, told: Told
+    instrument: Instrument, one: Meaning, main: str, fine: str, told: FigureOptions
 ) -> Iterator[Fact]:
     """What was taken for what, where that is not what stands there."""
     seen, scale = one.indication, instrument.scale

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass, replace
 from enum import StrEnum
 
-from metrion.core.desk.said.main_figures import Mark
+from metrion.core.desk.said.main_figures import MeantMark
 from metrion.core.desk.said.meanings import Hearing, Meaning
 from metrion.core.desk.said.reach import OTHER_UNIT, Reach
 from metrion.core.instruments.appearance import FineAs, MainAs, PrintedUnit
@@ -14,7 +14,7 @@ from metrion.core.instruments.instrument import Instrument
 MOST_ASKED = 4
 
 
-class Verdict(StrEnum):
+class Ruling(StrEnum):
     """What becomes of what was said."""
 
     ONE = "one"
@@ -31,12 +31,12 @@ class Judgement:
         meanings: the reading; or those that are asked about.
     """
 
-    verdict: Verdict
+    verdict: Ruling
     meanings: tuple[Meaning, ...]
 
 
 @dataclass(frozen=True)
-class Told:
+class FigureOptions:
     """What was said beside the figures.
 
     Attributes:
@@ -58,7 +58,7 @@ class Told:
             return tool
         return replace(tool, appearance=replace(tool.appearance, numerals=self.numerals))
 
-    def else_by(self, tool: Instrument) -> Told:
+    def else_by(self, tool: Instrument) -> FigureOptions:
         """The same, with what the tool says where nothing else was said."""
         look = tool.appearance
         return replace(
@@ -66,10 +66,10 @@ class Told:
         )
 
 
-NOTHING_TOLD = Told()
+NOTHING_TOLD = FigureOptions()
 
 
-def judge(reach: Reach, said: str, told: Told) -> Judgement:
+def judge(reach: Reach, said: str, told: FigureOptions) -> Judgement:
     """Make every meaning of what was said, and judge them; nothing is preferred in silence.
 
     Args:
@@ -80,20 +80,20 @@ def judge(reach: Reach, said: str, told: Told) -> Judgement:
     if told.meant:
         found = Hearing(reach, told.fine_as).meanings(said)
         if meant := [one for one in found if one.key == told.meant]:
-            return Judgement(Verdict.ONE, tuple(meant))
+            return Judgement(Ruling.ONE, tuple(meant))
     return _judged(reach, said, told)
 
 
-def _judged(reach: Reach, said: str, told: Told) -> Judgement:
+def _judged(reach: Reach, said: str, told: FigureOptions) -> Judgement:
     fine_as = told.fine_as
     hearing = Hearing(reach, fine_as)
     found = hearing.meanings(said)
     inside = [one for one in found if reach.within(one.reads)]
     left = _as_told(inside or found, told)
     if not left:
-        return Judgement(Verdict.NONE, ())
+        return Judgement(Ruling.NONE, ())
     if len(left) > 1:
-        return Judgement(Verdict.ASK, tuple(left[:MOST_ASKED]))
+        return Judgement(Ruling.ASK, tuple(left[:MOST_ASKED]))
     [one] = left
     doubtful = (
         not inside
@@ -102,10 +102,10 @@ def _judged(reach: Reach, said: str, told: Told) -> Judgement:
         or (fine_as is not None and one.is_digits and fine_as not in one.fine_as)
         or (one.fine_way and _lacks_its_line(reach, hearing.marks(said)))
     )
-    return Judgement(Verdict.ASK if doubtful else Verdict.ONE, (one,))
+    return Judgement(Ruling.ASK if doubtful else Ruling.ONE, (one,))
 
 
-def settled_by(reach: Reach, said: str, told: Told, meant: Meaning) -> Told:
+def settled_by(reach: Reach, said: str, told: FigureOptions, meant: Meaning) -> FigureOptions:
     """What the tool would have to say for this to be its one meaning.
 
     As told, if nothing does; but for the unit of its numerals, which is said whatever is left.
@@ -127,12 +127,12 @@ def settled_by(reach: Reach, said: str, told: Told, meant: Meaning) -> Told:
         replace(told, fine_as=fine, main_as=main),
     ):
         judged = _judged(reach, said, answer)
-        if judged.verdict is Verdict.ONE and judged.meanings[0].key == meant.key:
+        if judged.verdict is Ruling.ONE and judged.meanings[0].key == meant.key:
             return answer
     return told
 
 
-def _as_told(found: list[Meaning], told: Told) -> list[Meaning]:
+def _as_told(found: list[Meaning], told: FigureOptions) -> list[Meaning]:
     """What is left where it was told what figures stand for, if any meaning is so."""
     turn, fine_as = told.second_turn, told.fine_as
     if turn is not None and any(one.indication.second_turn is turn for one in found):
@@ -145,7 +145,7 @@ def _as_told(found: list[Meaning], told: Told) -> list[Meaning]:
     return found
 
 
-def _lacks_its_line(reach: Reach, marks: list[Mark]) -> bool:
+def _lacks_its_line(reach: Reach, marks: list[MeantMark]) -> bool:
     """Whether what was said may be a main figure alone, of which these are the marks."""
     return any(
         mark.way != "other-unit" and not mark.in_full and reach.within(mark.start) for mark in marks

@@ -16,7 +16,7 @@ from metrion.core.scales.base import is_multiple
 
 
 @dataclass(frozen=True)
-class Mark:
+class MeantMark:
     """A main figure that was said.
 
     Attributes:
@@ -76,7 +76,7 @@ class MainFigures:
     def __init__(self, reach: Reach) -> None:
         self._reach = reach
 
-    def marks(self, text: str) -> list[Mark]:
+    def marks(self, text: str) -> list[MeantMark]:
         """Every mark that a main figure can be."""
         if self._reach.circle:
             return list(self._angle_marks(text))
@@ -95,15 +95,15 @@ class MainFigures:
                 found += self._marks_in_two(spelled(first), spelled(second))
         return found
 
-    def _within_mark(self, mark: Mark) -> bool:
+    def _within_mark(self, mark: MeantMark) -> bool:
         return self._reach.within(mark.start)
 
-    def _angle_marks(self, text: str) -> Iterator[Mark]:
+    def _angle_marks(self, text: str) -> Iterator[MeantMark]:
         for angle in spelled_angles(text, mark=True):
             if is_multiple(angle.value, self._reach.division):
                 way = "degrees" if angle.by_decimals else "engraved"
                 below = angle.below and angle.value == 0
-                yield Mark(
+                yield MeantMark(
                     angle.value, way, start=angle.value,
                     in_full=angle.in_full, bare=angle.bare, below=below,
                 )  # fmt: skip
@@ -143,9 +143,9 @@ class MainFigures:
             ]
         return [one for each in found.values() for one in each]
 
-    def _number_marks(self, number: Spelled, way: str, unit: Fraction) -> list[Mark]:
+    def _number_marks(self, number: Spelled, way: str, unit: Fraction) -> list[MeantMark]:
         value = number.value * unit
-        told = Mark(
+        told = MeantMark(
             value, way, unit, value,
             in_full=number.has_point and self._reach.in_full(number.decimals, unit),
             below=number.below and value == 0,
@@ -159,7 +159,7 @@ class MainFigures:
                 found.append(replace(told, at=before, turn=True))
         return found
 
-    def _marks_in_two(self, first: Spelled | None, second: Spelled | None) -> list[Mark]:
+    def _marks_in_two(self, first: Spelled | None, second: Spelled | None) -> list[MeantMark]:
         """A mark of a sleeve, said as its numeral and what lies behind that."""
         if not first or not second or first.below or second.below:
             return []
@@ -180,12 +180,12 @@ class MainFigures:
 
     def _behind(
         self, numeral: Fraction, past: Fraction, number: Spelled, way: str, unit: Fraction
-    ) -> list[Mark]:
+    ) -> list[MeantMark]:
         division = self._reach.division
         distance = main_numerals(self._reach.tool).every * division
         if not self._reach.screw or not is_multiple(numeral, distance):
             return []
-        at = Mark(
+        at = MeantMark(
             numeral, way, unit, numeral + past,
             in_full=number.has_point and self._reach.in_full(number.decimals, unit),
         )  # fmt: skip

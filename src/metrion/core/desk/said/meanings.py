@@ -6,8 +6,8 @@ from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from fractions import Fraction
 
-from metrion.core.desk.said.fine_figures import Amount, FineFigures
-from metrion.core.desk.said.main_figures import MainFigures, Mark, Whole
+from metrion.core.desk.said.fine_figures import FineAmount, FineFigures
+from metrion.core.desk.said.main_figures import MainFigures, MeantMark, Whole
 from metrion.core.desk.said.reach import Reach
 from metrion.core.desk.said.spelling import LONGEST, plainly, spelled, split_figures, split_range
 from metrion.core.exact.numbers import to_text
@@ -82,7 +82,7 @@ class Hearing:
         self._reach = reach
         self._mains, self._fines = MainFigures(reach), FineFigures(reach, fine_as)
 
-    def marks(self, said: str) -> list[Mark]:
+    def marks(self, said: str) -> list[MeantMark]:
         """All marks that may have been said as a main figure alone."""
         return self._mains.marks(self._plainly(said)) if len(said) <= LONGEST else []
 
@@ -133,7 +133,7 @@ class Hearing:
                 if alike:
                     yield self._of_whole(low, alike, "several")
 
-    def _with_fine(self, mark: Mark, text: str) -> Iterator[Meaning]:
+    def _with_fine(self, mark: MeantMark, text: str) -> Iterator[Meaning]:
         back, bare = text.startswith("-"), text.removeprefix("-")
         if mark.below and not back:
             for amount in self._fines.amounts(mark, bare) if self._reach.in_order else ():
@@ -149,14 +149,20 @@ class Hearing:
         else:
             yield from self._forward(mark, bare)
 
-    def _forward(self, mark: Mark, text: str) -> Iterator[Meaning]:
+    def _forward(self, mark: MeantMark, text: str) -> Iterator[Meaning]:
         for amount in self._fines.amounts(mark, text):
             for seen in self._placed(mark, amount):
                 yield self._meaning(mark, amount, seen, text)
         yield from self._several(mark, text)
 
     def _meaning(
-        self, mark: Mark, amount: Amount, seen: Indication, text: str, *, back: bool = False
+        self,
+        mark: MeantMark,
+        amount: FineAmount,
+        seen: Indication,
+        text: str,
+        *,
+        back: bool = False,
     ) -> Meaning:
         return Meaning(
             seen,
@@ -170,7 +176,7 @@ class Hearing:
             amount.way == "decimals",
         )
 
-    def _below_zero(self, mark: Mark) -> Mark:
+    def _below_zero(self, mark: MeantMark) -> MeantMark:
         """The mark, or turn, below zero."""
         if not (screw := self._reach.screw):
             at = mark.at - self._reach.division
@@ -178,7 +184,7 @@ class Hearing:
         turn = screw.indication_at(-screw.pitch, 0)
         return replace(mark, at=turn.main, start=-screw.pitch, turn=turn.second_turn)
 
-    def _several(self, mark: Mark, text: str) -> Iterator[Meaning]:
+    def _several(self, mark: MeantMark, text: str) -> Iterator[Meaning]:
         """Neighbouring lines that cannot be told apart."""
         for first, last in split_range(text):
             unit = _unit_of(last, circle=self._reach.circle)
@@ -193,7 +199,7 @@ class Hearing:
                     for seen in self._alike_at(mark, low, high):
                         yield self._meaning(mark, low, seen, text)
 
-    def _alike_at(self, mark: Mark, low: Amount, high: Amount) -> Iterator[Indication]:
+    def _alike_at(self, mark: MeantMark, low: FineAmount, high: FineAmount) -> Iterator[Indication]:
         if low.line is None or high.line is None:
             seen = self._reach.alike(mark.start + low.worth, mark.start + high.worth)
             if seen:
@@ -204,13 +210,13 @@ class Hearing:
             for turn in self._turns(mark):
                 yield Indication.seen(mark.at, alike, turn)
 
-    def _turns(self, mark: Mark) -> tuple[bool, ...]:
+    def _turns(self, mark: MeantMark) -> tuple[bool, ...]:
         """The turns that a line can be in."""
         if not self._reach.two_turns:
             return (False,)
         return (False, True) if mark.turn is None else (mark.turn,)
 
-    def _placed(self, mark: Mark, amount: Amount) -> Iterator[Indication]:
+    def _placed(self, mark: MeantMark, amount: FineAmount) -> Iterator[Indication]:
         """Where a fine figure lies beside its mark."""
         screw = self._reach.screw
         unsaid = amount.from_degrees or self._reach.two_turns or (mark.below and mark.start < 0)
@@ -223,11 +229,11 @@ class Hearing:
             for turn in self._turns(mark):
                 yield Indication(mark.at, amount.line, turn)
 
-    def _size(self, amount: Amount) -> Fraction:
+    def _size(self, amount: FineAmount) -> Fraction:
         """What it is worth where lines are in order."""
         return amount.worth if amount.line is None else amount.line * self._reach.least
 
-    def _counted_back(self, mark: Mark, amount: Amount) -> Iterator[Indication]:
+    def _counted_back(self, mark: MeantMark, amount: FineAmount) -> Iterator[Indication]:
         """Where it lies counted back from the mark, and below zero from the one before that."""
         if not self._reach.in_order:
             return

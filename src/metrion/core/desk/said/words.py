@@ -5,7 +5,7 @@ from __future__ import annotations
 from collections.abc import Sequence
 from fractions import Fraction
 
-from metrion.core.desk.said.judging import Verdict
+from metrion.core.desk.said.judging import Ruling
 from metrion.core.desk.said.meanings import Meaning
 from metrion.core.desk.said.reach import OTHER_UNIT
 from metrion.core.facts import Fact, Figure, Name, either, fact
@@ -16,13 +16,13 @@ from metrion.core.scales import Indication, ScrewScale
 
 
 def judgement_says(
-    instrument: Instrument, said: str, verdict: Verdict, meanings: Sequence[Meaning]
+    instrument: Instrument, said: str, verdict: Ruling, meanings: Sequence[Meaning]
 ) -> Fact:
     """What becomes of it, in a sentence."""
     readings = [meaning_says(instrument, one) for one in meanings]
     if not readings:
         return fact("said-none", said=Name(said.strip()), tool=Name(instrument.name))
-    if verdict is Verdict.ONE:
+    if verdict is Ruling.ONE:
         return fact("said-one", reading=readings[0])
     return fact("said-ask", said=Name(said.strip()), readings=either(readings), count=len(readings))
 

@@ -1,0 +1,8 @@
+"""Arrays of numbers, for pictures."""
+
+from __future__ import annotations
+
+import numpy as np
+from numpy.typing import NDArray
+
+Array = NDArray[np.float64]
