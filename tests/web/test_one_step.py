@@ -8,6 +8,7 @@ from flask import Flask
 from flask.testing import FlaskClient
 from sqlalchemy import Engine, event
 
+from metrion.notebook import Notebook
 from metrion.store import Store
 
 READING = {"quantity": "spreader", "typed": {"main": "6", "fine": "3"}}
@@ -18,9 +19,8 @@ def counted() -> Iterator[dict[str, int]]:
     """How many statements and transactions there are meanwhile."""
     found = {"statements": 0, "transactions": 0}
 
-    def said(_c: Any, _k: Any, text: str, *_: Any) -> None:
+    def said(*_: Any) -> None:
         found["statements"] += 1
-        print(text[:100].replace(chr(10), " "))
 
     def begun(*_: Any) -> None:
         found["transactions"] += 1
@@ -67,8 +67,6 @@ def test_what_is_answered_is_kept_with_ones_own_tool_too(client: FlaskClient) ->
 
 def test_two_notebooks_stand_beside_each_other(app: Flask, tmp_path: Any) -> None:
     """Nothing of a notebook is global: another one has other sheets and settings."""
-    from metrion.notebook import Notebook
-
     other = Notebook(Store(tmp_path / "other"))
     other.change_settings({"decimal_sign": "comma"})
     first: Notebook = app.extensions["notebook"]
