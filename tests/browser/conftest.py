@@ -22,7 +22,8 @@ SWITCHES = [
     "--disable-component-update",
     "--disable-sync",
 ]
-expect.set_options(timeout=10_000)
+# How long one waits says something about the machine, not about the page.
+expect.set_options(timeout=30_000)
 
 
 def executable() -> str:
