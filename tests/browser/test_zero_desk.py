@@ -57,6 +57,7 @@ def test_a_tapped_choice_never_turns_into_its_opposite_unasked(page: Page, serve
     open_quantity(page, server, "wing-tip-nocks/quantities/nock")
     dialog = zero_desk(page)
     dialog.get_by_role("button", name="Run past it").click()
+    expect(dialog.locator(".part-fine .blank")).to_have_value("9")
     dialog.get_by_label("main reading").fill("0")
     dialog.locator(".part-fine .blank").fill("3")
     which = dialog.get_by_role("group", name="Which zero is it?")
