@@ -41,6 +41,9 @@ _SUM, _PRODUCT, _SIGNED, _ATOM = range(4)
 """How strongly a piece holds together."""
 _SIGN = Span("−")
 
+_Bound = tuple[WorkingLine, int]
+"""A line, and how strongly it holds together."""
+
 
 @dataclass(frozen=True)
 class Set:
@@ -157,7 +160,7 @@ class Page:
         line = (Span(printed.text, printed.tint, printed.key),)
         return Set(line, _SIGNED if printed.text.startswith("−") else _ATOM, value)
 
-    def _of_list(self, piece: Expression, of: Set, value: Value) -> tuple[WorkingLine, int]:
+    def _of_list(self, piece: Expression, of: Set, value: Value) -> _Bound:
         (operand,) = piece.operands
         if piece.word == "count":
             return (Span(number(rational(_scalar(value)), self.speaker.numbers)),), _ATOM
@@ -231,7 +234,7 @@ def _half(place: int) -> Fraction:
 _MINUS_ONE = literal(-1)
 
 
-def _literal(piece: Expression, _: Sequence[Set], speaker: Speaker) -> tuple[WorkingLine, int]:
+def _literal(piece: Expression, _: Sequence[Set], speaker: Speaker) -> _Bound:
     """A number that was read, counted or given: always in full."""
     tint = {Part.MAIN: Tint.MAIN, Part.FINE: Tint.FINE}.get(piece.part, Tint.PLAIN)
     strength = _SIGNED if piece.value < 0 else _ATOM
@@ -243,7 +246,7 @@ def _literal(piece: Expression, _: Sequence[Set], speaker: Speaker) -> tuple[Wor
     return (Span(speaker.numbers.number(piece.value), tint),), strength
 
 
-def _angle(piece: Expression, _: Sequence[Set], speaker: Speaker) -> tuple[WorkingLine, int]:
+def _angle(piece: Expression, _: Sequence[Set], speaker: Speaker) -> _Bound:
     whole_degrees = not piece.value % 60 and piece.part is Part.NONE
     decimals = finite_decimals(piece.value)
     rounded = piece.value if decimals is not None else round_half_away(piece.value, -6)
@@ -254,13 +257,13 @@ def _angle(piece: Expression, _: Sequence[Set], speaker: Speaker) -> tuple[Worki
     return (Span(speaker.numbers.figure(text), tint),), _SIGNED if piece.value < 0 else _ATOM
 
 
-def _negative(_: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[WorkingLine, int]:
+def _negative(_: Expression, operands: Sequence[Set], speaker: Speaker) -> _Bound:
     of = operands[0].without_sign()
     within = of.held(_ATOM if of.strength == _SIGNED else _PRODUCT)
     return _signed(within, _PRODUCT, minus=not operands[0].negative)
 
 
-def _sum(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[WorkingLine, int]:
+def _sum(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> _Bound:
     left, right = operands
     minus = piece.type is NodeType.MINUS
     for kept, dropped, at in ((left, right, 1), (right, left, 0)):
@@ -279,9 +282,7 @@ def _nought(piece: Expression, value: Value) -> bool:
     return named.type is NodeType.NAME and named.word.startswith("component_") and value == 0
 
 
-def _product(
-    piece: Expression, operands: Sequence[Set], speaker: Speaker
-) -> tuple[WorkingLine, int]:
+def _product(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> _Bound:
     left, right = (each.without_sign() for each in operands)
     minus = operands[0].negative != operands[1].negative
     second = right.held(_ATOM if right.strength == _SIGNED else _PRODUCT)
@@ -291,9 +292,7 @@ def _product(
     return _signed((*left.held(_PRODUCT), sign("×"), *second), strength, minus=minus)
 
 
-def _quotient(
-    piece: Expression, operands: Sequence[Set], speaker: Speaker
-) -> tuple[WorkingLine, int]:
+def _quotient(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> _Bound:
     if piece.operands[1].word == "count" and operands[1].value == 1:
         return operands[0].line, operands[0].strength
     top, bottom = (each.without_sign() for each in operands)
@@ -306,18 +305,16 @@ def _quotient(
     return _signed(found, strength, minus=operands[0].negative != operands[1].negative)
 
 
-def _signed(line: WorkingLine, strength: int, *, minus: bool) -> tuple[WorkingLine, int]:
+def _signed(line: WorkingLine, strength: int, *, minus: bool) -> _Bound:
     """With a sign before it, or as it is."""
     return ((_SIGN, *line), _SIGNED) if minus else (line, strength)
 
 
-def _power(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> tuple[WorkingLine, int]:
+def _power(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> _Bound:
     return power(operands[0].held(_ATOM), speaker.numbers.number(piece.value)), _ATOM
 
 
-_SETTERS: dict[
-    NodeType, Callable[[Expression, Sequence[Set], Speaker], tuple[WorkingLine, int]]
-] = {
+_SETTERS: dict[NodeType, Callable[[Expression, Sequence[Set], Speaker], _Bound]] = {
     NodeType.NUMBER: _literal,
     NodeType.ANGLE: _angle,
     NodeType.NEGATIVE: _negative,
@@ -329,9 +326,7 @@ _SETTERS: dict[
 }
 
 
-def _called(
-    piece: Expression, operands: Sequence[Set], speaker: Speaker
-) -> tuple[WorkingLine, int]:
+def _called(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> _Bound:
     first = operands[0]
     if piece.word == "sqrt":
         return root(first.line), _ATOM
