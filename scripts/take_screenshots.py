@@ -71,7 +71,8 @@ def _third_line(page: Page) -> None:
 
 def _turn_the_circle(page: Page) -> None:
     page.get_by_text("divided circle", exact=True).click()
-    page.get_by_text("arc minutes").wait_for()
+    # The scales are drawn anew when it is known what they are.
+    page.locator(".strip[data-drawing=circle]").wait_for()
     page.get_by_role("slider", name="scales of the described tool").focus()
     for _ in range(9):
         page.keyboard.press("Shift+ArrowRight")
