@@ -16,8 +16,8 @@ from fractions import Fraction
 from itertools import islice
 
 from metrion.core.exact.angles import angle_text
+from metrion.core.exact.figures import round_half_away
 from metrion.core.exact.numbers import finite_decimals, fixed, to_text
-from metrion.core.exact.rounding import round_half_away
 from metrion.core.practice.diagnosis import AnswerVerdict, diagnose
 from metrion.core.practice.exercise import Exercise, least_decimals
 from metrion.core.practice.slips import SLIPS, Slip

@@ -14,13 +14,13 @@ import random
 import sys
 from fractions import Fraction
 
+from metrion.core.conventions.convention import BUILT_IN
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation
 from metrion.core.review import review
 from metrion.core.scales import Indication, Scale, ScrewScale, VernierScale
 from metrion.core.traits import Kind
-from metrion.core.uncertainty.conventions import BUILT_IN
 
 DISTURBING = {"main-mark-slip", "unit-slip", "outlier"}
 LENGTHS = (5, 3, 10)

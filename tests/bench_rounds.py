@@ -12,12 +12,12 @@ from metrion.core.bench.catalogue import BenchPart, BenchPlace, Tool, part_truth
 from metrion.core.bench.reveal import Revealed, reveal
 from metrion.core.bench.rng import Rng
 from metrion.core.bench.transitions import after
+from metrion.core.conventions.convention import BUILT_IN
 from metrion.core.quantity.measurements import Measurement, MeasurementResult, reduce_measurement
 from metrion.core.quantity.noted import Noted
 from metrion.core.quantity.observations import Observation
 from metrion.core.quantity.zero import Phase, ZeroCheck
 from metrion.core.scales import Indication
-from metrion.core.uncertainty.conventions import BUILT_IN
 
 PAIR = (BenchPlace.LEFT, BenchPlace.RIGHT)
 

@@ -330,8 +330,7 @@ def report(
 
     The exit status is 2 if the file, or that of the words, has faults.
     """
-    from metrion.core.logbook import reduce_logbook
-    from metrion.core.numbered import numbered_logbook
+    from metrion.core.logbook import numbered_logbook, reduce_logbook
     from metrion.formats.handed_in import handed_in
     from metrion.formats.logbook import parse_logbook
     from metrion.formats.strict_json import read_json

@@ -6,8 +6,8 @@ from collections.abc import Sequence
 from dataclasses import replace
 from fractions import Fraction
 
+from metrion.core.conventions.convention import BUILT_IN, Spread
 from metrion.core.formula.values import ValueSeries
-from metrion.core.uncertainty.conventions import BUILT_IN, Spread
 from metrion.core.working.model import MEAN, READINGS, SPREAD, Model
 from metrion.core.working.steps import Working
 from metrion.core.working.uncertainty import MEAN_OF_READINGS, add_components

@@ -7,6 +7,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
+from metrion.core.conventions.convention import BUILT_IN
 from metrion.core.desk.desk import consider
 from metrion.core.exact.angles import FULL_CIRCLE, HALF_CIRCLE
 from metrion.core.instruments.instrument import Instrument
@@ -15,7 +16,6 @@ from metrion.core.quantity.observations import Arc, Observation, off_opposite
 from metrion.core.review import Flag, review, review_pairs
 from metrion.core.scales import Indication, VernierScale
 from metrion.core.traits import Kind
-from metrion.core.uncertainty.conventions import BUILT_IN
 from metrion.voice import plainly
 
 HALF_DEGREES = Instrument("c", "Circle", Kind.ANGULAR, "arcmin", VernierScale(Fraction(30), 30, 29))

@@ -4,8 +4,8 @@ from fractions import Fraction
 
 import pytest
 
-from metrion.core.exact.units import parse_unit
 from metrion.core.formula import parse_formula
+from metrion.core.formula.units import parse_unit
 from metrion.core.quantity.bands import Band, axis_for, subtracted
 from metrion.core.quantity.comparison import compare
 from metrion.core.quantity.derived import Derived, TypedValue

@@ -7,19 +7,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from metrion.core.exact.units import LENGTH, parse_unit
-from metrion.core.facts import fact
-from metrion.core.formula import parse_formula
-from metrion.core.formula.dimensions import resolve
-from metrion.core.instruments.instrument import Instrument
-from metrion.core.quantity.derived import Derived, TypedValue, reduce_derived
-from metrion.core.quantity.measurements import Measurement, reduce_measurement
-from metrion.core.quantity.observations import Observation
-from metrion.core.quantity.zero import ZeroCheck
-from metrion.core.scales import Indication, VernierScale
-from metrion.core.traits import Kind
-from metrion.core.uncertainty.budget import Budget, Share, derived_budget, measurement_budget
-from metrion.core.uncertainty.conventions import (
+from metrion.core.conventions.convention import (
     BUILT_IN,
     Combine,
     Convention,
@@ -27,6 +15,18 @@ from metrion.core.uncertainty.conventions import (
     Family,
     Spread,
 )
+from metrion.core.facts import fact
+from metrion.core.formula import parse_formula
+from metrion.core.formula.dimensions import resolve
+from metrion.core.formula.units import LENGTH, parse_unit
+from metrion.core.instruments.instrument import Instrument
+from metrion.core.planning.budget import Budget, Share, derived_budget, measurement_budget
+from metrion.core.quantity.derived import Derived, TypedValue, reduce_derived
+from metrion.core.quantity.measurements import Measurement, reduce_measurement
+from metrion.core.quantity.observations import Observation
+from metrion.core.quantity.zero import ZeroCheck
+from metrion.core.scales import Indication, VernierScale
+from metrion.core.traits import Kind
 from metrion.voice import plainly
 
 say = plainly().say

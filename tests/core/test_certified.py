@@ -8,7 +8,7 @@ from fractions import Fraction
 
 import pytest
 
-from metrion.core.uncertainty.conventions import Spread
+from metrion.core.conventions.convention import Spread
 from tests.core.spread import worked
 
 

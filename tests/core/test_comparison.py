@@ -5,10 +5,11 @@ from fractions import Fraction
 
 import pytest
 
+from metrion.core.conventions.convention import BUILT_IN, Convention
 from metrion.core.errors import UnitError
-from metrion.core.exact.units import LENGTH, parse_unit
 from metrion.core.formula import parse_formula
 from metrion.core.formula.dimensions import resolve
+from metrion.core.formula.units import LENGTH, parse_unit
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.comparison import compare
 from metrion.core.quantity.derived import Derived, TypedValue
@@ -17,7 +18,6 @@ from metrion.core.quantity.observations import Observation
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Indication, PlainScale, VernierScale
 from metrion.core.traits import Kind
-from metrion.core.uncertainty.conventions import BUILT_IN, Convention
 from metrion.voice import plainly
 from tests.said import saying
 

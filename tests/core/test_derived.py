@@ -7,9 +7,10 @@ from typing import Any
 
 import pytest
 
-from metrion.core.exact.units import parse_unit
+from metrion.core.conventions.convention import BUILT_IN, Combine, Convention, Family, Spread
 from metrion.core.formula import parse_formula
 from metrion.core.formula.dimensions import resolve
+from metrion.core.formula.units import parse_unit
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.derived import Derived, DerivedResult, TypedValue, reduce_derived
 from metrion.core.quantity.measurements import Measurement
@@ -17,7 +18,6 @@ from metrion.core.quantity.observations import Observation
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Indication, VernierScale
 from metrion.core.traits import Kind
-from metrion.core.uncertainty.conventions import BUILT_IN, Combine, Convention, Family, Spread
 from metrion.voice import plainly
 
 say = plainly().say

@@ -5,13 +5,7 @@ from fractions import Fraction
 
 import pytest
 
-from metrion.core.instruments.instrument import Instrument
-from metrion.core.quantity.measurements import Measurement
-from metrion.core.quantity.observations import Observation
-from metrion.core.quantity.zero import ZeroCheck
-from metrion.core.scales import Indication, VernierScale
-from metrion.core.traits import Kind
-from metrion.core.uncertainty.conventions import (
+from metrion.core.conventions.convention import (
     BUILT_IN,
     Combine,
     Convention,
@@ -19,7 +13,14 @@ from metrion.core.uncertainty.conventions import (
     Family,
     Spread,
 )
-from metrion.core.uncertainty.described import described, difference, phrases, said_by
+from metrion.core.conventions.described import described, difference, phrases
+from metrion.core.instruments.instrument import Instrument
+from metrion.core.planning.compared import said_by
+from metrion.core.quantity.measurements import Measurement
+from metrion.core.quantity.observations import Observation
+from metrion.core.quantity.zero import ZeroCheck
+from metrion.core.scales import Indication, VernierScale
+from metrion.core.traits import Kind
 from metrion.voice import plainly
 
 say = plainly().say

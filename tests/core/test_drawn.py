@@ -7,11 +7,11 @@ import pytest
 
 from metrion.core.desk.desk import consider
 from metrion.core.desk.said.judging import FigureOptions
-from metrion.core.desk.zero_desk import likelier, sides, zero_finding
+from metrion.core.desk.zero_desk import zero_finding
 from metrion.core.instruments.appearance import Appearance, FineAs, PrintedUnit
 from metrion.core.instruments.drawing import MainNumerals, main_numerals
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.quantity.zero import wrapped_zero
+from metrion.core.quantity.wrapped_zero import likelier, sides, wrapped_zero
 from metrion.core.scales import Indication, PlainScale, ScrewScale, VernierScale
 from metrion.core.traits import Kind
 from metrion.voice import plainly

@@ -9,10 +9,10 @@ from metrion.core.desk.desk import consider
 from metrion.core.desk.typed import typed_number
 from metrion.core.errors import MetrionError, shortened
 from metrion.core.exact.bounds import check_id, check_number, check_text, check_unit
-from metrion.core.exact.units import LENGTH, MASS, parse_unit
 from metrion.core.facts import Name
 from metrion.core.formula import check_bounds, parse_formula
 from metrion.core.formula.dimensions import resolve
+from metrion.core.formula.units import LENGTH, MASS, parse_unit
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.review.slips import _grubbs_critical_squared
 from metrion.core.scales import ScrewScale, VernierScale

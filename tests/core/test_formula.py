@@ -10,12 +10,12 @@ from hypothesis import strategies as st
 from uncertainties import ufloat, umath
 
 from metrion.core.errors import FormulaError, UnitError
-from metrion.core.exact.units import ANGLE, LENGTH, MASS, NONE, Dimension, parse_unit
 from metrion.core.formula import NoValue, check_bounds, evaluate, parse_formula
 from metrion.core.formula.derivative import derivative
 from metrion.core.formula.dimensions import resolve
 from metrion.core.formula.evaluate import one
 from metrion.core.formula.expression import Expression
+from metrion.core.formula.units import ANGLE, LENGTH, MASS, NONE, Dimension, parse_unit
 from metrion.core.formula.values import Value
 from metrion.core.formula.written import written
 

@@ -2,8 +2,8 @@
 
 from fractions import Fraction
 
+from metrion.core.conventions.convention import Convention, Coverage, Family
 from metrion.core.formula.expression import number
-from metrion.core.uncertainty.conventions import Convention, Coverage, Family
 from metrion.core.working.model import Component, Source
 from metrion.core.working.steps import Working
 from metrion.core.working.uncertainty import add_combination, stated

@@ -5,6 +5,7 @@ from fractions import Fraction
 
 import pytest
 
+from metrion.core.conventions.convention import BUILT_IN
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.measurements import Measurement, MeasurementResult, reduce_measurement
 from metrion.core.quantity.noted import Approach, Noted
@@ -13,7 +14,6 @@ from metrion.core.review.advice import advice
 from metrion.core.review.hints import hints
 from metrion.core.scales import Indication, VernierScale
 from metrion.core.traits import Kind
-from metrion.core.uncertainty.conventions import BUILT_IN
 from metrion.voice import plainly
 
 CALIPER = Instrument("cal", "Caliper A", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))

@@ -5,16 +5,7 @@ from fractions import Fraction
 
 import pytest
 
-from metrion.core.desk.desk import consider, zero_says
-from metrion.core.desk.said.judging import FigureOptions
-from metrion.core.instruments.appearance import FineAs
-from metrion.core.instruments.instrument import Instrument
-from metrion.core.quantity.zero import ZeroCheck
-from metrion.core.scales import Indication, Scale, ScrewScale, VernierScale
-from metrion.core.scales.notes import notes, slide
-from metrion.core.scales.vernier import Numbering
-from metrion.core.traits import Kind
-from metrion.core.uncertainty.conventions import (
+from metrion.core.conventions.convention import (
     BUILT_IN,
     Combine,
     Convention,
@@ -22,7 +13,16 @@ from metrion.core.uncertainty.conventions import (
     Family,
     Spread,
 )
-from metrion.core.uncertainty.described import described, difference
+from metrion.core.conventions.described import described, difference
+from metrion.core.desk.desk import consider, zero_says
+from metrion.core.desk.said.judging import FigureOptions
+from metrion.core.instruments.appearance import FineAs
+from metrion.core.instruments.instrument import Instrument
+from metrion.core.instruments.notes import notes, slide
+from metrion.core.quantity.zero import ZeroCheck
+from metrion.core.scales import Indication, Scale, ScrewScale, VernierScale
+from metrion.core.scales.vernier import Numbering
+from metrion.core.traits import Kind
 from metrion.voice import plainly
 
 say = plainly().say

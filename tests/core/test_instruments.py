@@ -4,6 +4,7 @@ from fractions import Fraction
 
 import pytest
 
+from metrion.core.conventions.convention import BUILT_IN, Combine, Family, Spread
 from metrion.core.errors import (
     MetrionError,
     NoSuchLine,
@@ -18,7 +19,6 @@ from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.zero import ZeroCheck, zero_error, zero_errors
 from metrion.core.scales import Indication, Scale, ScrewScale, VernierScale
 from metrion.core.traits import Kind
-from metrion.core.uncertainty.conventions import BUILT_IN, Combine, Family, Spread
 from tests.said import said, saying
 
 ONE, HALF = Fraction(1), Fraction(1, 2)

@@ -5,7 +5,6 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from metrion.core.desk.typed import typed_exact
-from metrion.core.exact.units import parse_unit
 from metrion.core.formula import parse_formula
 from metrion.core.formula.notation import (
     printed_formula,
@@ -14,6 +13,7 @@ from metrion.core.formula.notation import (
     typed_unit,
     unit_after,
 )
+from metrion.core.formula.units import parse_unit
 from metrion.core.quantity.recipes import BOARD
 
 NAMES = st.sampled_from(["mm", "cm", "m", "in", "g", "kg", "nm", "um", "deg", "arcmin", "rad"])

@@ -8,6 +8,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
+from metrion.core.conventions.convention import BUILT_IN
 from metrion.core.exact.angles import FULL_CIRCLE
 from metrion.core.formula.evaluate import exact
 from metrion.core.formula.expression import number
@@ -18,7 +19,6 @@ from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.review import review
 from metrion.core.scales import Indication, VernierScale
 from metrion.core.traits import Kind
-from metrion.core.uncertainty.conventions import BUILT_IN
 
 CIRCLE = Instrument(
     "c", "Divided circle C", Kind.ANGULAR, "arcmin", VernierScale(Fraction(20), 40, 39)

@@ -2,6 +2,7 @@
 
 from fractions import Fraction
 
+from metrion.core.conventions.convention import BUILT_IN
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation
@@ -9,7 +10,6 @@ from metrion.core.quantity.places import by_place
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Indication, VernierScale
 from metrion.core.traits import Kind
-from metrion.core.uncertainty.conventions import BUILT_IN
 
 CALIPER = Instrument("c", "Caliper", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))
 ZERO = ZeroCheck("z", "c", Indication(Fraction(-1), 17))

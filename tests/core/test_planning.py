@@ -7,14 +7,9 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
+from metrion.core.conventions.convention import BUILT_IN, Convention
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.quantity.measurements import Measurement, reduce_measurement
-from metrion.core.quantity.observations import Observation
-from metrion.core.quantity.zero import ZeroCheck
-from metrion.core.scales import Indication, ScrewScale, VernierScale
-from metrion.core.traits import Kind
-from metrion.core.uncertainty.conventions import BUILT_IN, Convention
-from metrion.core.uncertainty.planning import (
+from metrion.core.planning.plan import (
     USUAL_READINGS,
     Plan,
     PlanVerdict,
@@ -22,6 +17,11 @@ from metrion.core.uncertainty.planning import (
     expected_uncertainty,
     plans,
 )
+from metrion.core.quantity.measurements import Measurement, reduce_measurement
+from metrion.core.quantity.observations import Observation
+from metrion.core.quantity.zero import ZeroCheck
+from metrion.core.scales import Indication, ScrewScale, VernierScale
+from metrion.core.traits import Kind
 from metrion.voice import plainly
 
 LONG, SHORT = (Fraction(0), Fraction(150)), (Fraction(0), Fraction(25))

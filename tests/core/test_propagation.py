@@ -7,11 +7,11 @@ from hypothesis import assume, given
 from hypothesis import strategies as st
 from uncertainties import ufloat, umath
 
-from metrion.core.exact.units import NONE, parse_unit
+from metrion.core.conventions.convention import BUILT_IN
 from metrion.core.formula import parse_formula
 from metrion.core.formula.dimensions import resolve
+from metrion.core.formula.units import NONE, parse_unit
 from metrion.core.quantity.derived import Derived, TypedValue, reduce_derived
-from metrion.core.uncertainty.conventions import BUILT_IN
 from tests.strategies import formulas
 
 ONE = parse_unit("1")

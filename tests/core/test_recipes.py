@@ -4,12 +4,12 @@ from fractions import Fraction
 
 import pytest
 
-from metrion.core.exact.units import parse_unit
+from metrion.core.conventions.convention import BUILT_IN
 from metrion.core.formula import parse_formula
 from metrion.core.formula.dimensions import resolve
+from metrion.core.formula.units import parse_unit
 from metrion.core.quantity.derived import Derived, DerivedResult, TypedValue, reduce_derived
 from metrion.core.quantity.recipes import BOARD, Recipe
-from metrion.core.uncertainty.conventions import BUILT_IN
 
 RECIPES = {recipe.id: recipe for recipe in BOARD}
 

@@ -6,6 +6,7 @@ from typing import Any
 
 import pytest
 
+from metrion.core.conventions.convention import BUILT_IN
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation
@@ -13,7 +14,6 @@ from metrion.core.quantity.zero import Phase, ZeroCheck
 from metrion.core.review import Flag, review
 from metrion.core.scales import Indication, ScrewScale, VernierScale
 from metrion.core.traits import Kind
-from metrion.core.uncertainty.conventions import BUILT_IN
 from metrion.voice import plainly
 
 CALIPER = Instrument(

@@ -4,13 +4,9 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from metrion.core.exact.rounding import (
-    first_place,
-    round_half_away,
-    round_result,
-    round_uncertainty,
-)
-from metrion.core.uncertainty.conventions import Digits
+from metrion.core.conventions.convention import Digits
+from metrion.core.conventions.rounding import round_result, round_uncertainty
+from metrion.core.exact.figures import first_place, round_half_away
 
 
 @pytest.mark.parametrize(

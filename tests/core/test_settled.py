@@ -5,6 +5,7 @@ from fractions import Fraction
 
 import pytest
 
+from metrion.core.conventions.convention import BUILT_IN
 from metrion.core.facts import fact
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.measurements import Measurement
@@ -14,7 +15,6 @@ from metrion.core.review.flags import Flag, Level
 from metrion.core.review.settled import Settlement, settled
 from metrion.core.scales import Indication, VernierScale
 from metrion.core.traits import Kind
-from metrion.core.uncertainty.conventions import BUILT_IN
 
 TOOL = Instrument("c", "C", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39))
 ROWS = tuple(Observation((Indication(Fraction(6), line),)) for line in (3, 4))

@@ -6,8 +6,8 @@ from fractions import Fraction
 from hypothesis import given
 from hypothesis import strategies as st
 
+from metrion.core.conventions.convention import Spread
 from metrion.core.exact.statistics import half_range, mean, median
-from metrion.core.uncertainty.conventions import Spread
 from tests.core.spread import worked
 from tests.strategies import decimals
 

@@ -5,14 +5,14 @@ from typing import Any
 
 import pytest
 
-from metrion.core.exact.rounding import to_figures
+from metrion.core.exact.figures import to_figures
 from metrion.core.instruments.in_unit import in_unit
 from metrion.core.instruments.instrument import Instrument
+from metrion.core.instruments.notes import notes
 from metrion.core.logbook import reviewed
+from metrion.core.planning.budget import measurement_budget
 from metrion.core.scales import PlainScale, ScrewScale, VernierScale
-from metrion.core.scales.notes import notes
 from metrion.core.traits import Kind, LengthUnit
-from metrion.core.uncertainty.budget import measurement_budget
 from metrion.formats.logbook import parse_logbook
 from metrion.report import plain, working
 from metrion.voice import plainly

@@ -7,6 +7,13 @@ from typing import Any
 import pytest
 from scipy import stats
 
+from metrion.core.conventions.convention import (
+    BUILT_IN,
+    Combine,
+    Convention,
+    Family,
+    Spread,
+)
 from metrion.core.formula.evaluate import exact, normal, student
 from metrion.core.formula.expression import number
 from metrion.core.instruments.instrument import Instrument
@@ -15,13 +22,6 @@ from metrion.core.quantity.observations import Arc, Observation, swept
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Indication, VernierScale
 from metrion.core.traits import Kind
-from metrion.core.uncertainty.conventions import (
-    BUILT_IN,
-    Combine,
-    Convention,
-    Family,
-    Spread,
-)
 
 CALIPER = Instrument(
     "cal", "Caliper A", Kind.VERNIER, "mm", VernierScale(Fraction(1), 20, 39),

@@ -9,9 +9,9 @@ from hypothesis import strategies as st
 
 from metrion.core.desk.zero_desk import indication_below_zero, zero_finding
 from metrion.core.instruments.instrument import Instrument
+from metrion.core.instruments.notes import notes, slide
 from metrion.core.instruments.pitch import PitchTrial, find_pitch, nearest_usual_pitch
 from metrion.core.scales import Indication, Numbering, Scale, ScrewScale, VernierScale
-from metrion.core.scales.notes import notes, slide
 from metrion.core.traits import Kind
 from metrion.core.words import CONCEPTS
 from metrion.voice import plainly

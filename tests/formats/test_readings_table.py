@@ -5,6 +5,7 @@ from fractions import Fraction
 
 import pytest
 
+from metrion.core.conventions.convention import BUILT_IN
 from metrion.core.desk.said.judging import NOTHING_TOLD, FigureOptions
 from metrion.core.instruments.appearance import FineAs
 from metrion.core.instruments.instrument import Instrument
@@ -12,7 +13,6 @@ from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation, Sort
 from metrion.core.scales import Indication, ScrewScale, VernierScale
 from metrion.core.traits import Kind
-from metrion.core.uncertainty.conventions import BUILT_IN
 from metrion.formats.csv_table import of_quantity, read_table
 from metrion.formats.faults import Refused
 from metrion.formats.readings_table import (

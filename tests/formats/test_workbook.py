@@ -12,10 +12,10 @@ from hypothesis import given
 from hypothesis import strategies as st
 from openpyxl import load_workbook
 
-from metrion.core.exact.rounding import round_result
-from metrion.core.exact.units import parse_unit
+from metrion.core.conventions.convention import Digits
+from metrion.core.conventions.rounding import round_result
+from metrion.core.formula.units import parse_unit
 from metrion.core.logbook import Logbook, reduce_logbook
-from metrion.core.uncertainty.conventions import Digits
 from metrion.demo import demo_file
 from metrion.formats.logbook import parse_logbook, read_logbook
 from metrion.formats.workbook import workbook, xlsx_file

@@ -8,10 +8,10 @@ from typing import Any
 
 import pytest
 
+from metrion.core.conventions.convention import BUILT_IN
 from metrion.core.formula.expression import Expression, number
 from metrion.core.logbook import reduce_logbook
-from metrion.core.uncertainty.conventions import BUILT_IN
-from metrion.core.uncertainty.planning import Wish, plans
+from metrion.core.planning.plan import Wish, plans
 from metrion.core.working import uncertainty
 from metrion.demo import demo_file
 from metrion.formats.logbook import parse_logbook, read_logbook

@@ -2,8 +2,9 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
+from metrion.core.conventions.convention import Convention
 from metrion.core.declared import (
     NOTHING,
     PROSE,
@@ -17,11 +18,12 @@ from metrion.core.declared import (
     rest,
 )
 from metrion.core.instruments.instrument import Instrument
+from metrion.core.instruments.numbered import numbered, numbered_per
 from metrion.core.quantity.derived import Derived, DerivedResult, reduce_derived
 from metrion.core.quantity.measurements import Measurement, MeasurementResult, reduce_measurement
+from metrion.core.quantity.numbered import numbered_check, numbered_measurement
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.review import Flag, Level, review, review_pairs, settled
-from metrion.core.uncertainty.conventions import Convention
 
 
 @entry()
@@ -105,4 +107,35 @@ def reduce_logbook(logbook: Logbook) -> Results:
         logbook,
         tuple(map(reviewed, logbook.measurements)),
         tuple(reduce_derived(derived) for derived in logbook.derived),
+    )
+
+
+def numbered_logbook(logbook: Logbook) -> Logbook:
+    """The same logbook, every reading in the unit that its tool is numbered in.
+
+    Tools, checks and measurements that are so already stay the same objects.
+    """
+    tools = {tool.id: tool for tool in logbook.instruments if numbered(tool) is not tool}
+    if not tools:
+        return logbook
+    measured = {
+        id(one): numbered_measurement(one) if one.instrument.id in tools else one
+        for one in logbook.measurements
+    }
+    return replace(
+        logbook,
+        instruments=tuple(map(numbered, logbook.instruments)),
+        zero_checks=tuple(
+            numbered_check(one, numbered_per(tools[one.instrument]))
+            if one.instrument in tools
+            else one
+            for one in logbook.zero_checks
+        ),
+        measurements=tuple(measured.values()),
+        derived=tuple(
+            replace(one, inputs={name: measured.get(id(of), of) for name, of in one.inputs.items()})
+            if any(id(of) in measured for of in one.inputs.values())
+            else one
+            for one in logbook.derived
+        ),
     )

@@ -6,9 +6,9 @@ from collections.abc import Iterator, Sequence
 from dataclasses import replace
 from fractions import Fraction
 
+from metrion.core.conventions.rounding import Rounded
 from metrion.core.exact.numbers import float_text, to_text
-from metrion.core.exact.rounding import Rounded
-from metrion.core.exact.units import Unit
+from metrion.core.formula.units import Unit
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.logbook import Logbook, Reviewed, reviewed
 from metrion.core.quantity.derived import DerivedResult, reduce_derived

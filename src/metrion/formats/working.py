@@ -11,8 +11,8 @@ from metrion.core.formula.values import Root, Value, ValueSeries, rational
 from metrion.core.formula.written import written
 from metrion.core.logbook import Logbook
 from metrion.core.quantity.derived import reduce_derived
+from metrion.core.quantity.listing import derived_steps, measurement_steps
 from metrion.core.quantity.measurements import reduce_measurement
-from metrion.core.working.listing import derived_steps, measurement_steps
 from metrion.core.working.steps import Step
 from metrion.formats.results import Document
 from metrion.formats.strict_json import json_parts

@@ -8,8 +8,8 @@ from dataclasses import dataclass
 
 from sqlalchemy.orm import Session
 
+from metrion.core.conventions.convention import Convention
 from metrion.core.json import Record
-from metrion.core.uncertainty.conventions import Convention
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_own_convention
 from metrion.notebook.damage import contained

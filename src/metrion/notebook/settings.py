@@ -7,8 +7,8 @@ from dataclasses import dataclass
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
+from metrion.core.conventions.convention import BUILT_IN
 from metrion.core.json import Json, Record, records_in, text_in
-from metrion.core.uncertainty.conventions import BUILT_IN
 from metrion.store.models import SettingRow
 from metrion.store.types import Spoilt
 from metrion.voice import DecimalSign, Numbers, Speaker, usual

@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from dataclasses import replace
 
-from metrion.core.exact.units import unit_ratio
 from metrion.core.facts import Name
+from metrion.core.formula.units import unit_ratio
 from metrion.core.instruments.in_unit import marks_in_unit
 from metrion.core.json import Record
 from metrion.core.quantity.observations import PAIR_INDICATIONS

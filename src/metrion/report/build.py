@@ -6,19 +6,19 @@ from collections.abc import Iterator, Mapping, Sequence
 from enum import StrEnum
 from types import MappingProxyType
 
+from metrion.core.conventions.convention import Convention
+from metrion.core.conventions.described import described
+from metrion.core.conventions.rounding import Rounded
 from metrion.core.exact.numbers import to_text
-from metrion.core.exact.rounding import Rounded
 from metrion.core.facts import Amount, Argument, Fact, Figure, Name
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.logbook import Results, Reviewed
+from metrion.core.planning.budget import Budget, derived_budget, measurement_budget
 from metrion.core.quantity.derived import Derived, DerivedResult, other_conventions
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Sort
 from metrion.core.quantity.places import by_place
 from metrion.core.quantity.zero import ZeroCheck, zero_error
-from metrion.core.uncertainty.budget import Budget, derived_budget, measurement_budget
-from metrion.core.uncertainty.conventions import Convention
-from metrion.core.uncertainty.described import described
 from metrion.report.blocks import (
     Bar,
     Bars,

@@ -8,8 +8,8 @@ from dataclasses import dataclass
 from metrion.core.desk.typed import typed_number
 from metrion.core.errors import MetrionError
 from metrion.core.exact.angles import parse_angle
-from metrion.core.exact.units import Unit, parse_unit
 from metrion.core.formula.notation import unit_after
+from metrion.core.formula.units import Unit, parse_unit
 from metrion.core.logbook import Logbook
 from metrion.core.quantity.bands import Band
 from metrion.core.quantity.comparison import Comparand, compare

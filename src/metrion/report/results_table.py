@@ -5,7 +5,8 @@ from __future__ import annotations
 from collections.abc import Iterator, Sequence
 from fractions import Fraction
 
-from metrion.core.exact.rounding import Rounded, to_figures
+from metrion.core.conventions.rounding import Rounded
+from metrion.core.exact.figures import to_figures
 from metrion.core.facts import Argument
 from metrion.core.logbook import Reviewed
 from metrion.core.quantity.derived import DerivedResult

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from metrion.core.uncertainty.conventions import BUILT_IN, Convention
+from metrion.core.conventions.convention import BUILT_IN, Convention
 from metrion.voice.speaker import Speaker
 
 

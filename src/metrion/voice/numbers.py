@@ -7,8 +7,8 @@ from dataclasses import dataclass
 from enum import StrEnum
 from fractions import Fraction
 
+from metrion.core.conventions.rounding import two_figures
 from metrion.core.exact.numbers import to_text
-from metrion.core.exact.rounding import two_figures
 from metrion.core.facts import Amount
 
 _POINT = re.compile(r"(?<=[0-9])\.(?=[0-9])")

@@ -8,9 +8,9 @@ from __future__ import annotations
 
 from flask.views import MethodView
 
+from metrion.core.conventions.convention import BUILT_IN, Convention
+from metrion.core.conventions.described import described
 from metrion.core.json import Record
-from metrion.core.uncertainty.conventions import BUILT_IN, Convention
-from metrion.core.uncertainty.described import described
 from metrion.formats.logbook import parse_own_convention
 from metrion.notebook.patches import EntryPatch
 from metrion.views.locale import speaker

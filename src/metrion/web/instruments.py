@@ -5,8 +5,8 @@ from __future__ import annotations
 from fractions import Fraction
 
 from metrion.core.desk.typed import typed_number
+from metrion.core.exact.figures import to_figures
 from metrion.core.exact.numbers import to_text
-from metrion.core.exact.rounding import to_figures
 from metrion.core.instruments.in_unit import in_unit
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.instruments.numbered import numbered

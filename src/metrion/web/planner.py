@@ -4,13 +4,13 @@ from __future__ import annotations
 
 from contextlib import suppress
 
+from metrion.core.conventions.convention import BUILT_IN, Convention
+from metrion.core.conventions.rounding import two_figures
 from metrion.core.desk.typed import typed_number
-from metrion.core.exact.rounding import two_figures
 from metrion.core.facts import Name
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.uncertainty.conventions import BUILT_IN, Convention
-from metrion.core.uncertainty.plan_chart import plan_chart
-from metrion.core.uncertainty.planning import Plan, Wish, plans
+from metrion.core.planning.chart import plan_chart
+from metrion.core.planning.plan import Plan, Wish, plans
 from metrion.formats.faults import Refused
 from metrion.formats.logbook import parse_own_convention, read_drawn_instrument
 from metrion.store.tools import all_tools

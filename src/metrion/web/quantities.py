@@ -2,10 +2,10 @@
 
 from __future__ import annotations
 
+from metrion.core.conventions.convention import BUILT_IN, Convention
 from metrion.core.logbook import Logbook
+from metrion.core.planning.compared import said_by
 from metrion.core.quantity.measurements import reduce_measurement
-from metrion.core.uncertainty.conventions import BUILT_IN, Convention
-from metrion.core.uncertainty.described import said_by
 from metrion.notebook.damage import contained
 from metrion.report import working
 from metrion.views.locale import say, shown, speaker

@@ -19,7 +19,7 @@ from metrion.core.facts import Argument, Fact, Figure, Name, fact
 from metrion.core.instruments.drawing import fine_numerals
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.instruments.numbered import numbered, numbered_per, spoken_mark
-from metrion.core.numbered import numbered_checks
+from metrion.core.quantity.numbered import numbered_checks
 from metrion.core.quantity.zero import ZeroCheck, zero_error
 from metrion.core.scales import Indication, Line, VernierScale
 from metrion.core.scales.base import Undecided

@@ -17,6 +17,7 @@ from metrion.core.quantity.observations import (
     Arc,
     Observation,
     Sort,
+    half_words,
     observed_value,
     off_opposite,
     sweeps,
@@ -72,15 +73,6 @@ def pairing(
     elif value == 0:
         found = [fact("nothing-between")]
     return Pairing(value, tuple(found))
-
-
-def half_words(instrument: Instrument, value: Fraction) -> Fact:
-    """Half of what is swept; over 90° it is no deflection, with the likely cause."""
-    half = Figure(instrument.with_unit(value / 2))
-    if value <= HALF_CIRCLE:
-        return fact("half-is", half=half)
-    other = Figure(instrument.with_unit((FULL_CIRCLE - value) / 2))
-    return fact("half-would-be", half=half, other=other)
 
 
 def _arc(instrument: Instrument, observation: Observation, arc: Arc) -> list[Fact]:

@@ -8,13 +8,8 @@ from fractions import Fraction
 
 from metrion.core.facts import Argument, Fact, Figure, fact
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.quantity.zero import (
-    WrappedZero,
-    ZeroCheck,
-    looks_apart,
-    wrapped_zero,
-    zero_error,
-)
+from metrion.core.quantity.wrapped_zero import WrappedZero, wrapped_zero
+from metrion.core.quantity.zero import ZeroCheck, looks_apart, zero_error
 from metrion.core.scales import Indication, ScrewScale, VernierScale
 
 _LARGE = 5
@@ -60,12 +55,6 @@ def zero_finding(
     )
 
 
-def opposite_zero(instrument: Instrument, error: Fraction, reference: Fraction) -> WrappedZero:
-    """What a look at the zero is where its line was counted back from the mark, not on from it."""
-    seen = instrument.scale.nearest(reference - error)
-    return WrappedZero(error, seen, -error, reference)
-
-
 def looks_unlike(
     instrument: Instrument, error: Fraction, looks: Sequence[ZeroCheck]
 ) -> list[tuple[ZeroCheck, Fact]]:
@@ -80,48 +69,6 @@ def looks_unlike(
             says = fact("earlier-look", error=Figure(instrument.with_unit(earlier)))
             found.append((look, says))
     return found
-
-
-def nearer_to_a_mark(instrument: Instrument) -> Fact:
-    """What is odd about a wrapped zero."""
-    return fact("nearer-to-a-turn" if _screw(instrument) else "nearer-to-a-mark")
-
-
-def likelier(instrument: Instrument, wrapped: WrappedZero) -> Fact:
-    """How the faces would look then, and what the zero error would be."""
-    side = _side(instrument, wrapped.mended, wrapped.reference)
-    return fact("likelier", side=side, error=Figure(instrument.with_unit(wrapped.mended)))
-
-
-def sides(instrument: Instrument, wrapped: WrappedZero) -> tuple[Fact, Fact]:
-    """The two that a wrapped zero can be, the likelier one first, each with its error."""
-    likely, kept = (
-        fact(
-            "side-with-error",
-            side=_side(instrument, error, wrapped.reference),
-            error=Figure(instrument.with_unit(error)),
-        )
-        for error in (wrapped.mended, wrapped.error)
-    )
-    return likely, kept
-
-
-def _side(instrument: Instrument, error: Fraction, reference: Fraction) -> Fact:
-    """On which side the zero stands with that error."""
-    where = {-1: "below", 0: "at", 1: "above"}[_sign(error)]
-    if _screw(instrument):
-        return fact("thimble-zero-stood", where=where)
-    if reference:
-        return fact("fine-zero-stood-at-piece", where=where, piece=reference)
-    return fact("fine-zero-stood", where=where)
-
-
-def _screw(instrument: Instrument) -> bool:
-    return isinstance(instrument.scale, ScrewScale)
-
-
-def _sign(error: Fraction) -> int:
-    return (error > 0) - (error < 0)
 
 
 def indication_below_zero(instrument: Instrument) -> Indication:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from fractions import Fraction
 from math import ceil, floor
 
-from metrion.core.exact.rounding import first_place
+from metrion.core.exact.figures import first_place
 
 _ROUND = (1, 2, 5, 10)
 _WIDE = 3

@@ -8,11 +8,11 @@ from fractions import Fraction
 
 from metrion.core.errors import FormulaError, UnitError
 from metrion.core.exact.angles import HALF_CIRCLE
-from metrion.core.exact.units import ANGLE, NONE, Dimension
 from metrion.core.facts import Name
 from metrion.core.formula.evaluate import PI
 from metrion.core.formula.expression import Expression, NodeType, angle, call, fold, name
 from metrion.core.formula.parse import Formula
+from metrion.core.formula.units import ANGLE, NONE, Dimension
 
 _Measured = tuple[Expression, Dimension]
 

@@ -7,7 +7,7 @@ from fractions import Fraction
 
 from metrion.core.errors import NotExact
 from metrion.core.exact.numbers import finite_decimals, parse_exact, to_text
-from metrion.core.exact.units import unit_ratio
+from metrion.core.formula.units import unit_ratio
 from metrion.core.json import Json, Record
 from metrion.core.traits import LengthUnit
 

@@ -34,9 +34,9 @@ from metrion.core.errors import (
 )
 from metrion.core.exact.angles import angle_text, degrees_and_minutes, parse_angle
 from metrion.core.exact.numbers import finite_decimals, fixed, parse_exact, to_text
-from metrion.core.exact.units import unit_ratio
 from metrion.core.facts import Name, fact
 from metrion.core.formula.expression import Expression, Part, angle
+from metrion.core.formula.units import unit_ratio
 from metrion.core.instruments.appearance import Appearance
 from metrion.core.scales import Indication, Line, PlainScale, Scale, ScrewScale, VernierScale
 from metrion.core.scales.base import MOST_UNDECIDED, Undecided, indication_of, is_multiple

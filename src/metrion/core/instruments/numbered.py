@@ -12,7 +12,7 @@ from fractions import Fraction
 from typing import assert_never
 
 from metrion.core.exact.numbers import to_text
-from metrion.core.exact.units import unit_ratio
+from metrion.core.formula.units import unit_ratio
 from metrion.core.instruments.appearance import MainAs
 from metrion.core.instruments.drawing import engraved_unit
 from metrion.core.instruments.instrument import Instrument

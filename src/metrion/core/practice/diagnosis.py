@@ -9,8 +9,8 @@ from fractions import Fraction
 from itertools import combinations
 
 from metrion.core.exact.angles import FULL_CIRCLE
+from metrion.core.exact.figures import round_half_away
 from metrion.core.exact.numbers import Number
-from metrion.core.exact.rounding import round_half_away
 from metrion.core.facts import Fact, Figure, fact
 from metrion.core.practice.apart import Apart, Made, tell_apart
 from metrion.core.practice.exercise import Exercise, Question, least_decimals

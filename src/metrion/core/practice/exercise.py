@@ -9,8 +9,8 @@ from fractions import Fraction
 from typing import assert_never
 
 from metrion.core.exact.angles import angle_text, parse_angle
+from metrion.core.exact.figures import round_half_away
 from metrion.core.exact.numbers import finite_decimals, fixed, parse_exact
-from metrion.core.exact.rounding import round_half_away
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.observations import Arc
 from metrion.core.scales import Indication

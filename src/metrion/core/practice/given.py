@@ -9,7 +9,7 @@ from fractions import Fraction
 from metrion.core.desk.typed import plainly_typed, typed_number
 from metrion.core.errors import MetrionError
 from metrion.core.exact.angles import parse_angle
-from metrion.core.exact.units import unit_ratio
+from metrion.core.formula.units import unit_ratio
 from metrion.core.practice.exercise import Exercise, Question
 
 _LENGTH = re.compile(r"(.*?)\s*(mm|cm|m|um|µm|μm|in|inch|inches|\"|″)?", re.DOTALL)

@@ -6,8 +6,8 @@ from collections.abc import Callable, Iterator
 from fractions import Fraction
 from math import floor
 
+from metrion.core.exact.figures import round_half_away
 from metrion.core.exact.numbers import Number
-from metrion.core.exact.rounding import round_half_away
 from metrion.core.practice.exercise import Question, least_decimals
 from metrion.core.practice.slips import Slip, SlipStep
 from metrion.core.practice.work import Departure, Work

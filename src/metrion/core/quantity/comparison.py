@@ -6,17 +6,17 @@ from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from fractions import Fraction
 
+from metrion.core.conventions.convention import Convention, Family
 from metrion.core.errors import UnitError
+from metrion.core.exact.figures import to_figures
 from metrion.core.exact.numbers import Number
-from metrion.core.exact.rounding import to_figures
-from metrion.core.exact.units import Unit
 from metrion.core.facts import Amount, Argument, Fact, Figure, Name, fact
 from metrion.core.formula import PI, Formula
 from metrion.core.formula.expression import name, replaced
+from metrion.core.formula.units import Unit
 from metrion.core.quantity.bands import Band, band_of
 from metrion.core.quantity.derived import Derived, TypedValue, by_itself, reduce_derived
 from metrion.core.quantity.measurements import Measurement
-from metrion.core.uncertainty.conventions import Convention, Family
 
 _USUAL, _DOUBTFUL = 2, 3
 """Standard uncertainties up to which a difference is usual, and from which it is hardly chance."""

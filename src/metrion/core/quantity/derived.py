@@ -6,6 +6,8 @@ from collections.abc import Callable, Hashable, Iterable, Iterator, Mapping, Seq
 from dataclasses import dataclass, replace
 from fractions import Fraction
 
+from metrion.core.conventions.convention import Convention
+from metrion.core.conventions.rounding import Rounded, round_result
 from metrion.core.declared import (
     NOTHING,
     PROSE,
@@ -23,18 +25,16 @@ from metrion.core.declared import (
     rest,
 )
 from metrion.core.exact.numbers import Number
-from metrion.core.exact.rounding import Rounded, round_result
-from metrion.core.exact.units import Unit, parse_unit
 from metrion.core.facts import Fact, Name, fact
 from metrion.core.formula import Expression, Formula, NoValue, evaluate
 from metrion.core.formula.derivative import derivative
 from metrion.core.formula.evaluate import exact, one
 from metrion.core.formula.expression import added, call, name, number, replaced
+from metrion.core.formula.units import Unit, parse_unit
 from metrion.core.formula.values import rational
 from metrion.core.quantity.comparison_reference import Beside
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.other_units import Also, also
-from metrion.core.uncertainty.conventions import Convention
 from metrion.core.working.model import MEAN, UNCERTAINTY, Component, Source, Uncertainty
 from metrion.core.working.steps import Step, Working, definitions
 from metrion.core.working.uncertainty import (

@@ -6,6 +6,8 @@ from dataclasses import dataclass, replace
 from fractions import Fraction
 from functools import cached_property
 
+from metrion.core.conventions.convention import Convention
+from metrion.core.conventions.rounding import Rounded, round_result
 from metrion.core.declared import (
     NOTHING,
     PROSE,
@@ -26,16 +28,15 @@ from metrion.core.declared import (
     rest,
 )
 from metrion.core.exact.bounds import MOST_ALIKE, MOST_NAMED_CHECKS
-from metrion.core.exact.rounding import Rounded, round_result
-from metrion.core.exact.units import Unit, parse_unit
+from metrion.core.formula.units import Unit, parse_unit
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.comparison_reference import Beside
+from metrion.core.quantity.first_steps import base_working
 from metrion.core.quantity.observations import INDICATIONS, Arc, Observation, Sort, observed_value
 from metrion.core.quantity.other_units import Also, also
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Indication
 from metrion.core.traits import kinds
-from metrion.core.uncertainty.conventions import Convention
 from metrion.core.working.model import (
     AVERAGE,
     MEAN,
@@ -46,7 +47,6 @@ from metrion.core.working.model import (
     Uncertainty,
     looks_of,
 )
-from metrion.core.working.readings import base_working
 from metrion.core.working.steps import Working
 from metrion.core.working.uncertainty import add_uncertainty, stated
 

@@ -19,6 +19,7 @@ from metrion.core.declared import (
     rest,
 )
 from metrion.core.exact.angles import FULL_CIRCLE, HALF_CIRCLE
+from metrion.core.facts import Fact, Figure, fact
 from metrion.core.formula.evaluate import exact
 from metrion.core.formula.expression import Expression, added, angle, call, number
 from metrion.core.instruments.instrument import Instrument
@@ -140,3 +141,12 @@ def observed_value(instrument: Instrument, observation: Observation, arc: Arc) -
         return instrument.reading(observation.indications[0])
     readings = [number(instrument.reading(indication)) for indication in observation.indications]
     return exact(observed(instrument.kind, readings, arc))
+
+
+def half_words(instrument: Instrument, value: Fraction) -> Fact:
+    """Half of what is swept; over 90° it is no deflection, with the likely cause."""
+    half = Figure(instrument.with_unit(value / 2))
+    if value <= HALF_CIRCLE:
+        return fact("half-is", half=half)
+    other = Figure(instrument.with_unit((FULL_CIRCLE - value) / 2))
+    return fact("half-would-be", half=half, other=other)

@@ -6,10 +6,10 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 from fractions import Fraction
 
-from metrion.core.exact.rounding import Rounded, round_result
-from metrion.core.exact.units import ANGLE, Unit
+from metrion.core.conventions.convention import Digits
+from metrion.core.conventions.rounding import Rounded, round_result
+from metrion.core.formula.units import ANGLE, Unit
 from metrion.core.traits import Kind
-from metrion.core.uncertainty.conventions import Digits
 
 _LENGTHS = ("mm", "cm", "m", "um", "in")
 _ANGLES = ("deg",)

@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from collections.abc import Sequence
-from dataclasses import dataclass
 from enum import StrEnum
 from fractions import Fraction
 
@@ -87,40 +86,3 @@ def looks_apart(instrument: Instrument, errors: Sequence[Fraction]) -> Fraction 
     """By how much looks at one zero differ; None up to one least count, which their mean bears."""
     apart = max(errors) - min(errors)
     return apart if apart > instrument.least_count else None
-
-
-@dataclass(frozen=True)
-class WrappedZero:
-    """An indication of the zero that reads nearer to a full mark (or turn) than to nothing.
-
-    Closed faces seldom miss by so much. It is likelier that the zero had run past and its lines
-    were counted on from the mark before, or that the mark below was noted for a zero still to come.
-
-    Attributes:
-        error: reading less reference, as it was looked at.
-        indication: the indication as it would be one mark (screw: one turn) nearer to nothing.
-        mended: the error which that indication has.
-        reference: size of the setting piece; 0 for closed faces.
-    """
-
-    error: Fraction
-    indication: Indication
-    mended: Fraction
-    reference: Fraction = Fraction(0)
-
-
-def wrapped_zero(
-    instrument: Instrument, indication: Indication, reference: Fraction
-) -> WrappedZero | None:
-    """What an indication of the zero is likely mistaken for; None where it is near nothing.
-
-    That is where the error is over half a mark (screw: half a pitch) and at most one and a half.
-    """
-    if instrument.traits.circular or not instrument.traits.fine_scale:
-        return None
-    error, mark = instrument.reading(indication) - reference, instrument.scale.mark
-    if not mark < 2 * abs(error) <= 3 * mark:
-        return None
-    step = -1 if error > 0 else 1
-    nearer = instrument.scale.one_mark_on(indication, step)
-    return WrappedZero(error, nearer, error + step * mark, reference)

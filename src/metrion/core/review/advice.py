@@ -5,10 +5,10 @@ from __future__ import annotations
 from dataclasses import replace
 from fractions import Fraction
 
+from metrion.core.conventions.convention import Family
 from metrion.core.facts import Amount, Fact, fact
 from metrion.core.formula.evaluate import one
 from metrion.core.quantity.measurements import MeasurementResult
-from metrion.core.uncertainty.conventions import Family
 from metrion.core.working.model import COUNT, UNCERTAINTY, Source
 from metrion.core.working.steps import Working
 from metrion.core.working.uncertainty import add_uncertainty

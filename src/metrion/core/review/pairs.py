@@ -8,9 +8,9 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from metrion.core.desk.pairing import half_words
 from metrion.core.exact.angles import HALF_CIRCLE
 from metrion.core.facts import fact
+from metrion.core.quantity.observations import half_words
 from metrion.core.review.flags import Flag, Level, Series
 from metrion.core.review.misread import misread_indication
 from metrion.core.review.slips import Others, off_by_a_mark

@@ -4,17 +4,10 @@ from __future__ import annotations
 
 from collections.abc import Iterator
 
-from metrion.core.desk.zero_desk import likelier, nearer_to_a_mark
 from metrion.core.facts import Name, fact
 from metrion.core.json import Record
-from metrion.core.quantity.zero import (
-    Phase,
-    ZeroCheck,
-    looks_apart,
-    wrapped_zero,
-    zero_error,
-    zero_errors,
-)
+from metrion.core.quantity.wrapped_zero import likelier, nearer_to_a_mark, wrapped_zero
+from metrion.core.quantity.zero import Phase, ZeroCheck, looks_apart, zero_error, zero_errors
 from metrion.core.review.flags import Flag, Level, Series
 from metrion.core.scales import ScrewScale
 

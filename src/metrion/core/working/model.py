@@ -11,9 +11,9 @@ from dataclasses import dataclass
 from enum import StrEnum
 from fractions import Fraction
 
+from metrion.core.conventions.convention import Convention
 from metrion.core.formula.expression import Expression
 from metrion.core.scales.base import Indication
-from metrion.core.uncertainty.conventions import Convention
 
 READINGS, ZERO_ERRORS, ZERO_ERROR = "readings", "zero_errors", "zero_error"
 AVERAGE, MEAN = "average", "mean"

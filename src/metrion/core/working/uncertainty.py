@@ -13,11 +13,11 @@ from collections.abc import Iterable, Iterator, Mapping, Sequence
 from fractions import Fraction
 from functools import lru_cache
 
+from metrion.core.conventions.convention import Combine, Convention, Family, Spread
 from metrion.core.facts import fact
 from metrion.core.formula.expression import Expression, added, call, name, number
 from metrion.core.formula.values import Value
 from metrion.core.scales.base import LEAST_COUNT
-from metrion.core.uncertainty.conventions import Combine, Convention, Family, Spread
 from metrion.core.working.model import (
     AVERAGE,
     COUNT,

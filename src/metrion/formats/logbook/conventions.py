@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
+from metrion.core.conventions.convention import BUILT_IN, Convention, Family
 from metrion.core.facts import Name
-from metrion.core.uncertainty.conventions import BUILT_IN, Convention, Family
 from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.fields import Fields
 

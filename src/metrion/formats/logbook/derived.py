@@ -8,7 +8,6 @@ from metrion.core.declared import Sign
 from metrion.core.errors import FormulaError, UnitError, shortened
 from metrion.core.exact.bounds import check_unit
 from metrion.core.exact.numbers import Number
-from metrion.core.exact.units import Unit, parse_unit
 from metrion.core.facts import Name, fact
 from metrion.core.formula import (
     RESERVED,
@@ -18,6 +17,7 @@ from metrion.core.formula import (
     parse_formula,
 )
 from metrion.core.formula.dimensions import resolve
+from metrion.core.formula.units import Unit, parse_unit
 from metrion.core.json import text_in
 from metrion.core.quantity.derived import Derived, TypedValue
 from metrion.core.quantity.measurements import Measurement

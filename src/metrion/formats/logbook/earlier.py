@@ -5,6 +5,7 @@ Entries are told apart by the identity of their records: who changes an entry ma
 
 from __future__ import annotations
 
+from metrion.core.conventions.convention import BUILT_IN, Convention
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.json import Record, records_in
 from metrion.core.logbook import SECTIONS, Logbook
@@ -12,7 +13,6 @@ from metrion.core.quantity.derived import Derived
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation
 from metrion.core.quantity.zero import ZeroCheck
-from metrion.core.uncertainty.conventions import BUILT_IN, Convention
 from metrion.formats.logbook.known import Known, Sketch
 
 LogbookEntry = Instrument | ZeroCheck | Convention | Measurement | Derived

@@ -11,6 +11,7 @@ from enum import StrEnum
 from typing import Any
 
 from metrion.core import declared as d
+from metrion.core.conventions.convention import BUILT_IN, Convention, Family
 from metrion.core.exact.bounds import LONGEST_FORMULA, LONGEST_ID, LONGEST_NUMBER
 from metrion.core.instruments.instrument import Instrument, scale_type
 from metrion.core.logbook import Logbook
@@ -20,7 +21,6 @@ from metrion.core.quantity.observations import INDICATIONS, Observation, Sort
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Indication
 from metrion.core.traits import Kind
-from metrion.core.uncertainty.conventions import BUILT_IN, Convention, Family
 
 Schema = dict[str, Any]
 

@@ -5,13 +5,13 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 from typing import TypeVar
 
+from metrion.core.conventions.convention import BUILT_IN, Convention
 from metrion.core.errors import shortened
 from metrion.core.facts import Name
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.traits import Kind
-from metrion.core.uncertainty.conventions import BUILT_IN, Convention
 from metrion.formats.logbook.fields import Fields
 
 _Value = TypeVar("_Value")

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from functools import cache
 
+from metrion.core.conventions.convention import Convention
 from metrion.core.declared import fields_of
 from metrion.core.errors import shortened
 from metrion.core.exact.bounds import MOST_NAMED_CHECKS
@@ -13,7 +14,6 @@ from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import INDICATIONS, Observation, Sort
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Indication
-from metrion.core.uncertainty.conventions import Convention
 from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.earlier import EarlierDocument
 from metrion.formats.logbook.fields import Fields

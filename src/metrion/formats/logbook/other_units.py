@@ -6,8 +6,8 @@ from collections.abc import Callable
 
 from metrion.core.errors import UnitError, shortened
 from metrion.core.exact.bounds import check_unit
-from metrion.core.exact.units import Unit, parse_unit
 from metrion.core.facts import Name, fact
+from metrion.core.formula.units import Unit, parse_unit
 from metrion.core.quantity.other_units import other_units
 from metrion.formats.faults import child
 from metrion.formats.logbook.fields import Fields

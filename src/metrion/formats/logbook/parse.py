@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Callable
 from functools import partial
 
+from metrion.core.conventions.convention import Convention
 from metrion.core.declared import Entries, fields_of
 from metrion.core.errors import NoWholeSeconds, shortened
 from metrion.core.exact.bounds import MOST_OBSERVATIONS
@@ -12,7 +13,6 @@ from metrion.core.facts import Name, fact
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.json import Json, Record, records_in
 from metrion.core.logbook import Logbook
-from metrion.core.uncertainty.conventions import Convention
 from metrion.formats.faults import Fault, Faults, Refused, child, refusal
 from metrion.formats.logbook.conventions import parse_convention
 from metrion.formats.logbook.declared import Values, read_fields

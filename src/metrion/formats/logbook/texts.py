@@ -5,9 +5,9 @@ from __future__ import annotations
 import re
 from fractions import Fraction
 
+from metrion.core.conventions.convention import Coverage, Digits
 from metrion.core.errors import NotExact, OutOfBounds
 from metrion.core.facts import Name, fact
-from metrion.core.uncertainty.conventions import Coverage, Digits
 from metrion.formats.logbook.fields import Fields
 
 _COVERAGE = re.compile(r"([0-9]{1,300}(?:\.[0-9]{1,300})?)(%?)")

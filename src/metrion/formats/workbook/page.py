@@ -13,10 +13,10 @@ from openpyxl.utils import get_column_letter
 from openpyxl.worksheet.properties import PageSetupProperties
 from openpyxl.worksheet.worksheet import Worksheet
 
-from metrion.core.exact.units import Unit
+from metrion.core.conventions.convention import Digits
 from metrion.core.facts import Name
 from metrion.core.formula.expression import Expression, NodeType, fold, name
-from metrion.core.uncertainty.conventions import Digits
+from metrion.core.formula.units import Unit
 from metrion.core.working.model import FREEDOM, MEAN, UNCERTAINTY
 from metrion.core.working.steps import Rule, Step
 from metrion.formats.cells import cell_formula

@@ -8,17 +8,17 @@ from openpyxl import Workbook
 from openpyxl.utils import get_column_letter
 
 from metrion.core.exact.numbers import finite_decimals
-from metrion.core.exact.units import parse_unit
 from metrion.core.facts import Name
 from metrion.core.formula.expression import name
 from metrion.core.formula.expression import number as literal
+from metrion.core.formula.units import parse_unit
+from metrion.core.quantity.first_steps import mean_rule
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import INDICATIONS, Observation, Sort, observed
 from metrion.core.quantity.zero import MEAN_OF_ERRORS, ZeroCheck
 from metrion.core.scales import Indication
 from metrion.core.scales.base import LEAST_COUNT
 from metrion.core.working.model import LIMIT, MEAN, READINGS, ZERO_ERROR, ZERO_ERRORS
-from metrion.core.working.readings import mean_rule
 from metrion.core.working.steps import Rule
 from metrion.core.working.uncertainty import every_rule
 from metrion.formats.workbook.page import WorkbookPage, number

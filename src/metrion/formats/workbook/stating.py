@@ -6,8 +6,8 @@ what is whole but for the last bits, go the way they go when numbers are exact.
 
 from __future__ import annotations
 
+from metrion.core.conventions.convention import Digits
 from metrion.core.formula.notation import unit_after
-from metrion.core.uncertainty.conventions import Digits
 
 _HAIR = "1E-9"
 

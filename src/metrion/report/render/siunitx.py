@@ -5,8 +5,8 @@ from __future__ import annotations
 import re
 
 from metrion.core.errors import UnitError
-from metrion.core.exact.units import parse_unit
 from metrion.core.formula.notation import typed_unit
+from metrion.core.formula.units import parse_unit
 
 _NUMBER = r"−?\d+(?:[.,]\d+)?"
 _AMOUNT = re.compile(rf"(?P<value>{_NUMBER})(?: ± (?P<doubt>{_NUMBER}))?(?: ?(?P<unit>\D\S*))?")

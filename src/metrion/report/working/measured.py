@@ -9,15 +9,15 @@ from metrion.core.exact.angles import HALF_CIRCLE
 from metrion.core.facts import Figure, Name, fact
 from metrion.core.formula.expression import NodeType, Part, number
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.quantity.measurements import Measurement, MeasurementResult
-from metrion.core.quantity.observations import Observation, Sort, off_opposite
-from metrion.core.scales import Numbering, VernierScale
-from metrion.core.scales.base import LEAST_COUNT
-from metrion.core.working.listing import (
+from metrion.core.quantity.listing import (
     least_count_steps,
     observation_steps,
     zero_steps,
 )
+from metrion.core.quantity.measurements import Measurement, MeasurementResult
+from metrion.core.quantity.observations import Observation, Sort, off_opposite
+from metrion.core.scales import Numbering, VernierScale
+from metrion.core.scales.base import LEAST_COUNT
 from metrion.core.working.model import (
     COUNT,
     MEAN,

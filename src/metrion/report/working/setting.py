@@ -12,8 +12,8 @@ from dataclasses import dataclass, replace
 from fractions import Fraction
 
 from metrion.core.exact.angles import degrees_and_minutes
+from metrion.core.exact.figures import first_place, round_half_away
 from metrion.core.exact.numbers import finite_decimals, to_text
-from metrion.core.exact.rounding import first_place, round_half_away
 from metrion.core.formula.evaluate import PI, NoValue, evaluate, value_of
 from metrion.core.formula.expression import Expression, NodeType, Part, call, fold
 from metrion.core.formula.expression import number as literal

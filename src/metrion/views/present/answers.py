@@ -15,23 +15,18 @@ from metrion.core.desk.said.meanings import key_of
 from metrion.core.desk.said.reach import Reach
 from metrion.core.desk.said.words import asked_says, meaning_says
 from metrion.core.desk.typed import Offer, typed_number
-from metrion.core.desk.zero_desk import (
-    looks_unlike,
-    nearer_to_a_mark,
-    opposite_zero,
-    sides,
-    zero_finding,
-)
+from metrion.core.desk.zero_desk import looks_unlike, zero_finding
 from metrion.core.errors import MetrionError
-from metrion.core.exact.units import unit_ratio
 from metrion.core.facts import Fact, fact
+from metrion.core.formula.units import unit_ratio
 from metrion.core.instruments.appearance import FineAs
 from metrion.core.instruments.drawing import fine_numerals, main_numerals
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.instruments.numbered import numbered, numbered_per, spoken_mark
-from metrion.core.numbered import numbered_checks, numbered_look
+from metrion.core.quantity.numbered import numbered_checks, numbered_look
 from metrion.core.quantity.observations import Sort
-from metrion.core.quantity.zero import WrappedZero, ZeroCheck, zero_error
+from metrion.core.quantity.wrapped_zero import WrappedZero, nearer_to_a_mark, opposite_zero, sides
+from metrion.core.quantity.zero import ZeroCheck, zero_error
 from metrion.core.scales import Indication
 from metrion.views.locale import say, shown
 from metrion.views.schemas import (

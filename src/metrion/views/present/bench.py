@@ -12,8 +12,8 @@ from metrion.core.bench.catalogue import INSTRUMENTS, BenchPart, Tool, fits, pla
 from metrion.core.bench.reveal import Revealed
 from metrion.core.bench.transitions import contact, may
 from metrion.core.exact.angles import degrees_and_minutes
+from metrion.core.exact.figures import round_half_away
 from metrion.core.exact.numbers import fixed
-from metrion.core.exact.rounding import round_half_away
 from metrion.core.facts import Amount, Fact, fact
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.practice.seen import seen

@@ -2,12 +2,12 @@
 
 from __future__ import annotations
 
-from metrion.core.exact.rounding import two_figures
+from metrion.core.conventions.rounding import two_figures
 from metrion.core.formula.notation import printed_unit
 from metrion.core.logbook import Logbook
+from metrion.core.planning.budget import Budget
 from metrion.core.quantity.derived import Derived
 from metrion.core.quantity.measurements import Measurement
-from metrion.core.uncertainty.budget import Budget
 from metrion.report import compared, unit_of
 from metrion.views.locale import say, shown, speaker
 from metrion.views.present.charts import bands_view

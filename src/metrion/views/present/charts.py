@@ -5,14 +5,14 @@ from __future__ import annotations
 from collections.abc import Iterable, Sequence
 from fractions import Fraction
 
+from metrion.core.conventions.convention import Convention
+from metrion.core.conventions.rounding import round_result
 from metrion.core.exact.angles import degrees_and_minutes
 from metrion.core.exact.numbers import finite_decimals, to_text
-from metrion.core.exact.rounding import round_result
 from metrion.core.formula.notation import unit_after
+from metrion.core.planning.chart import Course, PlanChart, Point
+from metrion.core.planning.plan import Wish
 from metrion.core.quantity.bands import Band, axis_for
-from metrion.core.uncertainty.conventions import Convention
-from metrion.core.uncertainty.plan_chart import Course, PlanChart, Point
-from metrion.core.uncertainty.planning import Wish
 from metrion.views.locale import shown
 from metrion.views.schemas import (
     BandsView,

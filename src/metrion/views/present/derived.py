@@ -2,14 +2,14 @@
 
 from __future__ import annotations
 
+from metrion.core.exact.figures import to_figures
 from metrion.core.exact.numbers import to_text
-from metrion.core.exact.rounding import to_figures
 from metrion.core.formula.notation import printed_formula, printed_unit, unit_after
 from metrion.core.logbook import Logbook
+from metrion.core.planning.budget import derived_budget
 from metrion.core.quantity.bands import subtracted
 from metrion.core.quantity.derived import Derived, DerivedResult, TypedValue, other_conventions
 from metrion.core.quantity.measurements import Measurement
-from metrion.core.uncertainty.budget import derived_budget
 from metrion.report import derived_working
 from metrion.store.records import EntryVersion
 from metrion.views.locale import say, shown, speaker

@@ -18,9 +18,9 @@ from metrion.core.instruments.drawing import (
     main_numerals,
 )
 from metrion.core.instruments.instrument import Instrument
+from metrion.core.instruments.notes import notes, slide
 from metrion.core.quantity.zero import ZeroCheck, zero_errors
 from metrion.core.scales import Numbering, ScrewScale, VernierScale
-from metrion.core.scales.notes import notes, slide
 from metrion.core.traits import Traits
 from metrion.report import Span, Written, least_count_lines
 from metrion.store.records import EntryVersion

@@ -4,8 +4,8 @@ from __future__ import annotations
 
 from collections.abc import Sequence
 
-from metrion.core.exact.units import Unit
 from metrion.core.formula.notation import printed_unit
+from metrion.core.formula.units import Unit
 from metrion.core.quantity.other_units import Also, units_to_offer
 from metrion.views.locale import shown, speaker
 from metrion.views.schemas import AlsoView

@@ -8,22 +8,22 @@ from functools import lru_cache
 from typing import NamedTuple
 
 from metrion.core.desk.desk import zero_says
+from metrion.core.exact.figures import to_figures
 from metrion.core.exact.numbers import to_text
-from metrion.core.exact.rounding import to_figures
-from metrion.core.exact.units import parse_unit
+from metrion.core.formula.units import parse_unit
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.json import text_in
 from metrion.core.logbook import Logbook, Reviewed
+from metrion.core.planning.budget import measurement_budget
 from metrion.core.quantity.measurements import Measurement, MeasurementResult, reduce_measurement
 from metrion.core.quantity.noted import Earlier
 from metrion.core.quantity.observations import PAIR_INDICATIONS
 from metrion.core.quantity.places import by_place
-from metrion.core.quantity.zero import wrapped_zero
+from metrion.core.quantity.wrapped_zero import wrapped_zero
 from metrion.core.review import Flag, Level, settled
 from metrion.core.review.advice import advice
 from metrion.core.review.hints import hints
 from metrion.core.scales import Indication
-from metrion.core.uncertainty.budget import measurement_budget
 from metrion.notebook.evaluation import Hashed
 from metrion.report import result_lines
 from metrion.report.second_looks import main_words

@@ -6,8 +6,8 @@ from typing import Annotated
 
 from marshmallow import fields
 
+from metrion.core.conventions.convention import Convention
 from metrion.core.json import Record
-from metrion.core.uncertainty.conventions import Convention
 from metrion.views.schemas.common import ID, NAME
 from metrion.views.schemas.declared import taken
 from metrion.views.schemas.view import view

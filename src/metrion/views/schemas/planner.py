@@ -6,7 +6,7 @@ from typing import Annotated, Literal
 
 from marshmallow import validate
 
-from metrion.core.uncertainty.planning import PlanVerdict
+from metrion.core.planning.plan import PlanVerdict
 from metrion.views.schemas.view import view
 
 

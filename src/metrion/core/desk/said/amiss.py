@@ -20,8 +20,8 @@ from metrion.core.errors import (
 )
 from metrion.core.exact.bounds import check_length
 from metrion.core.exact.numbers import to_text
-from metrion.core.exact.units import unit_ratio
 from metrion.core.facts import Fact, Figure, Name, either, fact
+from metrion.core.formula.units import unit_ratio
 from metrion.core.instruments.appearance import FineAs
 from metrion.core.instruments.drawing import engraved_unit, fine_numerals
 from metrion.core.instruments.instrument import Instrument

@@ -7,7 +7,7 @@ from functools import cached_property
 
 from metrion.core.exact.angles import FULL_CIRCLE
 from metrion.core.exact.numbers import finite_decimals
-from metrion.core.exact.units import unit_ratio
+from metrion.core.formula.units import unit_ratio
 from metrion.core.instruments.appearance import PrintedUnit
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.scales import Indication, ScrewScale, VernierScale

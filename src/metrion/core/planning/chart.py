@@ -7,8 +7,8 @@ from dataclasses import dataclass
 from fractions import Fraction
 
 from metrion.core.exact.axis import decade_marks
-from metrion.core.exact.rounding import first_place
-from metrion.core.uncertainty.planning import (
+from metrion.core.exact.figures import first_place
+from metrion.core.planning.plan import (
     USUAL_READINGS,
     Plan,
     PlanVerdict,

@@ -8,12 +8,12 @@ from enum import StrEnum
 from fractions import Fraction
 from math import ceil
 
-from metrion.core.exact.rounding import to_figures
-from metrion.core.exact.units import parse_unit, unit_ratio
+from metrion.core.conventions.convention import Convention
+from metrion.core.exact.figures import to_figures
 from metrion.core.facts import Amount, Fact, Figure, fact
+from metrion.core.formula.units import parse_unit, unit_ratio
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.scales.base import LEAST_COUNT
-from metrion.core.uncertainty.conventions import Convention
 from metrion.core.working.model import COUNT, SPREAD, UNCERTAINTY, Model
 from metrion.core.working.steps import Working
 from metrion.core.working.uncertainty import add_uncertainty

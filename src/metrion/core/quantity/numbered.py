@@ -1,4 +1,4 @@
-"""A logbook told in the units that its tools are numbered in: what people see of it."""
+"""Readings told in the unit that their tool is numbered in."""
 
 from __future__ import annotations
 
@@ -6,43 +6,13 @@ from collections.abc import Sequence
 from dataclasses import replace
 from fractions import Fraction
 
-from metrion.core.exact.units import parse_unit
+from metrion.core.formula.units import parse_unit
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.instruments.numbered import numbered, numbered_per, spoken_unit
-from metrion.core.logbook import Logbook
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation
 from metrion.core.quantity.zero import ZeroCheck
 from metrion.core.scales import Indication
-
-
-def numbered_logbook(logbook: Logbook) -> Logbook:
-    """The same logbook, every reading in the unit that its tool is numbered in.
-
-    Tools, checks and measurements that are so already stay the same objects.
-    """
-    tools = {tool.id: tool for tool in logbook.instruments if numbered(tool) is not tool}
-    if not tools:
-        return logbook
-    measured = {
-        id(one): numbered_measurement(one) if one.instrument.id in tools else one
-        for one in logbook.measurements
-    }
-    return replace(
-        logbook,
-        instruments=tuple(map(numbered, logbook.instruments)),
-        zero_checks=tuple(
-            _check(one, numbered_per(tools[one.instrument])) if one.instrument in tools else one
-            for one in logbook.zero_checks
-        ),
-        measurements=tuple(measured.values()),
-        derived=tuple(
-            replace(one, inputs={name: measured.get(id(of), of) for name, of in one.inputs.items()})
-            if any(id(of) in measured for of in one.inputs.values())
-            else one
-            for one in logbook.derived
-        ),
-    )
 
 
 def numbered_measurement(measurement: Measurement) -> Measurement:
@@ -67,7 +37,7 @@ def numbered_measurement(measurement: Measurement) -> Measurement:
 def numbered_checks(tool: Instrument, checks: Sequence[ZeroCheck]) -> tuple[ZeroCheck, ...]:
     """Looks at its zero, in the unit that it is numbered in."""
     per = numbered_per(tool)
-    return tuple(checks if per == 1 else (_check(one, per) for one in checks))
+    return tuple(checks if per == 1 else (numbered_check(one, per) for one in checks))
 
 
 def numbered_look(look: Indication, per: Fraction) -> Indication:
@@ -75,7 +45,8 @@ def numbered_look(look: Indication, per: Fraction) -> Indication:
     return replace(look, main=look.main * per)
 
 
-def _check(check: ZeroCheck, per: Fraction) -> ZeroCheck:
+def numbered_check(check: ZeroCheck, per: Fraction) -> ZeroCheck:
+    """A look at the zero, in another unit."""
     return replace(
         check,
         indication=numbered_look(check.indication, per),

@@ -6,10 +6,11 @@ from dataclasses import dataclass
 from fractions import Fraction
 from math import floor
 
+from metrion.core.conventions.convention import Digits
 from metrion.core.exact.angles import degrees_and_minutes
+from metrion.core.exact.figures import first_place, round_half_away
 from metrion.core.exact.numbers import finite_decimals, fixed, float_text, to_text
 from metrion.core.formula.notation import unit_after
-from metrion.core.uncertainty.conventions import Digits
 
 
 @dataclass(frozen=True)
@@ -42,38 +43,6 @@ class Rounded:
             return f"{degrees_and_minutes(Fraction(self.value), places)} ± {self.uncertainty}′"
         both = f"{self.value} ± {self.uncertainty}"
         return both if self.unit == "1" else f"({both}){after}"
-
-
-def first_place(value: Fraction) -> int:
-    """The power of ten of the first significant figure of a positive value.
-
-    >>> first_place(Fraction(7, 100)), first_place(Fraction(420))
-    (-2, 2)
-    """
-    place = len(str(value.numerator)) - len(str(value.denominator))
-    while Fraction(10) ** place > value:
-        place -= 1
-    while Fraction(10) ** (place + 1) <= value:
-        place += 1
-    return place
-
-
-def round_half_away(value: Fraction, place: int) -> Fraction:
-    """``value`` to a whole number of ``10**place``, halves away from zero."""
-    step = Fraction(10) ** place
-    size = floor(abs(value) / step + Fraction(1, 2)) * step
-    return -size if value < 0 else size
-
-
-def to_figures(value: Fraction, figures: int) -> str:
-    """A number to so many figures for a sentence, in plain digits however large it is.
-
-    >>> to_figures(Fraction(3416), 2), to_figures(Fraction(1, 3), 2), to_figures(Fraction(2), 2)
-    ('3400', '0.33', '2')
-    """
-    if not value:
-        return "0"
-    return to_text(round_half_away(value, first_place(abs(value)) - figures + 1))
 
 
 def round_uncertainty(uncertainty: Fraction, digits: Digits) -> tuple[Fraction, int]:

@@ -8,8 +8,8 @@ from fractions import Fraction
 from math import gcd
 from typing import assert_never
 
-from metrion.core.exact.units import parse_unit
 from metrion.core.facts import Fact, Figure, Name, fact
+from metrion.core.formula.units import parse_unit
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.scales import Indication, Numbering, Pattern, PlainScale, ScrewScale, VernierScale
 from metrion.core.traits import Kind

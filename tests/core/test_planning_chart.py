@@ -8,8 +8,8 @@ from hypothesis import strategies as st
 
 from metrion.core.exact.axis import round_marks
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.uncertainty.plan_chart import PlanChart, Point, plan_chart
-from metrion.core.uncertainty.planning import Wish, plans
+from metrion.core.planning.chart import PlanChart, Point, plan_chart
+from metrion.core.planning.plan import Wish, plans
 from tests.core.test_planning import CALIPER, HALF, SCREW, STANDARD, wish
 
 

@@ -1,14 +1,11 @@
-"""What a convention does, in words, and what others would say of the same readings."""
+"""What a convention does, in words, and how two of them differ."""
 
 from __future__ import annotations
 
-from collections.abc import Iterable
-from dataclasses import dataclass, replace
 from fractions import Fraction
 
+from metrion.core.conventions.convention import Combine, Convention, Family, Spread
 from metrion.core.facts import Fact, fact
-from metrion.core.quantity.measurements import Measurement, MeasurementResult, reduce_measurement
-from metrion.core.uncertainty.conventions import Combine, Convention, Family, Spread
 
 _DIGITS = {1: "one", 2: "two", "1-or-2": "one-or-two"}
 
@@ -64,36 +61,3 @@ def difference(
         del after["zero"]
     changed = tuple(phrase for aspect, phrase in after.items() if phrase != before[aspect])
     return fact("convention-differs", phrases=changed) if changed else None
-
-
-@dataclass(frozen=True)
-class ConventionResult:
-    """What one convention says of the same readings.
-
-    Attributes:
-        convention: the convention.
-        result: its result.
-        why: why it may differ from the measurement's own; None for that one.
-    """
-
-    convention: Convention
-    result: MeasurementResult
-    why: Fact | None
-
-
-def said_by(
-    measurement: Measurement, conventions: Iterable[Convention]
-) -> tuple[ConventionResult, ...]:
-    """The same readings under each convention; those that allow what was estimated, or not."""
-    return tuple(
-        ConventionResult(
-            convention,
-            reduce_measurement(replace(measurement, convention=convention)),
-            difference(
-                measurement.convention,
-                convention,
-                zero_looked_at=bool(measurement.effective_checks),
-            ),
-        )
-        for convention in conventions
-    )

@@ -6,14 +6,14 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 from fractions import Fraction
 
+from metrion.core.conventions.convention import Combine, Convention, Family
+from metrion.core.exact.figures import round_half_away, to_figures
 from metrion.core.exact.numbers import square_root
-from metrion.core.exact.rounding import round_half_away, to_figures
 from metrion.core.facts import Amount, Argument, Fact, Figure, Name, fact
 from metrion.core.formula.evaluate import one
 from metrion.core.formula.values import Value, rational
 from metrion.core.quantity.derived import DerivedResult
 from metrion.core.quantity.measurements import MeasurementResult
-from metrion.core.uncertainty.conventions import Combine, Convention, Family
 from metrion.core.working.model import Source, Uncertainty
 from metrion.core.working.uncertainty import adds_squares
 

@@ -1,0 +1,1 @@
+"""How a course turns limits and scatter into one uncertainty, and rounds it."""
