@@ -23,7 +23,7 @@ from typing import Any
 sys.path.insert(0, str(Path(__file__).parents[1]))
 
 from tests.hold.bounds import FILES
-from tests.server import running
+from tests.server import COMMAND, running
 
 TIMES = 15
 SIZES = (10, 100, 1000)
@@ -103,7 +103,7 @@ def seconds_at_work(process: int) -> float:
 def processor_time(source: str) -> float:
     """Milliseconds of processor time of a reading in a hundred quantities of a hundred."""
     with TemporaryDirectory() as folder:
-        server = running(Path(folder), "serve", environment={"PYTHONPATH": source})
+        server = running(Path(folder), "serve", command=COMMAND, environment={"PYTHONPATH": source})
         with server as address:
             asked = Asked(address)
             sheet = asked.sheet("Hundred", 100, 100)

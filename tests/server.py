@@ -7,10 +7,12 @@ import subprocess
 import sys
 import urllib.error
 import urllib.request
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from pathlib import Path
 from types import MappingProxyType
 from typing import Any
+
+from tests.loaded import Forked
 
 COMMAND = [sys.executable, "-c", "from metrion.cli import main; main()"]
 
@@ -20,7 +22,7 @@ class running:  # noqa: N801 - reads as a phrase
 
     Args:
         folder: of its data.
-        command: how it is started.
+        command: how it is started; by default forked from a process that has loaded it.
         port: where it listens; any that is free by default.
         environment: variables that it is started with besides.
         words: what to say on the command line besides.
@@ -30,16 +32,17 @@ class running:  # noqa: N801 - reads as a phrase
         self,
         folder: Path,
         *words: str,
-        command: list[str] = COMMAND,
+        command: Sequence[str] = (),
         port: str = "0",
         environment: Mapping[str, str] = MappingProxyType({}),
     ) -> None:
         own = {"METRION_DATA": str(folder), "METRION_PORT": port}
-        self.process = subprocess.Popen(
-            [*command, *(words or ("demo",))],
-            stdout=subprocess.PIPE,
-            text=True,
-            env={**os.environ, **own, **environment},
+        given = {**os.environ, **own, **environment}
+        words = words or ("demo",)
+        self.process = (
+            subprocess.Popen([*command, *words], stdout=subprocess.PIPE, text=True, env=given)
+            if command
+            else Forked(words, given)
         )
 
     def __enter__(self) -> str:

@@ -135,7 +135,7 @@ def test_a_port_in_use_gives_one_sentence(tmp_path: Path) -> None:
 def test_the_demo_keeps_apart_from_a_users_data(tmp_path: Path) -> None:
     (tmp_path / "metrion.sqlite").write_bytes(b"a user's data")
     with (
-        running(tmp_path) as address,
+        running(tmp_path, command=COMMAND) as address,
         urllib.request.urlopen(f"{address}/api/sheets", timeout=10) as answer,
     ):
         titles = [sheet["title"] for sheet in json.load(answer)["sheets"]]

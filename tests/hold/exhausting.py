@@ -26,7 +26,7 @@ import numpy as np
 from PIL import Image
 
 from metrion.store.database import FILE_NAME
-from tests.server import asked, running
+from tests.server import COMMAND, asked, running
 from tests.web.test_exhausting_more import (
     LOOK,
     PICTURE,
@@ -197,7 +197,7 @@ def measured(case: Callable[[str, Path], str], source: str) -> str:
     """What is answered, seconds, memory and wait, of the state at a path; of this one without."""
     with tempfile.TemporaryDirectory() as name:
         environment = {"PYTHONPATH": source} if source else {}
-        started = running(Path(name), environment={**os.environ, **environment})
+        started = running(Path(name), command=COMMAND, environment={**os.environ, **environment})
         with started as address:
             asked(address, "/sheets/spare-parts/look", LOOK)
             begun = time.monotonic()

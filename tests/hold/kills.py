@@ -19,7 +19,7 @@ from urllib.error import URLError
 
 from metrion.store.backups import is_whole
 from metrion.store.database import FILE_NAME
-from tests.server import asked, running
+from tests.server import COMMAND, asked, running
 
 _WRITERS = 4
 
@@ -49,7 +49,7 @@ def killed_while_writing(kills: int, seed: int = 1) -> Held:
     with tempfile.TemporaryDirectory() as name:
         folder = Path(name)
         for count in range(kills):
-            started = running(folder, "serve")
+            started = running(folder, "serve", command=COMMAND)
             address = started.__enter__()
             _check(held, address)
             stop = threading.Event()
@@ -79,7 +79,7 @@ def killed_while_starting(kills: int, seed: int = 2) -> Held:
         for count in range(kills):
             # Every other time a notebook is made anew.
             at = folder / str(count // 2)
-            started = running(at, "serve")
+            started = running(at, "serve", command=COMMAND)
             time.sleep(luck.uniform(0.0, 1.5))
             _kill(started)
             held.kills += 1

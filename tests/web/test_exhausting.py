@@ -13,7 +13,7 @@ from zipfile import ZIP_DEFLATED, ZipFile
 import pytest
 
 from tests.formats.test_faults import GOOD
-from tests.server import asked, running
+from tests.server import COMMAND, asked, running
 
 MOST_MEMORY = 500_000
 """What the server may ever have taken, in kB."""
@@ -30,7 +30,7 @@ def server(tmp_path_factory: pytest.TempPathFactory) -> Iterator[str]:
 @pytest.fixture
 def watched(tmp_path: Path) -> Iterator[str]:
     """A server that may never take more than so much memory."""
-    started = running(tmp_path)
+    started = running(tmp_path, command=COMMAND)
     with started as address:
         yield address
         status = Path(f"/proc/{started.process.pid}/status").read_text()

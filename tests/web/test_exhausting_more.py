@@ -24,7 +24,7 @@ from pypdf import PdfReader, PdfWriter
 from metrion.demo import demo_file
 from metrion.store.database import FILE_NAME
 from tests.formats.test_faults import GOOD
-from tests.server import asked, running
+from tests.server import COMMAND, asked, running
 from tests.web.test_authentication import visited
 from tests.web.test_exhausting import watched  # noqa: F401 - a fixture
 
@@ -227,7 +227,7 @@ def test_photographs_keep_nobody_from_typing_and_few_are_read_at_once(server: st
 
 
 def test_a_photograph_of_a_client_that_has_gone_is_let_go(tmp_path: Path) -> None:
-    started = running(tmp_path)
+    started = running(tmp_path, command=COMMAND)
     with started as address:
         path, content = PICTURE.format(reading(address)), of_many_scans(30, (12_000, 9_000))
         typing(address, 1)
