@@ -154,7 +154,7 @@ def test_what_is_planned_leaves_out_the_tool_that_cannot_be_used(server: str) ->
 def test_a_line_estimated_on_a_circle_is_suggested_as_it_was_read(server: str) -> None:
     flags = asked(server, "/sheets/circle")[1]["quantities"][1]["flags"]
     (slip,) = (flag for flag in flags if flag["code"] == "sweep-slip")
-    assert slip["suggestion"] == {"a": {"main": "341:20", "fine": "4.33"}}
+    assert slip["remedies"][1]["fields"] == {"a": {"main": "341:20", "fine": "4.33"}}
 
 
 def test_a_damaged_sheet_goes_into_the_trash_and_comes_back(server: str) -> None:

@@ -84,7 +84,8 @@ def test_a_correction_that_is_offered_is_kept_in_the_unit_of_the_description(
         body = {"quantity": "film", "typed": {"main": main, "fine": "16"}}
         assert read.post(f"{SHEET}/readings", json=body).status_code == 201
     [slip] = [one for one in quantity(read)["flags"] if one["code"] == "main-mark-slip"]
-    assert (slip["suggestion"]["main"], slip["suggested"]) == ("52", "5.2")
+    misread = slip["remedies"][1]
+    assert (misread["fields"]["main"], misread["label"]) == ("52", "I misread, it was 5.2")
 
 
 def test_the_unit_that_is_kept_is_one_of_the_others(read: FlaskClient) -> None:

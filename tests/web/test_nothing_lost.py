@@ -57,9 +57,14 @@ def test_a_zero_counted_from_the_wrong_turn_is_mended_for_all_that_use_it(server
         for flag in quantity["flags"]
         if flag["code"] == "zero-wrapped"
     )
-    assert (flag["zero_check"], flag["suggestion"]) == ("off", {"main": "-0.5"})
+    fields = flag["remedies"][0]["fields"]
+    assert (flag["zero_check"], fields) == ("off", {"main": "-0.5"})
     mended = asked(
-        server, "/sheets/bridle-line/zero_checks/off", flag["suggestion"], "PATCH", version=1
+        server,
+        "/sheets/bridle-line/zero_checks/off",
+        flag["remedies"][0]["fields"],
+        "PATCH",
+        version=1,
     )[1]
     codes = [flag["code"] for one in mended["quantities"] for flag in one["flags"]]
     assert "zero-wrapped" not in codes

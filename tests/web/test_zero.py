@@ -78,8 +78,11 @@ def test_mending_the_check_settles_it_for_all_that_use_it(
 ) -> None:
     assert [len(found) for found in flags(wrapped)] == [1, 1]
     (flag,) = flags(wrapped)[0]
-    assert (flag["zero_check"], flag["suggested"], flag["settled"]) == ("off", "−0.15 mm", False)
-    change = {**flag["suggestion"], "why": "a full turn off"}
+    assert (flag["zero_check"], flag["settled"]) == ("off", False)
+    likely, stands = flag["remedies"]
+    assert (likely["label"], likely["target"]) == ("It was −0.15 mm", "zero-check")
+    assert (stands["target"], stands["fields"]) == ("quantity", {"looked_again": [flag["code"]]})
+    change = {**likely["fields"], "why": "a full turn off"}
     mended = client.patch(f"{SHEET}/zero_checks/off", json=change, headers={"If-Match": "1"}).json
     assert flags(mended) == [[], []]
     assert [quantity["zero_text"] for quantity in mended["quantities"]] == ["−0.15", "−0.15"]

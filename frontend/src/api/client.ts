@@ -21,6 +21,7 @@ export type Reading = Schemas["Reading"];
 export type Derived = Schemas["Derived"];
 export type Recipe = Schemas["Recipe"];
 export type Flag = Schemas["Flag"];
+export type Remedy = Flag["remedies"][number];
 export type Step = Schemas["Step"];
 export type Span = Schemas["Span"];
 export type Budget = Schemas["Budget"];

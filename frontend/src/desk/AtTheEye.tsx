@@ -16,7 +16,6 @@ export function AtTheEye({ question, actions, onDone }: Props) {
       act(...given);
       onDone();
     };
-  const { misread, setAside, stands } = actions;
-  const done = { misread: then(misread), setAside: then(setAside), stands: then(stands) };
+  const done = { amend: then(actions.amend), setAside: then(actions.setAside) };
   return <SecondLook {...question} actions={{ ...actions, ...done }} />;
 }

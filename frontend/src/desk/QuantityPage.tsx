@@ -72,10 +72,9 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
     show: (reading) => setTakenUp({ reading, to: "show" }),
     lookAgain: (reading) => setTakenUp({ reading, to: "again" }),
     change: (reading) => setTakenUp({ reading, to: "change" }),
-    misread: (reading, figures) => alter(reading, { ...figures, why: say("desk-misread") }),
+    amend: (reading, { fields, why }) => alter(reading, why ? { ...fields, why } : fields),
     setAside: (reading, reason) => alter(reading, { excluded: reason }),
     countAgain: (reading) => alter(reading, { excluded: null }),
-    stands: (reading, code) => alter(reading, { looked_again: [code] }),
     photograph: setPhotographed,
   };
   const asked = toAsk(quantity, made);

@@ -1,6 +1,7 @@
 import { cleanup, screen } from "@testing-library/react";
 import { afterEach, describe, expect, it } from "vitest";
 
+import type { Flag } from "../api";
 import { quantity, show } from "../tests/fixtures";
 import { Places } from "./Places";
 import { ResultPanel } from "./ResultPanel";
@@ -11,13 +12,17 @@ const PLACES = [
   { place: "rim", count: 2, sentence: "(8.63 ± 0.03) mm" },
   { place: "", count: 1, sentence: null },
 ];
-const FLAG = {
+const FLAG: Flag = {
   code: "place-effect",
-  level: "warning" as const,
+  level: "warning",
   message: "rim and foot differ by 0.40 mm.",
   observation: null,
-  suggestion: {},
-  suggested: "",
+  remedies: [
+    {
+      ...{ act: "amend", target: "quantity", label: "Report the places apart", why: "" },
+      fields: { places_apart: true },
+    },
+  ],
   zero_check: null,
   settled: false,
   without: null,

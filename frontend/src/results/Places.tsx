@@ -24,13 +24,13 @@ export function Places({ sheet, quantity }: Props) {
           </div>
         ))}
       </dl>
-      <ReportApart {...{ sheet, quantity }} apart={false} />
+      <ReportTogether {...{ sheet, quantity }} />
     </div>
   );
 }
 
-/** Chooses whether the places are reported apart; either can be taken back. */
-export function ReportApart({ sheet, quantity, apart }: Props & { apart: boolean }) {
+/** Takes it back that the places are reported apart. */
+function ReportTogether({ sheet, quantity }: Props) {
   const { message } = App.useApp();
   const amend = useAmendQuantity(sheet);
   return (
@@ -39,12 +39,12 @@ export function ReportApart({ sheet, quantity, apart }: Props & { apart: boolean
       loading={amend.isPending}
       onClick={() =>
         amend.mutate(
-          { seen: quantity, places_apart: apart ? true : null },
+          { seen: quantity, places_apart: null },
           { onError: (problem) => void message.error(problem.message) },
         )
       }
     >
-      {apart ? say("results-report-the-places-apart") : say("results-report-them-together")}
+      {say("places-report-together")}
     </Button>
   );
 }

@@ -7,8 +7,8 @@ import { OtherUnits } from "./OtherUnits";
 import { BudgetBars } from "./Budget";
 import { Compare, ComparedWords } from "./Compare";
 import { Others } from "./Others";
-import { Places, ReportApart } from "./Places";
-import { WrappedZero } from "./WrappedZero";
+import { Places } from "./Places";
+import { LookAtAll } from "./LookAtAll";
 import { useComparable } from "./useComparable";
 import { QuantityWorking } from "./WholeWorking";
 import { Working } from "./Working";
@@ -40,7 +40,7 @@ export function ResultPanel({ sheet, quantity, onLook, another, convention }: Pr
   const about = looks.filter((flag) => flag.observation !== null);
   const general = quantity.flags.filter((flag) => flag.observation === null && !flag.settled);
   // What makes every reading wrong is asked where the eye is.
-  const zeros = general.filter(({ code }) => code === "zero-wrapped");
+  const zeros = general.filter((flag) => flag.zero_check);
   const short = quantity.working.filter(({ key }) => !SAID.test(key));
   return (
     <section className="result-panel" aria-label={say("desk-result")}>
@@ -64,7 +64,7 @@ export function ResultPanel({ sheet, quantity, onLook, another, convention }: Pr
           )}
         </p>
         {zeros.map((flag) => (
-          <WrappedZero key={flag.zero_check} {...{ sheet, quantity, flag }} />
+          <LookAtAll key={flag.zero_check} {...{ sheet, quantity, flag }} />
         ))}
         {result.sentence && <Working steps={short} onFollow={setFollowed} />}
         {result.sentence && (
@@ -87,12 +87,9 @@ export function ResultPanel({ sheet, quantity, onLook, another, convention }: Pr
             ),
         )}
         {general
-          .filter(({ code }) => code !== "zero-wrapped")
+          .filter((flag) => !flag.zero_check)
           .map((flag) => (
-            <p key={flag.code} className={`result-note ${flag.level}`}>
-              {flag.message}
-              {flag.code === "place-effect" && <ReportApart {...{ sheet, quantity }} apart />}
-            </p>
+            <LookAtAll key={flag.code} {...{ sheet, quantity, flag }} />
           ))}
         {quantity.hints.map((hint) => (
           <p key={hint.code} className="result-note warning">

@@ -26,7 +26,7 @@ export function RowActions({ reading, index, actions, fine }: Props) {
       label: say("tally-show-it-on-the-scales"),
       onClick: () => actions.show(reading),
     },
-    { key: "again", label: say("tally-look-again"), onClick: () => actions.lookAgain(reading) },
+    { key: "again", label: say("remedy-look-again"), onClick: () => actions.lookAgain(reading) },
     {
       key: "change",
       label: say("tally-change-its-figures"),
@@ -47,7 +47,7 @@ export function RowActions({ reading, index, actions, fine }: Props) {
           label: say("tally-count-it-again"),
           onClick: () => actions.countAgain(reading),
         }
-      : { key: "aside", label: say("tally-set-aside"), onClick: () => setAsking(true) },
+      : { key: "aside", label: say("remedy-set-aside"), onClick: () => setAsking(true) },
   ];
   const reason = (
     <ReasonForm

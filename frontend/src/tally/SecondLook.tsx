@@ -1,18 +1,14 @@
-import { Button } from "antd";
-
-import type { Flag, Reading } from "../api";
-import { SetAside } from "./SetAside";
-import { say } from "../voice";
+import type { Flag, Reading, Remedy } from "../api";
+import { Remedies } from "./Remedies";
 
 /** What can be done about a reading. */
 export interface LookActions {
   show: (reading: Reading) => void;
   lookAgain: (reading: Reading) => void;
   change: (reading: Reading) => void;
-  misread: (reading: Reading, suggestion: Flag["suggestion"]) => void;
+  amend: (reading: Reading, remedy: Remedy) => void;
   setAside: (reading: Reading, reason: string) => void;
   countAgain: (reading: Reading) => void;
-  stands: (reading: Reading, code: string) => void;
   photograph: (reading: Reading) => void;
 }
 
@@ -28,28 +24,14 @@ export function SecondLook({ flag, reading, actions }: Props) {
   return (
     <div className="look">
       <p>{flag.message}</p>
-      {actions && <LookActs {...{ flag, reading, actions }} />}
-    </div>
-  );
-}
-
-function LookActs({ flag, reading, actions }: Props & { actions: LookActions }) {
-  return (
-    <div className="look-acts">
-      <Button type="primary" onClick={() => actions.lookAgain(reading)}>
-        {say("tally-look-again")}
-      </Button>
-      {flag.suggested && (
-        <Button onClick={() => actions.misread(reading, flag.suggestion)}>
-          {say("tally-i-misread-it-was", { suggested: flag.suggested })}
-        </Button>
+      {actions && (
+        <Remedies
+          remedies={flag.remedies}
+          onLookAgain={() => actions.lookAgain(reading)}
+          onSetAside={(reason) => actions.setAside(reading, reason)}
+          onAmend={(remedy) => actions.amend(reading, remedy)}
+        />
       )}
-      <SetAside onReason={(reason) => actions.setAside(reading, reason)}>
-        <Button>{say("tally-set-aside")}</Button>
-      </SetAside>
-      <Button type="text" onClick={() => actions.stands(reading, flag.code)}>
-        {say("results-it-stands")}
-      </Button>
     </div>
   );
 }

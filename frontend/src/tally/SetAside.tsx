@@ -49,7 +49,7 @@ export function ReasonForm({ onReason }: { onReason: (reason: string) => void })
         />
       </label>
       <Button type="primary" htmlType="submit" disabled={!given}>
-        {say("tally-set-aside-2")}
+        {say("tally-set-aside")}
       </Button>
     </form>
   );

@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, within } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 
-import type { Flag } from "../api";
+import type { Flag, Remedy } from "../api";
 import type { Waiting } from "../outbox/outbox";
 import { CALIPER, quantity, reading, show, ENTERED } from "../tests/fixtures";
 import type { LookActions } from "./SecondLook";
@@ -13,11 +13,14 @@ const actions = (): LookActions => ({
   show: vi.fn(),
   lookAgain: vi.fn(),
   change: vi.fn(),
-  misread: vi.fn(),
+  amend: vi.fn(),
   setAside: vi.fn(),
   countAgain: vi.fn(),
-  stands: vi.fn(),
   photograph: vi.fn(),
+});
+
+const remedy = (act: Remedy["act"], label: string, fields = {}): Remedy => ({
+  ...{ act, label, fields, target: "reading", why: "" },
 });
 
 const SLIP: Flag = {
@@ -25,10 +28,14 @@ const SLIP: Flag = {
   level: "warning",
   message: "Reading 2 stands one mark above the others.",
   observation: 1,
-  suggestion: { main: "6" },
-  suggested: "6",
   zero_check: null,
   settled: false,
+  remedies: [
+    remedy("look-again", "Look again"),
+    remedy("amend", "I misread, it was 6", { main: "6" }),
+    remedy("set-aside", "Set aside…"),
+    remedy("amend", "It is right", { looked_again: ["main-mark-slip"] }),
+  ],
   without: "(6.30 ± 0.03) mm",
 };
 
@@ -90,9 +97,11 @@ describe("the tally", () => {
       .map((button) => button.textContent);
     expect(names).toEqual(["Look again", "I misread, it was 6", "Set aside…", "It is right"]);
     fireEvent.click(screen.getByText("I misread, it was 6"));
-    expect(acts.misread).toHaveBeenCalledWith(readings[1], { main: "6" });
+    expect(acts.amend).toHaveBeenLastCalledWith(SECOND, SLIP.remedies[1]);
     fireEvent.click(screen.getByText("It is right"));
-    expect(acts.stands).toHaveBeenCalledWith(readings[1], "main-mark-slip");
+    expect(acts.amend).toHaveBeenLastCalledWith(SECOND, SLIP.remedies[3]);
+    fireEvent.click(screen.getByText("Look again"));
+    expect(acts.lookAgain).toHaveBeenCalledWith(SECOND);
   });
 
   it("asks no more about what was settled", () => {

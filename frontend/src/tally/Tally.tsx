@@ -223,7 +223,7 @@ function Row({ sheet, reading, index, quantity, fine, axis, flags, ...props }: R
       {reading.excluded && (
         <tr className="reason">
           <td />
-          <td colSpan={7}>{say("tally-set-aside-3", { excluded: reading.excluded })}</td>
+          <td colSpan={7}>{say("tally-set-aside-because", { excluded: reading.excluded })}</td>
         </tr>
       )}
       {flags.map((flag) => (

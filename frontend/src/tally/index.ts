@@ -1,2 +1,3 @@
 export { Tally } from "./Tally";
+export { Remedies } from "./Remedies";
 export { SecondLook, type LookActions } from "./SecondLook";

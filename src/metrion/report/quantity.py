@@ -15,7 +15,7 @@ from metrion.core.scales import Indication
 from metrion.report.blocks import Block, Cell, PictureBlock, ReportColumn, Row, Table, words
 from metrion.report.drawing import drawn_reading
 from metrion.report.lines import Tint
-from metrion.report.second_looks import main_words, what_became
+from metrion.report.second_looks import what_became
 from metrion.report.working.setting import number
 from metrion.voice import Speaker
 from metrion.voice.dates import written_date
@@ -100,7 +100,7 @@ class _Row:
         read = Cell(self._value(instrument.reading(indication)))
         main = Cell(
             self.figure(instrument.mark_text(indication.main)),
-            self._changed(main_words(instrument, before[0]), instrument.mark_text(indication.main)),
+            self._changed(instrument.main_words(before[0]), instrument.mark_text(indication.main)),
         )
         if not instrument.scale.has_fine_scale:
             return [main, Cell(""), Cell(""), read]
@@ -127,7 +127,7 @@ class _Row:
             figures = "; ".join(
                 self.speaker.text(
                     "report-look",
-                    main=Figure(main_words(self.instrument, main)),
+                    main=Figure(self.instrument.main_words(main)),
                     line=Figure(line),
                 )
                 for main, line in one.indications

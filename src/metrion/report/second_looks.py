@@ -3,7 +3,6 @@
 from __future__ import annotations
 
 from metrion.core.facts import Fact, Name, fact
-from metrion.core.instruments.instrument import Instrument
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.review import Flag, Settlement, settled
 
@@ -14,9 +13,3 @@ def what_became(flag: Flag, measurement: Measurement) -> Fact:
     if how is Settlement.SET_ASIDE and flag.observation is not None:
         return fact("set-aside", why=Name(measurement.observations[flag.observation].excluded))
     return fact(f"look-{how}" if how else "look-open")
-
-
-def main_words(instrument: Instrument, main: str) -> str:
-    """A main reading of a file as the rows show it; one that was written otherwise as it is."""
-    found = instrument.main_of(main)
-    return main if found is None else instrument.mark_text(found)

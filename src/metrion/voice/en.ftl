@@ -1214,7 +1214,7 @@ desk-back-to-the-reading = Back to the reading
 desk-read-by = read by
 desk-result = result
 desk-place = place
-results-it-stands = It is right
+remedy-stands = It is right
 
 ## On the page: derived
 
@@ -1514,8 +1514,8 @@ results-use-it-for-this-quantity = Use it for this quantity
 results-on-the-scales = on the scales
 results-no-place-noted = no place noted
 results-also-in = also in
-results-report-the-places-apart = Report the places apart
-results-report-them-together = Report them together
+places-report-apart = Report the places apart
+places-report-together = Report them together
 results-working = Working: { $title }
 results-click-a-number-to-see-where = Click a number to see where it comes from.
 results-compared-with = compared with
@@ -1533,8 +1533,8 @@ results-no-reading-yet-so-no-result = no reading yet, so no result
 results-all-together = all together:
 results-the-uncertainty-is-of-the-value = The uncertainty is { $relative_percent } % of the value. 
 results-convention = Convention:
-results-it-was = It was { $suggested }
-results-counted-from-the-wrong-side-of = counted from the wrong side of zero
+remedy-zero-was = It was { $error }
+remedy-zero-was-why = counted from the wrong side of zero
 results-where-this-comes-from = Where this comes from
 
 ## On the page: settings
@@ -1629,7 +1629,7 @@ strip-line-is = line { $line } is { $words }
 tally-show-it-on-the-scales = Show it on the scales
 tally-change-its-figures = Change its figures
 tally-count-it-again = Count it again
-tally-set-aside = Set aside…
+remedy-set-aside = Set aside…
 tally-photograph-it = Photograph it…
 photo-title = A photograph of the scales
 photo-button = Photograph the scales
@@ -1681,10 +1681,10 @@ photo-take-away = Take the photograph away
 tally-actions-for-reading = Actions for reading { $at }
 tally-why-does-it-not-count-the = Why does it not count? The reading stays in the record, struck through.
 tally-a-burr-stood-between-the-jaws = e.g. a burr stood between the jaws
-tally-set-aside-2 = Set aside
-tally-look-again = Look again
+tally-set-aside = Set aside
+remedy-look-again = Look again
 tally-is-being-looked-at-again = is being looked at again; its figures are hidden meanwhile
-tally-i-misread-it-was = I misread, it was { $suggested }
+remedy-misread = I misread, it was { $main }
 tally-no = no.
 tally-first-then-second-position = first, then second position
 tally-window = window { $at }
@@ -1695,7 +1695,7 @@ tally-actions = actions
 tally-no-reading-yet-each-one-you = No reading yet. Each one you record becomes a row here, and a dot that shows how they scatter.
 tally-waiting-for-the-server-nothing-is = waiting for the server; nothing is lost
 tally-discard = Discard
-tally-set-aside-3 = set aside: { $excluded }
+tally-set-aside-because = set aside: { $excluded }
 tally-off-the-axis = off the axis
 
 ## On the page: transfer
@@ -1950,7 +1950,7 @@ transfer-taking-in-of-all-of-them = Taking in { $count } of { $all }: all of the
 api-away = Metrion does not answer; nothing typed is lost.
 api-answered = The server answered { $status }.
 desk-changed = changed
-desk-misread = misread
+remedy-misread-why = misread
 settings-language = Language
 settings-language-of = Of everything that is said here, on paper too.
 report-table-to-read = Table to read, CSV

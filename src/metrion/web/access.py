@@ -5,7 +5,8 @@ from __future__ import annotations
 import segno
 from flask import current_app, request
 
-from metrion.views.schemas import AccessView, CodeView, schema_of
+from metrion.views.schemas.notebook import AccessView, CodeView
+from metrion.views.schemas.view import schema_of
 from metrion.web.authentication import PAIRING_MINUTES, Code, Gate, gate_of
 from metrion.web.bodies import Blueprint
 from metrion.web.host_check import PORT, host_for_others

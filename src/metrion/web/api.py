@@ -27,7 +27,8 @@ from metrion.store import (
 )
 from metrion.views.locale import say
 from metrion.views.present.faults import faults_view
-from metrion.views.schemas import ErrorView, FaultView, UseView, schema_of
+from metrion.views.schemas.notebook import ErrorView, FaultView, UseView
+from metrion.views.schemas.view import schema_of
 from metrion.web.bodies import Unreadable
 from metrion.web.problems import Problem
 

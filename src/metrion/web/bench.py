@@ -26,17 +26,16 @@ from metrion.store.sheets import take_in
 from metrion.views.locale import say
 from metrion.views.present import sheet_view
 from metrion.views.present.bench import drawer_view, revealed_view, standing_view
-from metrion.views.schemas import (
+from metrion.views.schemas.bench import (
     BeginView,
     DoneView,
     DrawerView,
     RevealedView,
-    SheetChangeView,
-    SheetView,
     SnapView,
     StandingView,
-    schema_of,
 )
+from metrion.views.schemas.sheets import SheetChangeView, SheetView
+from metrion.views.schemas.view import schema_of
 from metrion.web.bodies import Blueprint
 from metrion.web.current import notebook, shown_change
 from metrion.web.idempotency import asked

@@ -3,7 +3,8 @@
 from __future__ import annotations
 
 from metrion.store.models import Sheet
-from metrion.views.schemas import NowView, WindowView, schema_of
+from metrion.views.schemas.notebook import NowView, WindowView
+from metrion.views.schemas.view import schema_of
 from metrion.web.bodies import Blueprint
 from metrion.web.current import notebook
 from metrion.web.sessions import (

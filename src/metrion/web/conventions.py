@@ -14,7 +14,8 @@ from metrion.core.json import Record
 from metrion.formats.logbook import parse_own_convention
 from metrion.notebook.patches import EntryPatch
 from metrion.views.locale import speaker
-from metrion.views.schemas import ConventionFields, ConventionView, NewConvention, schema_of
+from metrion.views.schemas.conventions import ConventionFields, ConventionView, NewConvention
+from metrion.views.schemas.view import schema_of
 from metrion.voice.conventions import convention_name
 from metrion.web.bodies import Blueprint
 from metrion.web.current import notebook

@@ -10,7 +10,7 @@ from metrion.notebook import Changed, Notebook
 from metrion.notebook.entries import EntryActs
 from metrion.views.locale import speak_as
 from metrion.views.present import change_view
-from metrion.views.schemas import SheetChangeView
+from metrion.views.schemas.sheets import SheetChangeView
 from metrion.web.idempotency import asked
 
 

@@ -7,7 +7,8 @@ from metrion.notebook import EvaluatedSheet
 from metrion.store import NotHere
 from metrion.views.locale import speaker
 from metrion.views.present import answer_view
-from metrion.views.schemas import AnswerView, TypedView, schema_of
+from metrion.views.schemas.desk import AnswerView, TypedView
+from metrion.views.schemas.view import schema_of
 from metrion.voice.conventions import convention_name
 from metrion.web.bodies import Blueprint
 from metrion.web.current import notebook

@@ -18,7 +18,9 @@ from metrion.notebook.notebook import CurrentSheet
 from metrion.notebook.typed_readings import understood
 from metrion.store.commands import Change
 from metrion.store.records import OBSERVATIONS
-from metrion.views.schemas import LeftView, SheetChangeView, schema_of
+from metrion.views.schemas.bench import LeftView
+from metrion.views.schemas.sheets import SheetChangeView
+from metrion.views.schemas.view import schema_of
 from metrion.web.bodies import Blueprint
 from metrion.web.current import notebook, shown_change
 from metrion.web.idempotency import asked

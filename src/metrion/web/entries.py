@@ -10,20 +10,13 @@ from __future__ import annotations
 from flask.views import MethodView
 
 from metrion.notebook.patches import EntryPatch
-from metrion.views.schemas import (
-    DerivedFields,
-    InstrumentPatch,
-    NewDerived,
-    NewInstrument,
-    NewQuantity,
-    NewReading,
-    NewZeroCheck,
-    QuantityFields,
-    ReadingPatch,
-    SheetChangeView,
-    ZeroCheckPatch,
-    schema_of,
-)
+from metrion.views.schemas.derived import DerivedFields, NewDerived
+from metrion.views.schemas.instruments import InstrumentPatch, NewInstrument
+from metrion.views.schemas.quantities import NewQuantity, QuantityFields
+from metrion.views.schemas.readings import NewReading, ReadingPatch
+from metrion.views.schemas.sheets import SheetChangeView
+from metrion.views.schemas.view import schema_of
+from metrion.views.schemas.zero import NewZeroCheck, ZeroCheckPatch
 from metrion.web.bodies import Blueprint, seen_version
 from metrion.web.current import entry_acts, shown_change
 

@@ -28,14 +28,9 @@ from metrion.store.pictures import find_pictures
 from metrion.store.sheets import all_sheets
 from metrion.views.locale import say, speaker
 from metrion.views.present.faults import faults_view
-from metrion.views.schemas import (
-    ArrivalNameView,
-    ArrivalView,
-    DecisionsView,
-    TakenView,
-    WantedView,
-    schema_of,
-)
+from metrion.views.schemas.imports import ArrivalNameView, ArrivalView, DecisionsView, TakenView
+from metrion.views.schemas.sheets import WantedView
+from metrion.views.schemas.view import schema_of
 from metrion.voice import Speaker
 from metrion.web.bodies import Blueprint
 from metrion.web.clients import still_wanted

@@ -19,19 +19,17 @@ from metrion.notebook.patches import EntryPatch
 from metrion.store.records import EntryVersion
 from metrion.views.locale import say, shown, speaker
 from metrion.views.present import answer_view, instrument_view, slide_view
-from metrion.views.schemas import (
-    AnswerView,
+from metrion.views.schemas.desk import AnswerView, DraftIndicationView
+from metrion.views.schemas.instruments import (
     DescriptionView,
-    DraftIndicationView,
     InstrumentFields,
     InstrumentView,
     InUnitView,
     PatternView,
     PitchSheetView,
     PitchView,
-    schema_of,
-    widened,
 )
+from metrion.views.schemas.view import schema_of, widened
 from metrion.web.bodies import Blueprint
 from metrion.web.presets import SHELF
 

@@ -25,13 +25,9 @@ from metrion.store import NotHere
 from metrion.store.pictures import find_picture
 from metrion.store.sheets import find_sheet
 from metrion.views.present.photographs import says_view
-from metrion.views.schemas import (
-    EdgeView,
-    PhotographAskedView,
-    PhotographSaysView,
-    SheetChangeView,
-    schema_of,
-)
+from metrion.views.schemas.photographs import EdgeView, PhotographAskedView, PhotographSaysView
+from metrion.views.schemas.sheets import SheetChangeView
+from metrion.views.schemas.view import schema_of
 from metrion.web.bodies import Blueprint, seen_version
 from metrion.web.clients import still_wanted
 from metrion.web.current import notebook, shown_change

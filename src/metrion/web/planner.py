@@ -16,7 +16,9 @@ from metrion.formats.logbook import parse_own_convention, read_drawn_instrument
 from metrion.store.tools import all_tools
 from metrion.views.locale import say, shown, speaker
 from metrion.views.present.charts import plan_chart_view
-from metrion.views.schemas import PlanChartView, PlanView, WishView, schema_of
+from metrion.views.schemas.charts import PlanChartView
+from metrion.views.schemas.planner import PlanView, WishView
+from metrion.views.schemas.view import schema_of
 from metrion.web.bodies import Blueprint
 from metrion.web.current import notebook
 from metrion.web.presets import SHELF

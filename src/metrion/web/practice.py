@@ -24,7 +24,7 @@ from metrion.store.attempts import (
 )
 from metrion.views.locale import say
 from metrion.views.present.practice import diagnosis_view, exercise_view, shown_view, skill_views
-from metrion.views.schemas import (
+from metrion.views.schemas.practice import (
     AttemptView,
     DiagnosisView,
     ExerciseView,
@@ -33,8 +33,8 @@ from metrion.views.schemas import (
     PathView,
     ShownView,
     WhichView,
-    schema_of,
 )
+from metrion.views.schemas.view import schema_of
 from metrion.web.bodies import Blueprint
 from metrion.web.current import notebook
 from metrion.web.problems import refuse

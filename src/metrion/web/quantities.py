@@ -11,7 +11,10 @@ from metrion.report import working
 from metrion.views.locale import say, shown, speaker
 from metrion.views.present import whole_quantity
 from metrion.views.present.instruments import steps_view
-from metrion.views.schemas import QuantityView, SaidView, StepView, schema_of
+from metrion.views.schemas.quantities import QuantityView
+from metrion.views.schemas.results import SaidView
+from metrion.views.schemas.view import schema_of
+from metrion.views.schemas.working import StepView
 from metrion.voice.conventions import convention_name
 from metrion.web.bodies import Blueprint
 from metrion.web.current import notebook

@@ -5,7 +5,8 @@ from __future__ import annotations
 from metrion.core.formula.notation import printed_formula, printed_unit
 from metrion.core.quantity.recipes import BOARD
 from metrion.views.locale import shown, speaker
-from metrion.views.schemas import BlankView, RecipeView, schema_of
+from metrion.views.schemas.derived import BlankView, RecipeView
+from metrion.views.schemas.view import schema_of
 from metrion.web.bodies import Blueprint
 
 blueprint = Blueprint("board", __name__, url_prefix="/api/board")

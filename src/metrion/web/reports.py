@@ -29,7 +29,8 @@ from metrion.report.render import (
 from metrion.store.pictures import find_pictures
 from metrion.store.sheets import find_sheet
 from metrion.views.locale import speaker
-from metrion.views.schemas import WantedView, schema_of
+from metrion.views.schemas.sheets import WantedView
+from metrion.views.schemas.view import schema_of
 from metrion.web.bodies import Blueprint
 from metrion.web.current import notebook
 

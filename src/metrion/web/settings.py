@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from metrion.core.facts import Name
 from metrion.core.json import Record
-from metrion.views.schemas import SettingsSchema
+from metrion.views.schemas.notebook import SettingsSchema
 from metrion.voice import languages
 from metrion.web.bodies import Blueprint
 from metrion.web.current import notebook

@@ -27,7 +27,7 @@ from metrion.store.records import HEAD, add_rows
 from metrion.store.sheets import add_sheet, all_sheets, find_sheet, take_in
 from metrion.views.locale import say, speaker
 from metrion.views.present import sheet_summary, sheet_view
-from metrion.views.schemas import (
+from metrion.views.schemas.sheets import (
     NewSheetView,
     SheetChangeView,
     SheetHeadView,
@@ -36,9 +36,8 @@ from metrion.views.schemas import (
     SheetSummaryView,
     SheetView,
     WantedView,
-    schema_of,
-    widened,
 )
+from metrion.views.schemas.view import schema_of, widened
 from metrion.voice import Speaker
 from metrion.web.bodies import Blueprint, seen_version
 from metrion.web.current import notebook, shown_change

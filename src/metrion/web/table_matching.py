@@ -16,7 +16,8 @@ from metrion.notebook.damage import contained
 from metrion.store import Damaged
 from metrion.store.models import Sheet
 from metrion.store.sheets import all_sheets
-from metrion.views.schemas import FitView, schema_of
+from metrion.views.schemas.tables import FitView
+from metrion.views.schemas.view import schema_of
 from metrion.web.bodies import Blueprint
 from metrion.web.current import notebook
 

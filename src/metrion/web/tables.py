@@ -32,14 +32,9 @@ from metrion.store.commands import Change
 from metrion.store.records import OBSERVATIONS
 from metrion.views.locale import shown
 from metrion.views.present.faults import faults_view
-from metrion.views.schemas import (
-    ColumnAskedView,
-    ColumnsView,
-    SheetChangeView,
-    TableRowView,
-    TableView,
-    schema_of,
-)
+from metrion.views.schemas.sheets import SheetChangeView
+from metrion.views.schemas.tables import ColumnAskedView, ColumnsView, TableRowView, TableView
+from metrion.views.schemas.view import schema_of
 from metrion.web.bodies import Blueprint
 from metrion.web.current import notebook, shown_change
 from metrion.web.idempotency import asked

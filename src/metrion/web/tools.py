@@ -17,7 +17,8 @@ from metrion.store.models import ToolRow
 from metrion.store.records import EntryVersion
 from metrion.store.tools import add_tool, all_tools, amend_tool, find_tool
 from metrion.views.present import instrument_view
-from metrion.views.schemas import InstrumentFields, NewTool, ToolView, schema_of, widened
+from metrion.views.schemas.instruments import InstrumentFields, NewTool, ToolView
+from metrion.views.schemas.view import schema_of, widened
 from metrion.web.bodies import Blueprint, seen_version
 from metrion.web.current import notebook
 from metrion.web.idempotency import asked

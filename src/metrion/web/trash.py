@@ -3,7 +3,8 @@
 from __future__ import annotations
 
 from metrion.store.sheets import all_sheets
-from metrion.views.schemas import SheetListView, schema_of
+from metrion.views.schemas.sheets import SheetListView
+from metrion.views.schemas.view import schema_of
 from metrion.web.bodies import Blueprint
 from metrion.web.current import notebook
 from metrion.web.sheets import listing

@@ -3,7 +3,8 @@
 from __future__ import annotations
 
 from metrion.views.locale import speaker
-from metrion.views.schemas import VoiceView, schema_of
+from metrion.views.schemas.view import schema_of
+from metrion.views.schemas.words import VoiceView
 from metrion.voice import DEFAULT, catalogue, languages
 from metrion.web.bodies import Blueprint
 

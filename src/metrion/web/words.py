@@ -7,14 +7,14 @@ from collections.abc import Callable
 from metrion.core.traits import Kind
 from metrion.core.words import CARE, CONCEPTS
 from metrion.views.locale import speaker
-from metrion.views.schemas import (
+from metrion.views.schemas.view import schema_of
+from metrion.views.schemas.words import (
     CareView,
     ConceptView,
     FaceView,
     KindView,
     PartView,
     WordsView,
-    schema_of,
 )
 from metrion.web.bodies import Blueprint
 

@@ -151,6 +151,11 @@ class Instrument:
             return degrees_and_minutes(main, finite_decimals(main) or 0, padded=True)
         return to_text(main)
 
+    def main_words(self, main: str) -> str:
+        """A main reading of a logbook for people; one that was written otherwise as it is."""
+        found = self.main_of(main)
+        return main if found is None else self.mark_text(found)
+
     def check_main(self, main: Fraction, *, estimates: bool = False) -> None:
         """Raise `NotAMark` if ``main`` is no mark of the main scale.
 

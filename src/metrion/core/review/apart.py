@@ -8,10 +8,13 @@ from fractions import Fraction
 
 from metrion.core.facts import Fact, Name, fact
 from metrion.core.quantity.observations import WINDOWS_APART, Sort, off_opposite, sweeps
-from metrion.core.review.flags import Flag, Level, Series
+from metrion.core.review.flags import Flag, Level, Series, Settlement, SettlingChoice
 from metrion.core.review.misread import Misread, misread_indication
 
 _PLACE_LEAST_COUNTS = 3
+
+
+_APART = SettlingChoice("places_apart", Settlement.PLACES_APART, fact("places-report-apart"))
 
 
 def place_effect(series: Series) -> Iterator[Flag]:
@@ -39,6 +42,7 @@ def place_effect(series: Series) -> Iterator[Flag]:
                 low=Name(low),
                 apart=series.figure(apart * series.quantum),
             ),
+            choice=_APART,
         )
 
 

@@ -25,6 +25,31 @@ class Level(StrEnum):
     WARNING = "warning"
 
 
+class Settlement(StrEnum):
+    """How a second look was answered."""
+
+    ZERO_EXACT = "zero-exact"
+    ZERO_TAKEN_OVER = "zero-taken-over"
+    PLACES_APART = "places-apart"
+    SET_ASIDE = "set-aside"
+    STANDS = "stands"
+
+
+@dataclass(frozen=True)
+class SettlingChoice:
+    """What a student may choose for a whole measurement, and what settles a flag by that.
+
+    Attributes:
+        field: of the measurement; true once it is chosen.
+        settlement: how that answers the flag.
+        label: of the button that chooses it; None where it is offered with the zero.
+    """
+
+    field: str
+    settlement: Settlement
+    label: Fact | None = None
+
+
 @dataclass(frozen=True)
 class Flag:
     """Something that deserves a second look.
@@ -38,6 +63,7 @@ class Flag:
             would settle it.
         zero_check: id of the zero check it is about; empty if it is about none.
         phase: of the looks at the zero it is about; None if it is about none.
+        choice: which choice about the whole measurement settles it; None if none does.
     """
 
     code: str
@@ -47,6 +73,7 @@ class Flag:
     suggestion: Mapping[str, Json] = field(default_factory=dict)
     zero_check: str = ""
     phase: Phase | None = None
+    choice: SettlingChoice | None = None
 
 
 @dataclass(frozen=True)

@@ -8,7 +8,7 @@ from metrion.core.facts import Name, fact
 from metrion.core.json import Record
 from metrion.core.quantity.wrapped_zero import likelier, nearer_to_a_mark, wrapped_zero
 from metrion.core.quantity.zero import Phase, ZeroCheck, looks_apart, zero_error, zero_errors
-from metrion.core.review.flags import Flag, Level, Series
+from metrion.core.review.flags import Flag, Level, Series, Settlement, SettlingChoice
 from metrion.core.scales import ScrewScale
 
 
@@ -19,6 +19,7 @@ def zero_unchecked(series: Series) -> Iterator[Flag]:
             "zero-unchecked",
             Level.WARNING,
             fact("zero-unchecked"),
+            choice=SettlingChoice("zero_exact", Settlement.ZERO_EXACT),
         )
 
 
@@ -37,6 +38,7 @@ def zero_other_face(series: Series) -> Iterator[Flag]:
                 "zero-other-face",
                 Level.WARNING,
                 fact("zero-other-face", zero=Name(check.face), readings=Name(measurement.face)),
+                choice=SettlingChoice("zero_taken_over", Settlement.ZERO_TAKEN_OVER),
             )
             return
 

@@ -29,7 +29,7 @@ from metrion.core.quantity.wrapped_zero import WrappedZero, nearer_to_a_mark, op
 from metrion.core.quantity.zero import ZeroCheck, zero_error
 from metrion.core.scales import Indication
 from metrion.views.locale import say, shown
-from metrion.views.schemas import (
+from metrion.views.schemas.desk import (
     AnswerView,
     AskedView,
     FigureView,

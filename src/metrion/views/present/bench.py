@@ -22,15 +22,15 @@ from metrion.formats.exercise import instrument_record
 from metrion.store.records import EntryVersion
 from metrion.views.locale import say, shown
 from metrion.views.present.instruments import instrument_view
-from metrion.views.schemas import (
+from metrion.views.schemas.bench import (
     CostView,
     DrawerView,
-    InstrumentView,
     LyingView,
     RevealedView,
     SpotView,
     StandingView,
 )
+from metrion.views.schemas.instruments import InstrumentView
 
 _TELLING = 0.1
 """What costs less of a least count is not told."""

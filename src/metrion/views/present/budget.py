@@ -11,7 +11,7 @@ from metrion.core.quantity.measurements import Measurement
 from metrion.report import compared, unit_of
 from metrion.views.locale import say, shown, speaker
 from metrion.views.present.charts import bands_view
-from metrion.views.schemas import BudgetView, ComparedView, ShareView
+from metrion.views.schemas.results import BudgetView, ComparedView, ShareView
 
 
 def budget_view(budget: Budget, unit: str) -> BudgetView:

@@ -14,7 +14,7 @@ from metrion.core.planning.chart import Course, PlanChart, Point
 from metrion.core.planning.plan import Wish
 from metrion.core.quantity.bands import Band, axis_for
 from metrion.views.locale import shown
-from metrion.views.schemas import (
+from metrion.views.schemas.charts import (
     BandsView,
     BandView,
     CourseView,

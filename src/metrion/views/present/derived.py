@@ -17,7 +17,8 @@ from metrion.views.present.budget import budget_view, comparison_view, dimension
 from metrion.views.present.charts import bands_view
 from metrion.views.present.instruments import steps_view
 from metrion.views.present.other_units import also_views
-from metrion.views.schemas import BandsView, DerivedInputView, DerivedView
+from metrion.views.schemas.charts import BandsView
+from metrion.views.schemas.derived import DerivedInputView, DerivedView
 from metrion.voice.conventions import convention_name
 
 

@@ -6,7 +6,7 @@ from collections.abc import Iterable
 
 from metrion.formats.faults import Fault
 from metrion.views.locale import say
-from metrion.views.schemas import FaultView
+from metrion.views.schemas.notebook import FaultView
 
 
 def faults_view(faults: Iterable[Fault]) -> list[FaultView]:

@@ -25,18 +25,17 @@ from metrion.core.traits import Traits
 from metrion.report import Span, Written, least_count_lines
 from metrion.store.records import EntryVersion
 from metrion.views.locale import say, shown, speaker
-from metrion.views.schemas import (
+from metrion.views.schemas.instruments import (
     AppearanceView,
     InstrumentView,
     LinesView,
     NoteView,
     NumeralView,
     SlideStepView,
-    SpanView,
-    StepView,
     TraitsView,
-    ZeroCheckView,
 )
+from metrion.views.schemas.working import SpanView, StepView
+from metrion.views.schemas.zero import ZeroCheckView
 
 
 def span_view(span: Span) -> SpanView:

@@ -8,7 +8,7 @@ from metrion.core.formula.notation import printed_unit
 from metrion.core.formula.units import Unit
 from metrion.core.quantity.other_units import Also, units_to_offer
 from metrion.views.locale import shown, speaker
-from metrion.views.schemas import AlsoView
+from metrion.views.schemas.results import AlsoView
 
 
 def also_views(

@@ -12,7 +12,7 @@ from metrion.core.quantity.photographs import Photograph
 from metrion.core.scales import Indication, ScrewScale
 from metrion.formats.logbook.indications import observation_record
 from metrion.views.locale import say, shown
-from metrion.views.schemas import (
+from metrion.views.schemas.photographs import (
     LaidMarkView,
     LaidView,
     PhotographSaysView,

@@ -22,13 +22,12 @@ from metrion.store.records import EntryVersion
 from metrion.views.locale import say, speaker
 from metrion.views.present.answers import answer_view
 from metrion.views.present.instruments import instrument_view
-from metrion.views.schemas import (
-    AnswerView,
+from metrion.views.schemas.desk import AnswerView, IndicationView
+from metrion.views.schemas.practice import (
     ApartView,
     ChoiceView,
     DiagnosisView,
     ExerciseView,
-    IndicationView,
     ReadView,
     ShownView,
     SkillView,

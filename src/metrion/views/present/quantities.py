@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Sequence
 from dataclasses import replace
 from functools import lru_cache
 from typing import NamedTuple
@@ -12,39 +12,34 @@ from metrion.core.exact.figures import to_figures
 from metrion.core.exact.numbers import to_text
 from metrion.core.formula.units import parse_unit
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.json import text_in
 from metrion.core.logbook import Logbook, Reviewed
 from metrion.core.planning.budget import measurement_budget
 from metrion.core.quantity.measurements import Measurement, MeasurementResult, reduce_measurement
 from metrion.core.quantity.noted import Earlier
-from metrion.core.quantity.observations import PAIR_INDICATIONS
 from metrion.core.quantity.places import by_place
-from metrion.core.quantity.wrapped_zero import wrapped_zero
-from metrion.core.review import Flag, Level, settled
+from metrion.core.review import Level, Remedy, remedies, settled
 from metrion.core.review.advice import advice
 from metrion.core.review.hints import hints
 from metrion.core.scales import Indication
 from metrion.notebook.evaluation import Hashed
 from metrion.report import result_lines
-from metrion.report.second_looks import main_words
 from metrion.views.locale import say, shown, speaker
 from metrion.views.present.budget import budget_view, comparison_view, dimension_of
 from metrion.views.present.instruments import steps_view
 from metrion.views.present.other_units import also_views
 from metrion.views.present.photographs import photograph_view
-from metrion.views.schemas import (
-    BudgetView,
+from metrion.views.schemas.quantities import QuantityView
+from metrion.views.schemas.readings import (
     EarlierView,
     FiguresView,
     FlagView,
     HintView,
     LookView,
-    PlaceView,
-    QuantityView,
     ReadingView,
-    ResultView,
-    widened,
+    RemedyView,
 )
+from metrion.views.schemas.results import BudgetView, PlaceView, ResultView
+from metrion.views.schemas.view import widened
 from metrion.voice import Speaker
 from metrion.voice.conventions import convention_name
 
@@ -219,7 +214,7 @@ def _figures(measurement: Measurement, index: int) -> FiguresView:
 def _earlier_view(instrument: Instrument, earlier: Earlier) -> EarlierView:
     """Figures a reading had before, those of a pair as the rows show them: ``6 / 12``."""
     return EarlierView(
-        main=shown(" / ".join(main_words(instrument, main) for main, _ in earlier.indications)),
+        main=shown(" / ".join(instrument.main_words(main) for main, _ in earlier.indications)),
         line=shown(" / ".join(line for _, line in earlier.indications)),
         at=earlier.at,
         why=earlier.why,
@@ -263,31 +258,24 @@ def flags_view(reviewed: Reviewed, *, trying: int) -> list[FlagView]:
             level=flag.level,
             message=say(flag.says),
             observation=flag.observation,
-            suggestion=dict(flag.suggestion),
-            suggested=_suggested(measurement, flag),
             zero_check=flag.zero_check or None,
-            settled=settled(flag, measurement) is not None,
+            settled=done,
+            remedies=[] if done else [_remedy_view(one) for one in remedies(flag, measurement)],
             without=None if flag.observation is None else without.get(flag.observation),
         )
         for flag in reviewed.second_looks
+        for done in [settled(flag, measurement) is not None]
     ]
 
 
-def _suggested(measurement: Measurement, flag: Flag) -> str:
-    """What would settle a flag: a main reading, or a zero error; empty where nothing would."""
-    instrument = measurement.instrument
-    for check in measurement.checks:
-        if check.id == flag.zero_check and (
-            wrapped := wrapped_zero(instrument, check.indication, check.reference)
-        ):
-            return shown(instrument.with_unit(wrapped.mended))
-    for indication in (
-        flag.suggestion,
-        *(flag.suggestion.get(name, {}) for name in PAIR_INDICATIONS),
-    ):
-        if isinstance(indication, Mapping) and (main := text_in(indication, "main")):
-            return shown(main_words(instrument, main))
-    return ""
+def _remedy_view(remedy: Remedy) -> RemedyView:
+    return RemedyView(
+        act=remedy.act,
+        target=remedy.target,
+        label=say(remedy.label),
+        fields=dict(remedy.fields),
+        why=say(remedy.why) if remedy.why else "",
+    )
 
 
 def _without(measurement: Measurement, index: int) -> str | None:

@@ -16,21 +16,21 @@ from metrion.views.locale import shown, speaker
 from metrion.views.present.derived import derived_view
 from metrion.views.present.instruments import instrument_view, zero_check_view
 from metrion.views.present.quantities import Version, brief_view, quantity_view, result_view
-from metrion.views.schemas import (
-    DerivedView,
-    InstrumentView,
+from metrion.views.schemas.derived import DerivedView
+from metrion.views.schemas.instruments import InstrumentView
+from metrion.views.schemas.quantities import QuantityView
+from metrion.views.schemas.sheets import (
     InUseView,
     OrderView,
-    QuantityView,
     SheetChangeView,
     SheetHeadView,
     SheetSummaryView,
     SheetView,
     SummaryDerivedView,
     SummaryResultView,
-    ZeroCheckView,
-    widened,
 )
+from metrion.views.schemas.view import widened
+from metrion.views.schemas.zero import ZeroCheckView
 from metrion.voice.conventions import convention_name
 
 _Value = TypeVar("_Value")

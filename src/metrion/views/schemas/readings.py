@@ -10,6 +10,7 @@ from metrion.core.desk.entered import TypedReading
 from metrion.core.json import Record
 from metrion.core.quantity.observations import Observation
 from metrion.core.review import Level
+from metrion.core.review.remedies import RemedyAct, Target
 from metrion.views.schemas.declared import ANSWERED, NEW_ID, WHY, taken
 from metrion.views.schemas.photographs import PhotographView
 from metrion.views.schemas.view import schema_of, view
@@ -67,6 +68,17 @@ class ReadingView(FiguresView):
 
 
 @view
+class RemedyView:
+    """What can be done about it: fields to change, or what the page has a form for."""
+
+    act: RemedyAct
+    target: Target
+    label: str
+    fields: Annotated[Record, "What is changed by it, as in a change of the target."]
+    why: Annotated[str, "What is noted beside the change; may be empty."]
+
+
+@view
 class FlagView:
     """Something that deserves a second look."""
 
@@ -74,10 +86,9 @@ class FlagView:
     level: Level
     message: str
     observation: int | None
-    suggestion: Record
-    suggested: str
     zero_check: str | None
     settled: bool
+    remedies: list[RemedyView]
     without: str | None
 
 
