@@ -1,14 +1,29 @@
 """The conventions through the API: chosen for the notebook, for one quantity, compared."""
 
+from dataclasses import replace
 from typing import Any
 
 from flask.testing import FlaskClient
+
+from metrion.core.conventions.convention import BUILT_IN, Combine, Spread
+from metrion.core.conventions.described import described
+from metrion.voice.speaker import plainly
 
 SHEET = "/api/sheets/spare-parts"
 
 
 def ferrule(sheet: Any) -> Any:
     return next(quantity for quantity in sheet["quantities"] if quantity["id"] == "ferrule")
+
+
+def test_each_way_to_take_scatter_has_words_of_its_own(client: FlaskClient) -> None:
+    found = client.get("/api/conventions/choices").json
+    for name, ways in (("spread", Spread), ("combine", Combine)):
+        assert [one["value"] for one in found[name]] == list(ways)
+        assert len({one["label"] for one in found[name]}) == len(ways)
+        told = [described(replace(BUILT_IN["half-division"], **{name: way})) for way in ways]
+        words = {tuple(map(plainly().say, one)) for one in told}
+        assert len(words) == len(ways)
 
 
 def test_the_conventions_are_described(client: FlaskClient) -> None:

@@ -251,6 +251,15 @@ export function useRemoveConvention() {
   );
 }
 
+/** What a convention of limits may choose, in words. */
+export function useConventionChoices() {
+  return useQuery({
+    queryKey: ["convention-choices"],
+    queryFn: () => body(client.GET("/api/conventions/choices")),
+    staleTime: Infinity,
+  });
+}
+
 /** What a convention would do, worked out while it is described. */
 export function useDescribedConvention(record: Schemas["ConventionFields"]) {
   return useQuery({

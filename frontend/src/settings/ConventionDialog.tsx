@@ -3,6 +3,7 @@ import { useState, type ReactNode } from "react";
 
 import {
   ApiError,
+  useConventionChoices,
   useDescribedConvention,
   useKeepConvention,
   type Convention,
@@ -172,6 +173,7 @@ function told(problem: Error | null): string {
 }
 
 function LimitRows({ draft, set }: { draft: Fields; set: (some: Partial<Fields>) => void }) {
+  const { data: choices } = useConventionChoices();
   return (
     <>
       <Row label={say("settings-the-scatter-is-taken-as")}>
@@ -179,12 +181,7 @@ function LimitRows({ draft, set }: { draft: Fields; set: (some: Partial<Fields>)
           aria-label={say("settings-the-scatter-is-taken-as")}
           value={draft.spread ?? "half-range"}
           onChange={(spread) => set({ spread })}
-          options={[
-            { value: "half-range", label: say("settings-half-the-range") },
-            { value: "mean-deviation", label: say("settings-mean-deviation") },
-            { value: "standard-error", label: say("settings-standard-error") },
-            { value: "none", label: say("settings-left-out") },
-          ]}
+          options={choices?.spread ?? []}
         />
       </Row>
       <Row label={say("settings-limit-and-scatter")}>
@@ -192,11 +189,7 @@ function LimitRows({ draft, set }: { draft: Fields; set: (some: Partial<Fields>)
           aria-label={say("settings-limit-and-scatter")}
           value={draft.combine ?? "larger"}
           onChange={(combine) => set({ combine })}
-          options={[
-            { value: "larger", label: say("settings-the-larger-counts") },
-            { value: "sum", label: say("settings-add") },
-            { value: "quadrature", label: say("settings-add-as-squares") },
-          ]}
+          options={choices?.combine ?? []}
         />
       </Row>
     </>

@@ -10,11 +10,19 @@ interface Sent {
   body: Record<string, unknown>;
 }
 
+const CHOICES = {
+  spread: [
+    { value: "half-range", label: "half the range" },
+    { value: "mean-deviation", label: "mean deviation" },
+  ],
+  combine: [{ value: "larger", label: "the larger counts" }],
+};
 const sent: Sent[] = [];
 
 beforeEach(() => {
   sent.length = 0;
   vi.stubGlobal("fetch", async (request: Request) => {
+    if (request.url.endsWith("/choices")) return Response.json(CHOICES);
     const body = (await request.json()) as Record<string, unknown>;
     sent.push({ url: request.url, method: request.method, body });
     const faulty = body.reading_limit === "0";
@@ -40,6 +48,8 @@ describe("a convention of one's own", () => {
     await waitFor(() => expect(screen.getByText("One look: 1/2.")).toBeTruthy());
     expect(last()).toMatchObject({ spread: "half-range", combine: "larger" });
     expect(last()).not.toHaveProperty("coverage");
+    fireEvent.click(await screen.findByText("mean deviation"));
+    await waitFor(() => expect(last()).toMatchObject({ spread: "mean-deviation" }));
     fireEvent.click(screen.getByText("a standard uncertainty"));
     fireEvent.change(screen.getByLabelText("Multiplied by, or widened to cover"), {
       target: { value: "95 %" },

@@ -27,9 +27,11 @@ step-mean = mean of { $count ->
    *[other] { $count } readings
 }
 step-limit = limit of one look
-step-spread-half-range = half the range
-step-spread-mean-deviation = mean deviation
-step-spread-standard-error = standard deviation
+step-spread = { $spread ->
+    [half-range] half the range
+    [mean-deviation] mean deviation
+   *[standard-error] standard deviation
+}
 step-limit-of-lines = limit of a look in which { $count } lines seem to meet
 step-component_reading = component: reading limit
 step-component_scatter = component: scatter
@@ -245,13 +247,28 @@ convention-zero = { $counts ->
     [yes] counts what the look at the zero may be off by, too
    *[no] takes the zero as exact
 }
-convention-scatter-none = leaves the scatter of the readings out
-convention-scatter-half-range = takes half the range of the readings as their scatter
-convention-scatter-mean-deviation = takes the mean deviation of the readings as their scatter
-convention-scatter-standard-error = takes the standard error of the mean as scatter
-convention-combine-larger = lets the larger of limit and scatter count
-convention-combine-sum = adds limit and scatter
-convention-combine-quadrature = adds the parts as squares
+convention-scatter = { $spread ->
+    [none] leaves the scatter of the readings out
+    [half-range] takes half the range of the readings as their scatter
+    [mean-deviation] takes the mean deviation of the readings as their scatter
+   *[standard-error] takes the standard error of the mean as scatter
+}
+convention-scatter-choice = { $spread ->
+    [none] left out
+    [half-range] half the range
+    [mean-deviation] mean deviation
+   *[standard-error] standard error
+}
+convention-combine = { $combine ->
+    [sum] adds limit and scatter
+    [quadrature] adds the parts as squares
+   *[larger] lets the larger of limit and scatter count
+}
+convention-combine-choice = { $combine ->
+    [sum] add
+    [quadrature] add as squares
+   *[larger] the larger counts
+}
 convention-covers-limits = gives limits that the value should lie within
 convention-covers-percent = widens the result to cover { $number } %
 convention-covers-nothing = gives the standard uncertainty as it is
@@ -1571,13 +1588,7 @@ settings-two-when-the-first-is-1 = two when the first is 1
 settings-tenths-between-two-lines-are-estimated = Tenths between two lines are estimated
 settings-keep-it = Keep it
 settings-the-scatter-is-taken-as = The scatter is taken as
-settings-half-the-range = half the range
-settings-mean-deviation = mean deviation
-settings-standard-error = standard error
-settings-left-out = left out
 settings-limit-and-scatter = Limit and scatter
-settings-the-larger-counts = the larger counts
-settings-add-as-squares = add as squares
 
 ## On the page: sheet
 
@@ -1877,7 +1888,6 @@ settings-light = light
 settings-dark = dark
 settings-one = one
 settings-two = two
-settings-add = add
 sheet-rename-the-sheet = Rename the sheet
 sheet-a-stack-of = a stack of { $count }
 counted-readings = { $count ->

@@ -8,13 +8,21 @@ from __future__ import annotations
 
 from flask.views import MethodView
 
-from metrion.core.conventions.convention import BUILT_IN, Convention
+from metrion.core.conventions.convention import BUILT_IN, Combine, Convention, Spread
 from metrion.core.conventions.described import described
+from metrion.core.facts import fact
 from metrion.core.json import Record
 from metrion.formats.logbook import parse_own_convention
 from metrion.notebook.patches import EntryPatch
-from metrion.views.locale import speaker
-from metrion.views.schemas.conventions import ConventionFields, ConventionView, NewConvention
+from metrion.views.locale import say, speaker
+from metrion.views.schemas.conventions import (
+    CombineChoiceView,
+    ConventionChoicesView,
+    ConventionFields,
+    ConventionView,
+    NewConvention,
+    SpreadChoiceView,
+)
 from metrion.views.schemas.view import schema_of
 from metrion.voice.conventions import convention_name
 from metrion.web.bodies import Blueprint
@@ -47,6 +55,22 @@ def _listed() -> list[ConventionView]:
 def get_conventions() -> list[ConventionView]:
     """Every convention with what it does; the record of those of one's own."""
     return _listed()
+
+
+@blueprint.get("/choices")
+@blueprint.response(200, schema_of(ConventionChoicesView))
+def get_choices() -> ConventionChoicesView:
+    """What a convention of limits may choose: how scatter is taken, and how parts are combined."""
+    return ConventionChoicesView(
+        spread=[
+            SpreadChoiceView(one, say(fact("convention-scatter-choice", spread=str(one))))
+            for one in Spread
+        ],
+        combine=[
+            CombineChoiceView(one, say(fact("convention-combine-choice", combine=str(one))))
+            for one in Combine
+        ],
+    )
 
 
 @blueprint.post("")

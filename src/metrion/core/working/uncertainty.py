@@ -12,6 +12,7 @@ from collections import Counter
 from collections.abc import Iterable, Iterator, Mapping, Sequence
 from fractions import Fraction
 from functools import lru_cache
+from typing import assert_never
 
 from metrion.core.conventions.convention import Combine, Convention, Family, Spread
 from metrion.core.facts import fact
@@ -89,7 +90,7 @@ def _rules(model: Model) -> tuple[tuple[Rule, ...], tuple[Component, ...]]:
         readings = name(READINGS)
         if model.middle == AVERAGE and spread is not Spread.HALF_RANGE:
             rules.append(Rule(AVERAGE, MEAN_OF_READINGS))
-        label = fact(f"spread-{spread}")
+        label = fact("spread", spread=str(spread))
         rules.append(Rule(SPREAD, _spread(spread, model.middle), label=label))
         if spread is Spread.STANDARD_ERROR:
             rules.append(Rule(COUNT, call("count", readings), "1"))
@@ -132,12 +133,16 @@ def _standard(convention: Convention) -> bool:
 def _spread(spread: Spread, middle: str) -> Expression:
     """How far the readings lie from each other: half their range, or about their mean."""
     readings = name(READINGS)
-    if spread is Spread.HALF_RANGE:
-        return _half_range(readings)
-    off = readings - name(middle)
-    if spread is Spread.MEAN_DEVIATION:
-        return call("sum", call("abs", off)) / call("count", readings)
-    return _deviation(readings, name(middle))
+    match spread:
+        case Spread.HALF_RANGE:
+            return _half_range(readings)
+        case Spread.MEAN_DEVIATION:
+            return call("sum", call("abs", readings - name(middle))) / call("count", readings)
+        case Spread.STANDARD_ERROR:
+            return _deviation(readings, name(middle))
+        case Spread.NONE:
+            return number(0)
+    assert_never(spread)
 
 
 def _half_range(values: Expression) -> Expression:

@@ -6,7 +6,7 @@ from typing import Annotated
 
 from marshmallow import fields
 
-from metrion.core.conventions.convention import Convention
+from metrion.core.conventions.convention import Combine, Convention, Spread
 from metrion.core.json import Record
 from metrion.views.schemas.common import ID, NAME
 from metrion.views.schemas.declared import taken
@@ -32,3 +32,27 @@ class ConventionView:
     name: str
     words: list[str]
     record: Annotated[Record | None, ConventionFields]
+
+
+@view
+class SpreadChoiceView:
+    """A way to take scatter."""
+
+    value: Spread
+    label: str
+
+
+@view
+class CombineChoiceView:
+    """A way to put limit and scatter together."""
+
+    value: Combine
+    label: str
+
+
+@view
+class ConventionChoicesView:
+    """What a convention of limits may choose."""
+
+    spread: list[SpreadChoiceView]
+    combine: list[CombineChoiceView]
