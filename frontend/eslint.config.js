@@ -3,6 +3,55 @@ import { defineConfig } from "eslint/config";
 import hooks from "eslint-plugin-react-hooks";
 import ts from "typescript-eslint";
 
+/** The features, from the lowest: each may import those before it. */
+const ORDER = [
+  "voice",
+  "api",
+  "entry",
+  "outbox",
+  "common",
+  "charts",
+  "strip",
+  "bench",
+  "equation",
+  "photo",
+  "tally",
+  "results",
+  "transfer",
+  "derived",
+  "instruments",
+  "zero",
+  "sheet",
+  "desk",
+  "begin",
+  "help",
+  "notebook",
+  "planner",
+  "practice",
+  "report",
+  "settings",
+  "words",
+  "app",
+];
+
+const inOrder = ORDER.map((feature, at) => ({
+  files: [`src/${feature}/**`],
+  ignores: ["**/*.test.*"],
+  rules: {
+    "no-restricted-imports": [
+      "error",
+      {
+        patterns: [
+          {
+            regex: `^\\.\\./(?!(${[...ORDER.slice(0, at), "\\.\\."].join("|")})(/|$))`,
+            message: `${feature} stands below: see ORDER in eslint.config.js.`,
+          },
+        ],
+      },
+    ],
+  },
+}));
+
 export default defineConfig(
   { ignores: ["src/api/schema.d.ts", "eslint.config.js"] },
   js.configs.recommended,
@@ -27,4 +76,5 @@ export default defineConfig(
       ],
     },
   },
+  ...inOrder,
 );

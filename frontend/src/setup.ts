@@ -12,7 +12,6 @@ if (!usual) throw new Error("var/words.json is not there yet: `make test-front` 
 export function speak(words: Record<string, string> = {}, comma = false): void {
   speakAs({
     language: "en",
-    languages: ["en"],
     catalogue: "",
     words: { ...usual, ...words },
     decimal_sign: comma ? "comma" : "point",

@@ -7,7 +7,7 @@ import sys
 from collections.abc import Callable, Iterable
 from contextlib import closing
 from pathlib import Path
-from typing import TYPE_CHECKING, Any
+from typing import TYPE_CHECKING, Any, TypeVar
 
 import click
 
@@ -15,6 +15,7 @@ from metrion import __version__
 from metrion.core.facts import Name
 from metrion.core.logbook import Logbook
 from metrion.formats.faults import Refused
+from metrion.formats.forms import FORMS, HandedOn
 from metrion.formats.logbook import read_logbook
 from metrion.formats.results import Document, results_document, results_text
 from metrion.formats.strict_json import write_json
@@ -303,16 +304,21 @@ def _there(data: Path | None) -> Path:
     return folder
 
 
-_FORMS = ("pdf", "html", "md", "tex", "tables")
+Command = TypeVar("Command", bound=Callable[..., object])
+
+
+def _in_each_form(command: Command) -> Command:
+    """With an option for each form that a sheet has."""
+    for form in reversed(FORMS.values()):
+        command = click.option(
+            f"--{form.key}", "form", flag_value=form.key, help=f"{form.about[0].upper()}{form.about[1:]}."
+        )(command)
+    return command
 
 
 @main.command()
 @click.argument("file")
-@click.option("--pdf", "form", flag_value="pdf", help="As PDF.")
-@click.option("--html", "form", flag_value="html", help="As a page.")
-@click.option("--md", "form", flag_value="md", help="As Markdown.")
-@click.option("--tex", "form", flag_value="tex", help="As a document for LaTeX.")
-@click.option("--tables", "form", flag_value="tables", help="Its tables alone, for LaTeX.")
+@_in_each_form
 @click.option("--to", type=click.Path(path_type=Path), required=True, help="File to write.")
 @click.option(
     "--decimal", type=click.Choice(["point", "comma"]), default="point", show_default=True,
@@ -336,11 +342,10 @@ def report(
     from metrion.formats.strict_json import read_json
     from metrion.formats.words import read_words
     from metrion.report.build import Length
-    from metrion.report.render import written_as
     from metrion.voice import DecimalSign, Numbers, Speaker
 
     if form is None:
-        raise click.UsageError(f"Say in which form: {', '.join(f'--{one}' for one in _FORMS)}.")
+        raise click.UsageError(f"Say in which form: {', '.join(f'--{one}' for one in FORMS)}.")
     try:
         document = read_json(content_of(file))
         logbook = parse_logbook(document)
@@ -351,7 +356,7 @@ def report(
     assert isinstance(document, dict)
     results = reduce_logbook(numbered_logbook(logbook))
     made = handed_in(results, document, speaker, length=Length(length))
-    write_file(to, written_as(made, form))
+    write_file(to, FORMS[form].write(HandedOn(made, results, logbook, speaker)))
 
 
 def _home(name: str) -> Path:

@@ -88,8 +88,9 @@ def exercise_sheets(seeds: range, count: int, to: Path, *, html: bool, paper: st
 
     from metrion.formats.exercise import exercises_of
     from metrion.report.exercise_sheet import answer_key, exercise_sheet
+    from metrion.report.paper import Paper
     from metrion.report.render.html import html_page
-    from metrion.report.render.pdf import Paper, pdf_file, pdf_of_many
+    from metrion.report.render.pdf import pdf_file, pdf_of_many
     from metrion.voice import plainly
 
     speaker = plainly()

@@ -26,14 +26,15 @@ from metrion.demo import demo_file
 from metrion.formats.archive import Filed, is_archive, write_archive
 from metrion.formats.csv_table import read_table
 from metrion.formats.faults import Refused
+from metrion.formats.forms import FORMS, HandedOn
 from metrion.formats.logbook import read_logbook
 from metrion.formats.results import results_text
 from metrion.formats.table import observation_table
 from metrion.notebook.imports import Decision, Standing, arrival, take, unpacked
 from metrion.report.build import build_report
-from metrion.report.render import written_as
 from metrion.store import Store
 from metrion.store.documents import logbook_file
+from metrion.voice.speaker import plainly
 
 _REFERENCE = Path(__file__).parents[1] / "reference"
 _DEMO = ("spare-parts", "sail-film", "bridle-line", "foil-colours", "wing-tip-nocks")
@@ -228,10 +229,12 @@ def _use_logbook(store: Store, content: bytes) -> None:
     first, second = (b"".join(p.encode() for p in results_text(one)) for one in (logbook, again))
     if first != second:
         raise AssertionError("it comes back as another one")
-    report = build_report(reduce_logbook(logbook))
-    for form in _FORMS:
-        if not written_as(report, form):
-            raise AssertionError(f"{form} is empty")
+    results = reduce_logbook(logbook)
+    report = build_report(results)
+    handed_on = HandedOn(report, results, logbook, plainly())
+    for key in _FORMS:
+        if not FORMS[key].write(handed_on):
+            raise AssertionError(f"{key} is empty")
 
 
 def _kept(store: Store, filed: Filed) -> bytes:

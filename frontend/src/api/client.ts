@@ -20,6 +20,9 @@ export const STANDS_ON_ZERO = { main: "0", fine: 0, second_turn: null };
 export type Reading = Schemas["Reading"];
 export type Derived = Schemas["Derived"];
 export type Recipe = Schemas["Recipe"];
+export type SheetForm = Schemas["SheetForm"];
+/** A look as it was typed. */
+export type Entered = Required<Schemas["EnteredFigures"]>;
 export type Flag = Schemas["Flag"];
 export type Remedy = Flag["remedies"][number];
 export type Step = Schemas["Step"];

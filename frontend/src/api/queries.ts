@@ -1,6 +1,7 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 
 import type { Seen } from "./changes";
+import { speakAs } from "../voice";
 import { body, client, newId, type Convention, type Schemas, type Sheet } from "./client";
 import { sheetKey, SHEETS } from "./keys";
 
@@ -129,10 +130,15 @@ export function useSettingsQuery() {
   return useQuery({ queryKey: SETTINGS, queryFn: () => body(client.GET("/api/settings")) });
 }
 
+/** The voice of who reads; what is drawn once it is there is said in it. */
 export function useVoice() {
   return useQuery({
     queryKey: VOICE,
-    queryFn: () => body(client.GET("/api/voice")),
+    queryFn: async () => {
+      const voice = await body(client.GET("/api/voice"));
+      speakAs(voice);
+      return voice;
+    },
     staleTime: Infinity,
   });
 }
@@ -249,6 +255,15 @@ export function useRemoveConvention() {
   return useConventionChange((id: string) =>
     body(client.DELETE("/api/conventions/{key}", { params: { path: { key: id } } })),
   );
+}
+
+/** In which forms a sheet is handed on. */
+export function useForms() {
+  return useQuery({
+    queryKey: ["forms"],
+    queryFn: () => body(client.GET("/api/forms")),
+    staleTime: Infinity,
+  });
 }
 
 /** What a convention of limits may choose, in words. */

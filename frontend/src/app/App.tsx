@@ -12,10 +12,10 @@ import { useFollow } from "./useFollow";
 import { SettingsPage } from "../settings/SettingsPage";
 import { SheetPage } from "../sheet/SheetPage";
 import "./app.css";
-import { language, speakAs } from "../voice";
+import { language } from "../voice";
 import { Header } from "./Header";
 import { KeysHelp } from "./KeysHelp";
-import { chosen, SettingsContext } from "./settings";
+import { chosen, SettingsContext } from "../common/settings";
 import { rememberedTheme, Theme } from "./Theme";
 
 /** Opened seldom, so they are fetched when they are. */
@@ -50,10 +50,10 @@ function AppShell() {
   const settings = chosen(data);
   useOutboxSender();
   useFollow();
-  if (voice) speakAs(voice);
+  // What is drawn is said anew with each voice.
   useEffect(() => {
     document.documentElement.lang = language();
-  });
+  }, [voice]);
   // Nothing is shown in words that would change in the next moment.
   if (isPending) return null;
   return (

@@ -1,6 +1,6 @@
 import { Link, useLocation } from "react-router";
 
-import { ConventionChip } from "./ConventionChip";
+import { ConventionChip } from "../common/ConventionChip";
 import { say } from "../voice";
 
 const PLACES = () =>

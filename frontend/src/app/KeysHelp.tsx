@@ -1,7 +1,7 @@
 import { useEffect, useState } from "react";
 
 import { isTaken } from "../desk/useBenchKeys";
-import { Dialog } from "./overlays";
+import { Dialog } from "../common/overlays";
 import { say } from "../voice";
 
 const KEYS = () =>

@@ -3,8 +3,8 @@ import { App as AntApp, ConfigProvider, type ConfigProviderProps } from "antd";
 import { useEffect, useMemo, useSyncExternalStore, type ReactNode } from "react";
 
 import { language, say } from "../voice";
-import { DRAWN } from "./icons";
-import type { Chosen } from "./settings";
+import { DRAWN } from "../common/icons";
+import type { Chosen } from "../common/settings";
 import { antdTheme, cssVariables, DARK, LIGHT } from "./tokens";
 
 const REMEMBERED = "metrion-theme";

@@ -1,4 +1,4 @@
-import { App, Button, Input, Skeleton } from "antd";
+import { Button, Input, Skeleton } from "antd";
 import { useRef, useState } from "react";
 import { useNavigate } from "react-router";
 
@@ -10,6 +10,7 @@ import { SideChoices } from "../zero/SideChoices";
 import "../zero/zero.css";
 import "./begin.css";
 import { useBegin } from "./useBegin";
+import { useShowError } from "../common/useShowError";
 
 /** A tool to begin with: one of the student's own, or a common pattern. */
 interface Choice {
@@ -32,7 +33,7 @@ export function BeginPage() {
 
 function Begin({ own, patterns }: { own: Choice[]; patterns: Choice[] }) {
   const navigate = useNavigate();
-  const { message } = App.useApp();
+  const showError = useShowError();
   const begin = useBegin();
   const [name, setName] = useState("");
   const [picked, setPicked] = useState(own[0] ?? patterns[0]);
@@ -49,7 +50,7 @@ function Begin({ own, patterns }: { own: Choice[]; patterns: Choice[] }) {
           const look = stands === "on" ? null : stands;
           void navigate(`/sheets/${sheet}/quantities/${quantity}`, { state: { look } });
         },
-        onError: (problem) => void message.error(problem.message),
+        onError: showError,
       },
     );
   return (

@@ -2,7 +2,7 @@ import { useMutation, useQueryClient } from "@tanstack/react-query";
 
 import { body, client, keepAnswer, newId, STANDS_ON_ZERO, type ZeroStands } from "../api";
 import type { Draft } from "../instruments/draft";
-import { today } from "../app/today";
+import { today } from "../common/today";
 import { say } from "../voice";
 
 interface Wanted {

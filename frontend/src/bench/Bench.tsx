@@ -1,4 +1,4 @@
-import { App, Button } from "antd";
+import { Button } from "antd";
 
 import type { Quantity, Sheet } from "../api";
 import { figure, say } from "../voice";
@@ -7,6 +7,7 @@ import "./bench.css";
 import { BenchScales } from "./BenchScales";
 import { useDataButton } from "./queries";
 import { Reveal } from "./Reveal";
+import { useShowError } from "../common/useShowError";
 
 interface Props {
   sheet: Sheet;
@@ -89,12 +90,12 @@ const NEVER: Record<string, Do[]> = {
 
 /** The data button of a display: what it shows goes through the door for devices. */
 function Data({ bench, sheet, quantity, standing }: Props & Omit<ActsProps, "children">) {
-  const { message } = App.useApp();
+  const showError = useShowError();
   const data = useDataButton(sheet.id, quantity.id);
   const send = () =>
     data.mutate(
       { shown: shownBy(standing), simulated: bench.written("read").simulated },
-      { onError: (problem) => void message.error(problem.message) },
+      { onError: showError },
     );
   return (
     <Button disabled={!standing.may.includes("read")} onClick={send}>

@@ -1,4 +1,4 @@
-import { App, Button, Skeleton } from "antd";
+import { Button, Skeleton } from "antd";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 
@@ -6,6 +6,7 @@ import type { Schemas } from "../api";
 import { say } from "../voice";
 import "./bench.css";
 import { useBeginBench, useDrawer } from "./queries";
+import { useShowError } from "../common/useShowError";
 
 const SEEDS = 1_000_000;
 const newSeed = () => crypto.getRandomValues(new Uint32Array(1)).map((one) => one % SEEDS)[0] ?? 0;
@@ -17,7 +18,7 @@ export default function BenchPage() {
   const [part, setPart] = useState("standoff");
   const begin = useBeginBench();
   const navigate = useNavigate();
-  const { message } = App.useApp();
+  const showError = useShowError();
   if (!drawer) return <Skeleton active className="page" />;
   const fitting = fits(drawer, tool);
   const goOn = () => {
@@ -25,7 +26,7 @@ export default function BenchPage() {
     begin.mutate(chosen, {
       onSuccess: ({ id, quantities }) =>
         void navigate(`/sheets/${id}/quantities/${quantities[0]?.id ?? ""}`),
-      onError: (problem) => void message.error(problem.message),
+      onError: showError,
     });
   };
   return (

@@ -2,7 +2,7 @@ import { App, Button } from "antd";
 import { useState } from "react";
 
 import type { Quantity, Schemas } from "../api";
-import { Dialog } from "../app/overlays";
+import { Dialog } from "../common/overlays";
 import { say } from "../voice";
 import { useReveal } from "./queries";
 

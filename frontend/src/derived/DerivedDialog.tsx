@@ -12,8 +12,8 @@ import {
 } from "../api";
 import { InputBlank } from "./InputBlank";
 import { asRecord, begun, draftOf, fitting, inputsFor, type Draft, type Input } from "./recipe";
-import { Dialog } from "../app/overlays";
-import { useFaultFocus } from "../app/useFaultFocus";
+import { Dialog } from "../common/overlays";
+import { useFaultFocus } from "../common/useFaultFocus";
 import { say } from "../voice";
 
 interface Props {

@@ -1,4 +1,4 @@
-import { App, Button } from "antd";
+import { Button } from "antd";
 import { useState } from "react";
 
 import { useKeepDerived, type Derived, type Sheet } from "../api";
@@ -8,12 +8,13 @@ import { Compare, ComparedWords } from "../results/Compare";
 import { Pieces } from "../results/Pieces";
 import { useComparable } from "../results/useComparable";
 import { WholeWorking } from "../results/WholeWorking";
-import { RemoveMenu } from "../sheet/RemoveMenu";
-import { useRemoval } from "../sheet/useRemoval";
+import { RemoveMenu } from "../common/RemoveMenu";
+import { useRemoval } from "../common/useRemoval";
 import "./derived.css";
 import { DerivedDialog } from "./DerivedDialog";
 import { Bands } from "../charts";
 import { say } from "../voice";
+import { useShowError } from "../common/useShowError";
 
 /** What is worked out from the quantities of a sheet. */
 export function DerivedSection({ sheet }: { sheet: Sheet }) {
@@ -59,7 +60,7 @@ interface RowProps {
 }
 
 function DerivedRow({ derived, sheet, onChange, onRemove }: RowProps) {
-  const { message } = App.useApp();
+  const showError = useShowError();
   const keep = useKeepDerived(sheet);
   const [whole, setWhole] = useState(false);
   const others = useComparable(sheet, derived);
@@ -106,12 +107,7 @@ function DerivedRow({ derived, sheet, onChange, onRemove }: RowProps) {
           compared={derived.compared}
           unit={derived.unit}
           others={others}
-          onCompare={(compare) =>
-            keep.mutate(
-              { seen: derived, compare },
-              { onError: (problem) => void message.error(problem.message) },
-            )
-          }
+          onCompare={(compare) => keep.mutate({ seen: derived, compare }, { onError: showError })}
         />
       </div>
       {whole && (

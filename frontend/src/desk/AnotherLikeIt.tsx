@@ -3,7 +3,7 @@ import { useState } from "react";
 import { useNavigate } from "react-router";
 
 import { newId, useAddQuantity, type Quantity, type Sheet } from "../api";
-import { Dialog } from "../app/overlays";
+import { Dialog } from "../common/overlays";
 import { say } from "../voice";
 
 interface Props {

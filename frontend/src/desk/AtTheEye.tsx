@@ -1,5 +1,5 @@
 import { SecondLook, type LookActions } from "../tally";
-import type { Question } from "./reopened";
+import type { Question } from "../tally/reopened";
 
 interface Props {
   question: Question;

@@ -1,4 +1,4 @@
-import { App, Result, Spin } from "antd";
+import { Result, Spin } from "antd";
 import { useState } from "react";
 import { Link, useParams } from "react-router";
 
@@ -18,14 +18,15 @@ import { PhotoOfRow } from "../photo";
 import { ResultPanel } from "../results/ResultPanel";
 import { Tally, type LookActions } from "../tally";
 import { TableDialog } from "../transfer/TableDialog";
-import { ConventionChip } from "../app/ConventionChip";
-import { goOn } from "../app/hand";
+import { ConventionChip } from "../common/ConventionChip";
+import { goOn } from "../common/hand";
 import { AnotherLikeIt } from "./AnotherLikeIt";
 import "./desk.css";
 import { Ribbon } from "./Ribbon";
-import { toAsk, type Reopened } from "./reopened";
+import { toAsk, type Reopened } from "../tally/reopened";
 import { Stage } from "./Stage";
 import { say } from "../voice";
+import { useShowError } from "../common/useShowError";
 
 export function QuantityPage() {
   const { sheetId = "", quantityId = "" } = useParams();
@@ -54,7 +55,7 @@ interface Props {
 }
 
 function QuantityDesk({ sheet, quantity, instrument }: Props) {
-  const { message } = App.useApp();
+  const showError = useShowError();
   const [takenUp, setTakenUp] = useState<Reopened | null>(null);
   const [made, setMade] = useState<string | null>(null);
   const [blind, setBlind] = useState(false);
@@ -64,10 +65,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
   const amend = useAmendReading(sheet.id);
   const amendQuantity = useAmendQuantity(sheet.id);
   const alter = (reading: Reading, change: Omit<Parameters<typeof amend.mutate>[0], "seen">) =>
-    amend.mutate(
-      { seen: reading, ...change },
-      { onError: (problem) => void message.error(problem.message), onSettled: () => goOn() },
-    );
+    amend.mutate({ seen: reading, ...change }, { onError: showError, onSettled: () => goOn() });
   const actions: LookActions = {
     show: (reading) => setTakenUp({ reading, to: "show" }),
     lookAgain: (reading) => setTakenUp({ reading, to: "again" }),
@@ -97,12 +95,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
         onMade={setMade}
         onBlind={setBlind}
         onTable={() => setTable(true)}
-        onArc={(arc) =>
-          amendQuantity.mutate(
-            { seen: quantity, arc },
-            { onError: (problem) => void message.error(problem.message) },
-          )
-        }
+        onArc={(arc) => amendQuantity.mutate({ seen: quantity, arc }, { onError: showError })}
         onDone={() => setTakenUp(null)}
       />
       {table && (

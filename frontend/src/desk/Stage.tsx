@@ -1,4 +1,4 @@
-import { App, Button } from "antd";
+import { Button } from "antd";
 import { useCallback, useRef, useState, type ReactNode } from "react";
 
 import {
@@ -10,7 +10,7 @@ import {
   type Reading,
   type Sheet,
 } from "../api";
-import { useChosen } from "../app/settings";
+import { useChosen } from "../common/settings";
 import { Equation, type Ending, type EquationHandle } from "../equation/Equation";
 import { Keypad, type KeypadProps } from "../equation/Keypad";
 import { Asked } from "../equation/Asked";
@@ -27,13 +27,14 @@ import { MoreBlanks } from "./MoreBlanks";
 import { pairEnding } from "./pairEnding";
 import { Played } from "./Played";
 import { PlaceBlank } from "./PlaceBlank";
-import type { Question, Reopened } from "./reopened";
-import { isEmpty } from "./useDesk";
+import type { Question, Reopened } from "../tally/reopened";
+import { isEmpty } from "../entry/useDesk";
 import { useBenchKeys } from "./useBenchKeys";
 import { recordable, useRecording } from "./useRecording";
 import { useWakeLock } from "./useWakeLock";
 import { useWhole } from "./useWhole";
 import { say } from "../voice";
+import { useShowError } from "../common/useShowError";
 
 interface Props {
   sheet: Sheet;
@@ -71,7 +72,7 @@ export function Stage(props: Props) {
   const looked = reopened?.to === "show" ? reopened.reading : null;
   const again = reopened?.to === "again" ? reopened.reading : null;
   const changing = reopened && !looked ? reopened.reading : null;
-  const { message } = App.useApp();
+  const showError = useShowError();
   const keepFineAs = useFineAs(sheet.id, instrument);
   const { singleKeys } = useChosen();
   const narrow = useNarrow();
@@ -81,17 +82,14 @@ export function Stage(props: Props) {
   const equation = useRef<EquationHandle>(null);
   const begin = useCallback(() => equation.current?.begin(), []);
   const choose = useCallback(() => equation.current?.choose(), []);
-  const fail = (problem: unknown) =>
-    void message.error(
-      problem instanceof Error ? problem.message : say("zero-this-could-not-be-saved"),
-    );
+
   const recording = useRecording({
     ...props,
     changing,
     afresh: again !== null,
     begin,
     choose,
-    fail,
+    fail: showError,
   });
   const { desk, positions, given, give, record } = recording;
   const { answer, entry } = desk;
@@ -108,7 +106,7 @@ export function Stage(props: Props) {
     enabled: singleKeys,
     begin: (text) => equation.current?.begin(text),
     enter: () => void record(),
-    onProblem: fail,
+    onProblem: showError,
   });
 
   // What was read before is not to steer a fresh look.

@@ -1,6 +1,6 @@
 import type { Answer, Instrument } from "../api";
 import type { Ending } from "../equation/Equation";
-import type { Position, Positions } from "./usePositions";
+import type { Position, Positions } from "../entry/usePositions";
 import { say } from "../voice";
 
 /** How the equation of a reading goes on that is made of several positions. */

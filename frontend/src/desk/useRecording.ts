@@ -8,14 +8,14 @@ import {
   type Quantity,
   type Reading,
 } from "../api";
-import type { Entered } from "../outbox/outbox";
+import type { Entered } from "../api";
 import { post } from "../outbox/useOutbox";
 import { useAtBench, type AtBench } from "../bench/AtBench";
 import { asFields, circumstancesOf, kept, NONE, type Circumstances } from "./circumstances";
-import { openLooks } from "./reopened";
-import { answeredOf, figuresOf, useSheetDesk, type Desk, type Entry } from "./useDesk";
+import { openLooks } from "../tally/reopened";
+import { answeredOf, figuresOf, useSheetDesk, type Desk, type Entry } from "../entry/useDesk";
 import { say } from "../voice";
-import { asLooks, usePositions, type Position } from "./usePositions";
+import { asLooks, usePositions, type Position } from "../entry/usePositions";
 
 interface Recorded {
   sheet: { id: string };

@@ -1,8 +1,8 @@
 import type { Ref } from "react";
 
 import type { Answer, Instrument } from "../api";
-import { goOn } from "../app/hand";
-import type { Desk } from "../desk/useDesk";
+import { goOn } from "../common/hand";
+import type { Desk } from "../entry/useDesk";
 import { frameAt } from "../strip/geometry";
 import { HEIGHTS } from "../strip/heights";
 import { Scales } from "../strip/Scales";

@@ -3,7 +3,7 @@ import { createRef } from "react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 
 import type { FineAs, Instrument } from "../api";
-import { EMPTY, type Desk, type Entry } from "../desk/useDesk";
+import { EMPTY, type Desk, type Entry } from "../entry/useDesk";
 import { speak } from "../setup";
 import { ANSWER, CALIPER, SCREW, show } from "../tests/fixtures";
 import { Equation, type Ending, type EquationHandle } from "./Equation";

@@ -15,12 +15,12 @@ import {
 } from "react";
 
 import type { FineAs, Instrument } from "../api";
-import type { Desk } from "../desk/useDesk";
+import type { Desk } from "../entry/useDesk";
 import "./equation.css";
 import { Asked } from "./Asked";
 import { Sentence } from "./Sentence";
 import { FineFactor, SecondTurn, Sign, StandsFor, Term } from "./terms";
-import { useHandPlace } from "../app/hand";
+import { useHandPlace } from "../common/hand";
 import { useBlankKeys } from "./useBlankKeys";
 import { useNarrow } from "./useNarrow";
 import { say, typed } from "../voice";

@@ -1,8 +1,8 @@
 import { Button } from "antd";
 
 import type { Offer } from "../api";
-import { goOn } from "../app/hand";
-import type { Desk } from "../desk/useDesk";
+import { goOn } from "../common/hand";
+import type { Desk } from "../entry/useDesk";
 
 interface Props {
   desk: Desk;

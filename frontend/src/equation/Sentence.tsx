@@ -2,7 +2,7 @@ import { Button } from "antd";
 
 import type { Instrument } from "../api";
 import { useAtBench } from "../bench/AtBench";
-import type { Desk } from "../desk/useDesk";
+import type { Desk } from "../entry/useDesk";
 import { say } from "../voice";
 import type { EquationProps } from "./Equation";
 import { Offers } from "./Offers";

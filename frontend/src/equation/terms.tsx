@@ -1,8 +1,8 @@
 import type { ReactNode } from "react";
 
 import type { FineAs, Instrument } from "../api";
-import type { Desk } from "../desk/useDesk";
-import { MenuOfActs } from "../app/overlays";
+import type { Desk } from "../entry/useDesk";
+import { MenuOfActs } from "../common/overlays";
 import { say } from "../voice";
 
 /** On a sleeve with a mark at every second turn: which turn is it? */

@@ -1,7 +1,7 @@
 import type { KeyboardEvent, RefObject } from "react";
 
 import type { Instrument } from "../api";
-import type { Desk } from "../desk/useDesk";
+import type { Desk } from "../entry/useDesk";
 
 type Blank = "main" | "fine";
 

@@ -1,4 +1,4 @@
-import { App, Button, Checkbox, Form, Segmented, Skeleton } from "antd";
+import { Button, Checkbox, Form, Segmented, Skeleton } from "antd";
 import { useState } from "react";
 import { Link } from "react-router";
 
@@ -23,8 +23,9 @@ import { Counting } from "./Counting";
 import type { WhatWasRead } from "./UnitChoice";
 import { asked, calledLike, isMetric, type Draft } from "./draft";
 import "./instruments.css";
-import { Dialog } from "../app/overlays";
+import { Dialog } from "../common/overlays";
 import { say } from "../voice";
+import { useShowError } from "../common/useShowError";
 
 interface Props {
   sheet: Sheet;
@@ -139,7 +140,7 @@ const INCH_EDGE: Draft = {
 };
 
 function Describe({ sheet, picked, changing, onAdded, onBack }: DescribeProps) {
-  const { message } = App.useApp();
+  const showError = useShowError();
   const add = useAddInstrument(sheet.id);
   const amend = useAmendInstrument(sheet.id);
   const called = calledLike(picked.record);
@@ -158,17 +159,16 @@ function Describe({ sheet, picked, changing, onAdded, onBack }: DescribeProps) {
   function addNew() {
     const id = newId();
     const instrument: Schemas["NewInstrument"] = { ...asked(record), id, name };
-    const onError = (wrong: Error) => void message.error(wrong.message);
     add.mutate(instrument, {
       onSuccess: () => {
         if (!edges) onAdded(id);
         else
           add.mutate(
             { ...INCH_EDGE, id: newId(), name: say("instruments-inch-edge", { name }) },
-            { onSuccess: () => onAdded(id), onError },
+            { onSuccess: () => onAdded(id), onError: showError },
           );
       },
-      onError,
+      onError: showError,
     });
   }
   function keep() {

@@ -1,5 +1,5 @@
 import type { Description } from "../api";
-import { useDraftDesk } from "../desk/useDesk";
+import { useDraftDesk } from "../entry/useDesk";
 import { SlowMotion, Strip, useLineAfterLine } from "../strip";
 import type { Draft } from "./draft";
 import { say } from "../voice";

@@ -4,6 +4,7 @@ import { useKeepTool, useRemoveTool, useShelf, type Schemas, type Tool } from ".
 import { ClosedScales } from "./ClosedScales";
 import type { Draft } from "./draft";
 import { say } from "../voice";
+import { useShowError } from "../common/useShowError";
 
 interface Props {
   tools: Tool[];
@@ -64,6 +65,7 @@ function useRemoval() {
   const remove = useRemoveTool();
   const keep = useKeepTool();
   const { message } = App.useApp();
+  const showError = useShowError();
   return (tool: Tool) =>
     remove.mutate(tool, {
       onSuccess: () => {
@@ -85,6 +87,6 @@ function useRemoval() {
           ),
         });
       },
-      onError: (problem) => void message.error(problem.message),
+      onError: showError,
     });
 }

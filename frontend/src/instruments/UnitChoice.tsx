@@ -1,9 +1,10 @@
-import { App, Button, Select } from "antd";
+import { Button, Select } from "antd";
 import { createContext, useContext, useState } from "react";
 
 import { useInUnit, type Schemas } from "../api";
 import { asked, type Draft } from "./draft";
 import { say } from "../voice";
+import { useShowError } from "../common/useShowError";
 
 type Unit = "mm" | "cm" | "in";
 type Stays = NonNullable<Schemas["InstrumentPatch"]["what_was_read"]>;
@@ -30,16 +31,13 @@ interface Props {
  * Where something was read, that could also be what the description had wrong: it is asked.
  */
 export function UnitChoice({ draft, set }: Props) {
-  const { message } = App.useApp();
+  const showError = useShowError();
   const inUnit = useInUnit();
   const read = useContext(ReadBefore);
   const [wanted, setWanted] = useState<Unit | null>(null);
   const was = (draft.unit ?? "mm") as Unit;
   const convert = (unit: Unit) =>
-    inUnit.mutate(
-      { record: asked(draft), unit },
-      { onSuccess: set, onError: (problem) => void message.error(problem.message) },
-    );
+    inUnit.mutate({ record: asked(draft), unit }, { onSuccess: set, onError: showError });
   function answer(unit: Unit, stays: Stays) {
     read?.onStays(stays);
     setWanted(null);

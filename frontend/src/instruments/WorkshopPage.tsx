@@ -20,6 +20,7 @@ import { PitchSheet } from "./PitchSheet";
 import { ScalesOnTrial } from "./ScalesOnTrial";
 import { ToolShelf } from "./ToolShelf";
 import { say } from "../voice";
+import { useShowError } from "../common/useShowError";
 
 const KINDS = Object.keys(STARTS) as Kind[];
 const KIND_NAMES = (): Record<Kind, string> => ({
@@ -118,6 +119,7 @@ interface KeepProps {
 
 function KeepTool({ draft, edited, ready, onKept }: KeepProps) {
   const { message } = App.useApp();
+  const showError = useShowError();
   const keep = useKeepTool();
   const amend = useAmendTool();
   const name = draft.name?.trim() ?? "";
@@ -126,7 +128,7 @@ function KeepTool({ draft, edited, ready, onKept }: KeepProps) {
       void message.success(say("instruments-is-among-your-tools", { name }));
       onKept();
     },
-    onError: (problem: Error) => void message.error(problem.message),
+    onError: showError,
   };
   return (
     <div className="page-acts">

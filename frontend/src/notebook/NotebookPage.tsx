@@ -1,5 +1,5 @@
 import { CloseCircleFilled } from "@ant-design/icons";
-import { App, Button, Input, Popconfirm, Skeleton } from "antd";
+import { Button, Input, Popconfirm, Skeleton } from "antd";
 import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 
@@ -16,9 +16,10 @@ import { TrashButton } from "../sheet/TrashButton";
 import { Download } from "../transfer/Download";
 import { LoadFile } from "../transfer/LoadFile";
 import "./notebook.css";
-import { today } from "../app/today";
+import { today } from "../common/today";
 import { say } from "../voice";
-import { DRAWN } from "../app/icons";
+import { DRAWN } from "../common/icons";
+import { useShowError } from "../common/useShowError";
 
 /** All sheets with their result sentences and open second looks. */
 export function NotebookPage() {
@@ -78,7 +79,7 @@ export function NotebookPage() {
 /** An empty notebook: one large way in, and an example to look at. */
 function FirstVisit() {
   const navigate = useNavigate();
-  const { message } = App.useApp();
+  const showError = useShowError();
   const example = useExample();
   return (
     <div className="card notebook-empty">
@@ -98,7 +99,7 @@ function FirstVisit() {
           example.mutate(undefined, {
             onSuccess: ({ id, quantities }) =>
               void navigate(`/sheets/${id}/quantities/${quantities[0]?.id ?? ""}`),
-            onError: (problem) => void message.error(problem.message),
+            onError: showError,
           })
         }
       >

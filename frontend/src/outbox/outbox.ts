@@ -1,7 +1,4 @@
-import { ApiError, type Schemas } from "../api";
-
-/** Figures as they were typed into the equation. */
-export type Entered = Required<Schemas["EnteredFigures"]>;
+import { ApiError, type Entered, type Schemas } from "../api";
 
 /** A reading on its way to the server: as it was entered, until the server has it. */
 export interface Waiting {

@@ -1,9 +1,9 @@
 import { useQueryClient, type QueryClient } from "@tanstack/react-query";
 import { useEffect, useSyncExternalStore } from "react";
 
-import { ApiError, body, client, keepAnswer, type Schemas } from "../api";
-import { asLooks } from "../desk/usePositions";
-import { flush, isKeptUnder, Outbox, type Entered, type Waiting } from "./outbox";
+import { ApiError, body, client, keepAnswer, type Entered, type Schemas } from "../api";
+import { asLooks } from "../entry/usePositions";
+import { flush, isKeptUnder, Outbox, type Waiting } from "./outbox";
 import { say } from "../voice";
 
 const outbox = new Outbox(localStorage);

@@ -1,15 +1,16 @@
 import { CameraOutlined } from "@ant-design/icons";
-import { App, Button, Spin } from "antd";
+import { Button, Spin } from "antd";
 import { useState } from "react";
 
 import type { Reading } from "../api";
-import { DRAWN } from "../app/icons";
-import { Dialog } from "../app/overlays";
+import { DRAWN } from "../common/icons";
+import { Dialog } from "../common/overlays";
 import { say } from "../voice";
 import type { Ends, Size } from "./edge";
 import "./photo.css";
 import { pictureAddress, useKeptSays, useRemovePhotograph, type Kept } from "./queries";
 import { SaysPanel } from "./SaysPanel";
+import { useShowError } from "../common/useShowError";
 
 interface Props {
   sheet: string;
@@ -57,7 +58,7 @@ interface OneProps {
 
 /** A photograph as it was kept: what it said then, and what it says to the reading as it stands. */
 function OneKept({ sheet, reading, kept }: OneProps) {
-  const { message } = App.useApp();
+  const showError = useShowError();
   const remove = useRemovePhotograph(sheet);
   const { data: says, error } = useKeptSays(sheet, reading, kept.strip);
   const address = pictureAddress(sheet, kept.strip);
@@ -93,10 +94,7 @@ function OneKept({ sheet, reading, kept }: OneProps) {
           type="text"
           loading={remove.isPending}
           onClick={() =>
-            remove.mutate(
-              { seen: reading, strip: kept.strip },
-              { onError: (problem) => void message.error(problem.message) },
-            )
+            remove.mutate({ seen: reading, strip: kept.strip }, { onError: showError })
           }
         >
           {say("photo-take-away")}

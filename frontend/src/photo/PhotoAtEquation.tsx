@@ -3,7 +3,7 @@ import { Button } from "antd";
 import { useState } from "react";
 
 import type { Instrument, Quantity, Sheet } from "../api";
-import { DRAWN } from "../app/icons";
+import { DRAWN } from "../common/icons";
 import { say } from "../voice";
 import { PhotoDialog } from "./PhotoDialog";
 import { usePhoto } from "./usePhoto";

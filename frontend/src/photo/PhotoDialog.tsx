@@ -2,7 +2,7 @@ import { Alert, Segmented } from "antd";
 import { useEffect, useRef, useState } from "react";
 
 import type { Instrument, Quantity, Reading } from "../api";
-import { Dialog } from "../app/overlays";
+import { Dialog } from "../common/overlays";
 import { say } from "../voice";
 import { EdgeOnPicture } from "./EdgeOnPicture";
 import { AskActs, Outcome } from "./PhotoActs";

@@ -3,8 +3,8 @@ import { Alert, Button } from "antd";
 import { useRef, useState, type DragEvent } from "react";
 
 import { useAtBench } from "../bench/AtBench";
-import { DRAWN } from "../app/icons";
-import { PickedFile } from "../app/PickedFile";
+import { DRAWN } from "../common/icons";
+import { PickedFile } from "../common/PickedFile";
 import { say } from "../voice";
 import { LiveCamera } from "./LiveCamera";
 import { useSnapshot } from "./queries";

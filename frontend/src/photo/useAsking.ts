@@ -1,4 +1,3 @@
-import { App } from "antd";
 import { useState } from "react";
 
 import { useAmendReading, type Reading } from "../api";
@@ -6,6 +5,7 @@ import { sent } from "../outbox/useOutbox";
 import { say } from "../voice";
 import { useAskPhotograph, useKeepPhotograph, type Asked, type Says } from "./queries";
 import type { Photo } from "./usePhoto";
+import { useShowError } from "../common/useShowError";
 
 /** What is asked of a picture, as it is set now. */
 export function askedOf({ picture, ends, thimble }: Photo, look: Asked["look"]): Asked {
@@ -14,7 +14,7 @@ export function askedOf({ picture, ends, thimble }: Photo, look: Asked["look"]):
 
 /** Asks a picture once its reading is on record, and keeps it; what fails is told. */
 export function useAsking(sheet: string, asked: Asked | null) {
-  const { message } = App.useApp();
+  const showError = useShowError();
   const asking = useAskPhotograph(sheet);
   const keeping = useKeepPhotograph(sheet);
   const amend = useAmendReading(sheet);
@@ -24,7 +24,7 @@ export function useAsking(sheet: string, asked: Asked | null) {
     try {
       return await work();
     } catch (reason) {
-      void message.error(reason instanceof Error ? reason.message : String(reason));
+      showError(reason);
       return null;
     } finally {
       setBusy(false);

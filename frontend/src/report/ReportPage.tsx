@@ -1,16 +1,17 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { App, Button, Checkbox, Input, Segmented, Select } from "antd";
+import { Button, Checkbox, Input, Segmented, Select } from "antd";
 import { useEffect, useRef, useState } from "react";
 import { Link } from "react-router";
 import { debounce } from "throttle-debounce";
 
-import { sheetKey, useAmendSheet, type Sheet } from "../api";
-import { saved } from "../app/saved";
+import { sheetKey, useAmendSheet, useForms, type Sheet, type SheetForm } from "../api";
+import { saved } from "../common/saved";
 import { hasPhotographs } from "../photo";
 import { WithSheet } from "../sheet/WithSheet";
 import { Download } from "../transfer/Download";
 import "./report.css";
 import { say } from "../voice";
+import { useShowError } from "../common/useShowError";
 
 export default function ReportPage() {
   return <WithSheet>{(sheet) => <ReportView sheet={sheet} />}</WithSheet>;
@@ -30,6 +31,7 @@ function ReportView({ sheet }: { sheet: Sheet }) {
   const [shown, setShown] = useState(false);
   const wanted = `${of}length=${length}&photographs=${String(shown && pictured)}&`;
   const at = (form: string) => `/api/sheets/${sheet.id}/${form}?${wanted}paper=${paper}`;
+  const { data: forms = [] } = useForms();
   const { frame, onLoad, print } = usePrinting(sheet);
   return (
     <div className="report">
@@ -67,7 +69,7 @@ function ReportView({ sheet }: { sheet: Sheet }) {
           <Button type="primary" onClick={() => void print()}>
             {say("report-print")}
           </Button>
-          <Download from={at("report.pdf")}>{say("report-pdf")}</Download>
+          <Downloads forms={forms.filter(({ printed }) => printed)} at={at} />
           <Segmented<Paper>
             aria-label={say("report-paper")}
             value={paper}
@@ -80,13 +82,7 @@ function ReportView({ sheet }: { sheet: Sheet }) {
         </div>
         <h2>{say("report-for-other-programs")}</h2>
         <div className="report-forms">
-          <Download from={at("workbook.xlsx")}>{say("report-spreadsheet-formulas-alive")}</Download>
-          <Download from={at("workbook.ods")}>{say("report-spreadsheet-open")}</Download>
-          <Download from={at("table.csv")}>{say("report-table-as-csv")}</Download>
-          <Download from={at("table-to-read.csv")}>{say("report-table-to-read")}</Download>
-          <Download from={at("report.md")}>{say("report-markdown")}</Download>
-          <Download from={at("report.tex")}>{say("report-latex")}</Download>
-          <Download from={at("tables.tex")}>{say("report-tables-for-latex")}</Download>
+          <Downloads forms={forms.filter(({ printed }) => !printed)} at={at} />
           <Download from={at("logbook")}>{say("report-logbook-file")}</Download>
           {pictured && (
             <Download from={`/api/sheets/${sheet.id}/archive`}>
@@ -108,10 +104,18 @@ function ReportView({ sheet }: { sheet: Sheet }) {
   );
 }
 
+function Downloads({ forms, at }: { forms: SheetForm[]; at: (address: string) => string }) {
+  return forms.map(({ address, label }) => (
+    <Download key={address} from={at(address)}>
+      {label}
+    </Download>
+  ));
+}
+
 /** Prints the page in the frame once it shows what was typed last. */
 function usePrinting(sheet: Sheet) {
   const queries = useQueryClient();
-  const { message } = App.useApp();
+  const showError = useShowError();
   const frame = useRef<HTMLIFrameElement>(null);
   const shown = useRef(0);
   const wanted = useRef(false);
@@ -131,7 +135,7 @@ function usePrinting(sheet: Sheet) {
       wanted.current = true;
       look();
     } catch (problem) {
-      void message.error((problem as Error).message);
+      showError(problem);
     }
   };
   return { frame, onLoad, print };

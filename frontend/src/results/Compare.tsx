@@ -3,7 +3,7 @@ import { useState } from "react";
 
 import type { Compared, Schemas } from "../api";
 import { Bands } from "../charts";
-import { Dialog } from "../app/overlays";
+import { Dialog } from "../common/overlays";
 import { say } from "../voice";
 
 export type Comparand = Schemas["BesideFields"];

@@ -1,5 +1,3 @@
-import { App } from "antd";
-
 import {
   useAmendQuantity,
   useAmendZeroCheck,
@@ -9,6 +7,7 @@ import {
   type Remedy,
 } from "../api";
 import { Remedies } from "../tally";
+import { useShowError } from "../common/useShowError";
 
 interface Props {
   sheet: string;
@@ -18,16 +17,17 @@ interface Props {
 
 /** A second look at the whole measurement or its zero, and what can be done about it. */
 export function LookAtAll({ sheet, quantity, flag }: Props) {
-  const { message } = App.useApp();
+  const showError = useShowError();
   const { data } = useSheet(sheet);
   const zero = useAmendZeroCheck(sheet);
   const whole = useAmendQuantity(sheet);
-  const onError = (problem: Error) => void message.error(problem.message);
+
   const check = data?.zero_checks.find(({ id }) => id === flag.zero_check);
   function amend({ target, fields, why }: Remedy) {
     const change = why ? { ...fields, why } : fields;
-    if (target !== "zero-check") whole.mutate({ seen: quantity, ...change }, { onError });
-    else if (check) zero.mutate({ seen: check, ...change }, { onError });
+    if (target !== "zero-check")
+      whole.mutate({ seen: quantity, ...change }, { onError: showError });
+    else if (check) zero.mutate({ seen: check, ...change }, { onError: showError });
   }
   const { remedies } = flag;
   if (remedies.length === 0) return <p className={`result-note ${flag.level}`}>{flag.message}</p>;

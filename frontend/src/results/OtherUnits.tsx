@@ -1,7 +1,8 @@
-import { App, Button } from "antd";
+import { Button } from "antd";
 
 import type { Schemas } from "../api";
 import { say } from "../voice";
+import { useShowError } from "../common/useShowError";
 
 interface Props {
   also: Schemas["Also"][];
@@ -11,11 +12,11 @@ interface Props {
 
 /** The result in other units: one tap for each. */
 export function OtherUnits({ also, onChange }: Props) {
-  const { message } = App.useApp();
+  const showError = useShowError();
   const given = also.filter(({ chosen }) => chosen).map(({ unit }) => unit);
   function toggle(unit: string) {
     const units = given.includes(unit) ? given.filter((one) => one !== unit) : [...given, unit];
-    onChange(units).catch((problem: unknown) => void message.error((problem as Error).message));
+    onChange(units).catch(showError);
   }
   if (also.length === 0) return null;
   return (

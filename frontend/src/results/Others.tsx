@@ -1,9 +1,10 @@
-import { App, Button, Skeleton } from "antd";
+import { Button, Skeleton } from "antd";
 import { useState } from "react";
 
 import { useAmendQuantity, useOthers, type Quantity } from "../api";
-import { SidePanel } from "../app/overlays";
+import { SidePanel } from "../common/overlays";
 import { say } from "../voice";
+import { useShowError } from "../common/useShowError";
 
 interface Props {
   sheet: string;
@@ -31,14 +32,11 @@ export function Others({ sheet, quantity }: Props) {
 }
 
 function Conventions({ sheet, quantity }: Props) {
-  const { message } = App.useApp();
+  const showError = useShowError();
   const { data, error } = useOthers(sheet, quantity.id);
   const amend = useAmendQuantity(sheet);
   function use(convention: string) {
-    amend.mutate(
-      { seen: quantity, convention },
-      { onError: (problem) => void message.error(problem.message) },
-    );
+    amend.mutate({ seen: quantity, convention }, { onError: showError });
   }
   if (error) return <p role="alert">{error.message}</p>;
   if (!data) return <Skeleton active />;

@@ -1,7 +1,8 @@
-import { App, Button } from "antd";
+import { Button } from "antd";
 
 import { useAmendQuantity, type Quantity } from "../api";
 import { say } from "../voice";
+import { useShowError } from "../common/useShowError";
 
 interface Props {
   sheet: string;
@@ -31,18 +32,13 @@ export function Places({ sheet, quantity }: Props) {
 
 /** Takes it back that the places are reported apart. */
 function ReportTogether({ sheet, quantity }: Props) {
-  const { message } = App.useApp();
+  const showError = useShowError();
   const amend = useAmendQuantity(sheet);
   return (
     <Button
       size="small"
       loading={amend.isPending}
-      onClick={() =>
-        amend.mutate(
-          { seen: quantity, places_apart: null },
-          { onError: (problem) => void message.error(problem.message) },
-        )
-      }
+      onClick={() => amend.mutate({ seen: quantity, places_apart: null }, { onError: showError })}
     >
       {say("places-report-together")}
     </Button>

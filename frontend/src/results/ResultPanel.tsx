@@ -1,4 +1,4 @@
-import { App, Button } from "antd";
+import { Button } from "antd";
 import { useState, type ReactNode } from "react";
 
 import { useAmendQuantity, type Quantity } from "../api";
@@ -13,6 +13,7 @@ import { useComparable } from "./useComparable";
 import { QuantityWorking } from "./WholeWorking";
 import { Working } from "./Working";
 import { say } from "../voice";
+import { useShowError } from "../common/useShowError";
 
 /** Lines that the bars and the sentence say already. */
 const SAID = /^(component_|rounded|limit|average|degrees_of_freedom|coverage_factor)/;
@@ -30,7 +31,7 @@ interface Props {
 
 /** The sentence, how it came about in short, and the whole working on request. */
 export function ResultPanel({ sheet, quantity, onLook, another, convention }: Props) {
-  const { message } = App.useApp();
+  const showError = useShowError();
   const amend = useAmendQuantity(sheet);
   const [followed, setFollowed] = useState<string | null>(null);
   const { result } = quantity;
@@ -115,12 +116,7 @@ export function ResultPanel({ sheet, quantity, onLook, another, convention }: Pr
           others={others}
           compared={quantity.compared}
           unit={quantity.unit}
-          onCompare={(compare) =>
-            amend.mutate(
-              { seen: quantity, compare },
-              { onError: (problem) => void message.error(problem.message) },
-            )
-          }
+          onCompare={(compare) => amend.mutate({ seen: quantity, compare }, { onError: showError })}
         />
         {another}
       </div>

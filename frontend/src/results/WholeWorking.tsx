@@ -4,7 +4,7 @@ import { useNavigate } from "react-router";
 
 import { useWholeWorking, type Step } from "../api";
 import { Working } from "./Working";
-import { SidePanel } from "../app/overlays";
+import { SidePanel } from "../common/overlays";
 import { say } from "../voice";
 
 interface Props {

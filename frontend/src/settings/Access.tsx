@@ -3,30 +3,32 @@ import { App, Button } from "antd";
 import { useState } from "react";
 
 import { body, client, type Schemas } from "../api";
-import { Dialog } from "../app/overlays";
+import { Dialog } from "../common/overlays";
 import { say } from "../voice";
+import { useShowError } from "../common/useShowError";
 
 const HOLDS_MINUTES = 15;
 
 /** Who may come in from beyond this machine; nothing where nobody can. */
 export function Access() {
   const { message } = App.useApp();
+  const showError = useShowError();
   const [code, setCode] = useState<Schemas["Code"] | null>(null);
   const { data } = useQuery({
     queryKey: ["access"],
     queryFn: () => body(client.GET("/api/access")),
     staleTime: Infinity,
   });
-  const onError = (problem: Error) => void message.error(problem.message);
+
   const renew = useMutation({
     mutationFn: () => body(client.POST("/api/access/code", {})),
     onSuccess: setCode,
-    onError,
+    onError: showError,
   });
   const endAll = useMutation({
     mutationFn: () => body(client.POST("/api/access/end-sessions", {})),
     onSuccess: () => void message.success(say("access-ended")),
-    onError,
+    onError: showError,
   });
   if (!data?.gated) return null;
   return (

@@ -9,8 +9,8 @@ import {
   type Convention,
   type Schemas,
 } from "../api";
-import { Dialog } from "../app/overlays";
-import { useFaultFocus } from "../app/useFaultFocus";
+import { Dialog } from "../common/overlays";
+import { useFaultFocus } from "../common/useFaultFocus";
 import { say } from "../voice";
 
 type Fields = Schemas["ConventionFields"];

@@ -1,13 +1,14 @@
-import { App, Button } from "antd";
+import { Button } from "antd";
 import { useState } from "react";
 
 import { useConventions, useRemoveConvention, type Convention } from "../api";
 import { ConventionDialog } from "./ConventionDialog";
 import { say } from "../voice";
+import { useShowError } from "../common/useShowError";
 
 /** Conventions that the student's course has and nobody else. */
 export function OwnConventions() {
-  const { message } = App.useApp();
+  const showError = useShowError();
   const { data: conventions = [] } = useConventions();
   const remove = useRemoveConvention();
   const [open, setOpen] = useState<"new" | Convention | null>(null);
@@ -36,7 +37,7 @@ export function OwnConventions() {
                   type="text"
                   onClick={() =>
                     remove.mutate(convention.id, {
-                      onError: (problem) => void message.error(problem.message),
+                      onError: showError,
                     })
                   }
                 >

@@ -1,4 +1,4 @@
-import { App, Segmented, Select, Switch } from "antd";
+import { Segmented, Select, Switch } from "antd";
 import type { ReactNode } from "react";
 
 import {
@@ -8,11 +8,12 @@ import {
   useVoice,
   type Settings,
 } from "../api";
-import { useChosen, type Chosen } from "../app/settings";
+import { useChosen, type Chosen } from "../common/settings";
 import { Access } from "./Access";
 import { OwnConventions } from "./OwnConventions";
 import "./settings.css";
 import { languageName, say } from "../voice";
+import { useShowError } from "../common/useShowError";
 
 type DecimalSign = NonNullable<Settings["decimal_sign"]>;
 
@@ -21,9 +22,8 @@ export function SettingsPage() {
   const settings = useChosen();
   const { data } = useSettingsQuery();
   const change = useChangeSettings();
-  const { message } = App.useApp();
-  const set = (some: Settings) =>
-    change.mutate(some, { onError: (problem) => void message.error(problem.message) });
+  const showError = useShowError();
+  const set = (some: Settings) => change.mutate(some, { onError: showError });
   return (
     <div className="page settings">
       <h1>{say("app-settings")}</h1>

@@ -1,4 +1,4 @@
-import { App, Form, Input, InputNumber, Segmented, Select, type FormInstance } from "antd";
+import { Form, Input, InputNumber, Segmented, Select, type FormInstance } from "antd";
 import { useState } from "react";
 
 import {
@@ -10,8 +10,9 @@ import {
   type Sheet,
 } from "../api";
 import { InstrumentDialog } from "../instruments/InstrumentDialog";
-import { Dialog } from "../app/overlays";
+import { Dialog } from "../common/overlays";
 import { say } from "../voice";
+import { useShowError } from "../common/useShowError";
 
 interface Props {
   sheet: Sheet;
@@ -109,7 +110,7 @@ const answersOf = (quantity: Quantity): Answers => ({
 
 /** Keeps the quantity that the answers describe. */
 function useKeep(sheet: Sheet, changing: Quantity | undefined, onKept: (id: string) => void) {
-  const { message } = App.useApp();
+  const showError = useShowError();
   const add = useAddQuantity(sheet.id);
   const amend = useAmendQuantity(sheet.id);
   function keep({ name, symbol, instrument, face = "outside", items = 1, ...asked }: Answers) {
@@ -132,7 +133,7 @@ function useKeep(sheet: Sheet, changing: Quantity | undefined, onKept: (id: stri
     };
     const outcome = {
       onSuccess: () => onKept(id),
-      onError: (problem: Error) => void message.error(problem.message),
+      onError: showError,
     };
     // A zero belongs to its tool and its faces.
     if (changing)

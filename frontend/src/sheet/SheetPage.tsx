@@ -5,7 +5,7 @@ import { Link, useNavigate } from "react-router";
 
 import { useAmendSheet, type Instrument, type Quantity, type Sheet, type ZeroCheck } from "../api";
 import { thatCount } from "../results/thatCount";
-import { ConventionChip } from "../app/ConventionChip";
+import { ConventionChip } from "../common/ConventionChip";
 import { ClosedScales } from "../instruments/ClosedScales";
 import { InstrumentDialog } from "../instruments/InstrumentDialog";
 import { Working } from "../results/Working";
@@ -15,14 +15,14 @@ import { ZeroDialog } from "../zero/ZeroDialog";
 import { DerivedSection } from "../derived/DerivedSection";
 import { QuantityDialog } from "./QuantityDialog";
 import "./sheet.css";
-import { RemoveMenu } from "./RemoveMenu";
+import { RemoveMenu } from "../common/RemoveMenu";
 import { UndoButtons } from "./UndoButtons";
 import { usePlace } from "./usePlace";
-import { useRemoval } from "./useRemoval";
+import { useRemoval } from "../common/useRemoval";
 import { WithSheet } from "./WithSheet";
 import { hasPhotographs } from "../photo";
 import { say } from "../voice";
-import { DRAWN } from "../app/icons";
+import { DRAWN } from "../common/icons";
 
 export function SheetPage() {
   return <WithSheet>{(sheet) => <SheetView sheet={sheet} />}</WithSheet>;

@@ -2,6 +2,7 @@ import { App, Button } from "antd";
 
 import { useRestore, useTrash } from "../api";
 import { say } from "../voice";
+import { useShowError } from "../common/useShowError";
 
 interface TrashButtonProps {
   id: string;
@@ -15,6 +16,7 @@ export function TrashButton({ id, title, onGone }: TrashButtonProps) {
   const trash = useTrash();
   const restore = useRestore();
   const { message } = App.useApp();
+  const showError = useShowError();
   function discard() {
     trash.mutate(id, {
       onSuccess: () => {
@@ -34,7 +36,7 @@ export function TrashButton({ id, title, onGone }: TrashButtonProps) {
           ),
         });
       },
-      onError: (problem) => void message.error(problem.message),
+      onError: showError,
     });
   }
   return (

@@ -1,18 +1,19 @@
 import { RedoOutlined, UndoOutlined } from "@ant-design/icons";
-import { App, Button, Tooltip } from "antd";
+import { Button, Tooltip } from "antd";
 
 import { useUndo, type Sheet } from "../api";
-import { goOn } from "../app/hand";
+import { goOn } from "../common/hand";
 import { say } from "../voice";
-import { DRAWN } from "../app/icons";
+import { DRAWN } from "../common/icons";
+import { useShowError } from "../common/useShowError";
 
 /** Undo, and redo where something was undone; each says what it would do. */
 export function UndoButtons({ sheet }: { sheet: Sheet }) {
-  const { message } = App.useApp();
+  const showError = useShowError();
   const undo = useUndo(sheet.id);
   const act = (direction: "undo" | "redo") => () =>
     undo.mutate(direction, {
-      onError: (problem) => void message.error(problem.message),
+      onError: showError,
       onSettled: () => goOn(),
     });
   return (

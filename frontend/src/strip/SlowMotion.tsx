@@ -2,7 +2,7 @@ import { CaretRightOutlined, PauseOutlined } from "@ant-design/icons";
 import { Button, Slider } from "antd";
 import type { ReactNode } from "react";
 
-import { DRAWN } from "../app/icons";
+import { DRAWN } from "../common/icons";
 import { say } from "../voice";
 import "./slowMotion.css";
 import type { LineAfterLine } from "./useLineAfterLine";

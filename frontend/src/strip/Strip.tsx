@@ -3,7 +3,7 @@ import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerE
 import { throttle } from "throttle-debounce";
 
 import type { Answer, Instrument } from "../api";
-import { goOn } from "../app/hand";
+import { goOn } from "../common/hand";
 import { frameAt, frameKept, viewLength, type Frame } from "./geometry";
 import { Digits } from "./Digits";
 import { HEIGHTS } from "./heights";

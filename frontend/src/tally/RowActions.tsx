@@ -5,9 +5,9 @@ import { useState } from "react";
 import type { Reading } from "../api";
 import type { LookActions } from "./SecondLook";
 import { ReasonForm } from "./SetAside";
-import { Bubble, MenuOfActs } from "../app/overlays";
+import { Bubble, MenuOfActs } from "../common/overlays";
 import { say } from "../voice";
-import { DRAWN } from "../app/icons";
+import { DRAWN } from "../common/icons";
 
 interface Props {
   reading: Reading;

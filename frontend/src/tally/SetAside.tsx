@@ -1,6 +1,6 @@
 import { Button, Input } from "antd";
 import { useState, type ReactNode } from "react";
-import { Bubble } from "../app/overlays";
+import { Bubble } from "../common/overlays";
 import { say } from "../voice";
 
 interface Props {

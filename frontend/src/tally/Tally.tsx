@@ -2,7 +2,7 @@ import { Button } from "antd";
 import { useEffect, useRef } from "react";
 
 import type { Flag, Instrument, Quantity, Reading } from "../api";
-import type { Reopened } from "../desk/reopened";
+import type { Reopened } from "./reopened";
 import type { Waiting } from "../outbox/outbox";
 import { discard } from "../outbox/useOutbox";
 import { KeptMark } from "../photo";

@@ -3,8 +3,8 @@ import { render } from "@testing-library/react";
 import type { ReactNode } from "react";
 
 import type { Answer, Instrument, Quantity, Reading } from "../api";
-import type { Entered } from "../outbox/outbox";
-import { SettingsContext, USUAL, type Chosen } from "../app/settings";
+import type { Entered } from "../api";
+import { SettingsContext, USUAL, type Chosen } from "../common/settings";
 
 /** Renders with settings of its own. */
 export function show(children: ReactNode, settings: Partial<Chosen> = {}) {

@@ -6,7 +6,7 @@ import type { Arrival, Decision } from "../api";
 import { Faults } from "./Faults";
 import { percentOf } from "./send";
 import { useTakeIn } from "./useArrivals";
-import { Dialog } from "../app/overlays";
+import { Dialog } from "../common/overlays";
 import { say } from "../voice";
 
 interface Props {

@@ -1,9 +1,10 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { App, Button } from "antd";
+import { Button } from "antd";
 import type { ReactNode } from "react";
 
 import { fetched } from "../api";
-import { saved } from "../app/saved";
+import { saved } from "../common/saved";
+import { useShowError } from "../common/useShowError";
 
 interface DownloadProps {
   /** Where the server makes it. */
@@ -14,13 +15,13 @@ interface DownloadProps {
 /** A button that saves what the server makes; it holds what was typed last. */
 export function Download({ from, children }: DownloadProps) {
   const queries = useQueryClient();
-  const { message } = App.useApp();
+  const showError = useShowError();
   const make = useMutation({
     mutationFn: async (ready: Promise<void>) => {
       await ready;
       keep(await fetched(from));
     },
-    onError: (problem) => void message.error(problem.message),
+    onError: showError,
   });
   return (
     // Begun before this becomes a change itself, which would wait for itself.

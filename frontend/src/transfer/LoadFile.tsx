@@ -2,7 +2,7 @@ import { App, Button } from "antd";
 import { useEffect, useRef, useState } from "react";
 
 import { ApiError, type Arrival, type TableFit } from "../api";
-import { PickedFile } from "../app/PickedFile";
+import { PickedFile } from "../common/PickedFile";
 import { ArrivalsDialog } from "./ArrivalsDialog";
 import { Faults } from "./Faults";
 import "./transfer.css";

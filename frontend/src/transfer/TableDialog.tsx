@@ -3,8 +3,8 @@ import { type ReactNode, useEffect, useEffectEvent, useRef, useState } from "rea
 
 import { ApiError, type TableFound } from "../api";
 import { type Asked, useTable } from "./useTable";
-import { Dialog } from "../app/overlays";
-import { PickedFile } from "../app/PickedFile";
+import { Dialog } from "../common/overlays";
+import { PickedFile } from "../common/PickedFile";
 import { say } from "../voice";
 
 interface Props {

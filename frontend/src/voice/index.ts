@@ -1,7 +1,15 @@
 import { FluentBundle, FluentNumber, FluentResource } from "@fluent/bundle";
 
 import usual from "../../../src/metrion/voice/en.ftl?raw";
-import type { Voice } from "../api";
+
+/** What is needed to speak as somebody likes it. */
+interface Voice {
+  language: string;
+  /** Messages that are said otherwise than usual. */
+  catalogue: string;
+  words: Record<string, string>;
+  decimal_sign: "point" | "comma";
+}
 
 type About = Record<string, string | number>;
 

@@ -32,7 +32,6 @@ describe("the voice", () => {
     const catalogue = "desk-another-like = « { $name } », noch eins";
     speakAs({
       language: "de",
-      languages: ["de", "en"],
       decimal_sign: "comma",
       catalogue,
       words: {},

@@ -1,12 +1,13 @@
 import { CloseCircleFilled } from "@ant-design/icons";
-import { App, Button, Input, Radio, Skeleton } from "antd";
+import { Button, Input, Radio, Skeleton } from "antd";
 import { useState } from "react";
 import { Link } from "react-router";
 
 import { useChangeSettings, useSettingsQuery, useWords, type Concept } from "../api";
 import "./words.css";
 import { say } from "../voice";
-import { DRAWN } from "../app/icons";
+import { DRAWN } from "../common/icons";
+import { useShowError } from "../common/useShowError";
 
 /** Every course's words for the same things, and how not to hurt yourself or the tool. */
 export default function WordsPage() {
@@ -57,13 +58,10 @@ export default function WordsPage() {
 function Entry({ concept }: { concept: Concept }) {
   const { data: settings } = useSettingsQuery();
   const change = useChangeSettings();
-  const { message } = App.useApp();
+  const showError = useShowError();
   const own = settings?.words?.[concept.id] ?? concept.words[0];
   function pick(word: string) {
-    change.mutate(
-      { words: { ...settings?.words, [concept.id]: word } },
-      { onError: (problem) => void message.error(problem.message) },
-    );
+    change.mutate({ words: { ...settings?.words, [concept.id]: word } }, { onError: showError });
   }
   return (
     <article className="word">

@@ -1,10 +1,11 @@
-import { App, Button, Input } from "antd";
+import { Button, Input } from "antd";
 import { useState } from "react";
 
 import { useAmendZeroCheck, type Instrument, type Sheet } from "../api";
 import { PhaseChoice } from "./PhaseChoice";
-import { Bubble } from "../app/overlays";
+import { Bubble } from "../common/overlays";
 import { say } from "../voice";
+import { useShowError } from "../common/useShowError";
 
 interface Props {
   sheet: Sheet;
@@ -14,7 +15,7 @@ interface Props {
 
 /** When a look at the zero was made, and on what, changed afterwards. */
 export function ChangeZero({ sheet, instrument, check }: Props) {
-  const { message } = App.useApp();
+  const showError = useShowError();
   const amend = useAmendZeroCheck(sheet.id);
   const [open, setOpen] = useState(false);
   const [phase, setPhase] = useState(check.phase);
@@ -24,7 +25,7 @@ export function ChangeZero({ sheet, instrument, check }: Props) {
       { seen: check, phase, reference: reference.trim().replace(",", ".") || null },
       {
         onSuccess: () => setOpen(false),
-        onError: (problem) => void message.error(problem.message),
+        onError: showError,
       },
     );
   const content = (

@@ -1,7 +1,8 @@
-import { App, Input, InputNumber, Segmented } from "antd";
+import { Input, InputNumber, Segmented } from "antd";
 
 import { useAmendInstrument, type Instrument, type Sheet, type Words } from "../api";
 import { say } from "../voice";
+import { useShowError } from "../common/useShowError";
 
 interface Props {
   sheet: Sheet;
@@ -65,12 +66,12 @@ function howTo(instrument: Instrument, face: string, apart: boolean): string {
 
 /** A sleeve whose marks show early or late, noted once: the drawings follow. */
 function MarksEarly({ sheet, instrument }: Props) {
-  const { message } = App.useApp();
+  const showError = useShowError();
   const amend = useAmendInstrument(sheet.id);
   const keep = (lines: number | null) =>
     amend.mutate(
       { seen: instrument, marks_early: lines ? String(lines) : null },
-      { onError: (problem) => void message.error(problem.message) },
+      { onError: showError },
     );
   return (
     <label>

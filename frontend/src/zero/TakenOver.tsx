@@ -1,7 +1,8 @@
-import { App, Button } from "antd";
+import { Button } from "antd";
 
 import { useAmendQuantity, type Instrument, type Quantity, type Sheet } from "../api";
 import { say } from "../voice";
+import { useShowError } from "../common/useShowError";
 
 interface Props {
   sheet: Sheet;
@@ -16,7 +17,7 @@ const OUTSIDE = "outside";
 
 /** Other faces that ride on the slide of the outside jaws have their zero: that is offered first. */
 export function TakenOver({ sheet, instrument, quantity, onTaken, ...props }: Props) {
-  const { message } = App.useApp();
+  const showError = useShowError();
   const amend = useAmendQuantity(sheet.id);
   const face = props.face ?? quantity.face;
   const outside = sheet.zero_checks.filter(
@@ -32,7 +33,7 @@ export function TakenOver({ sheet, instrument, quantity, onTaken, ...props }: Pr
     const zero = outside.map(({ id }) => id);
     amend.mutate(
       { seen: quantity, zero, zero_exact: null, zero_taken_over: true },
-      { onSuccess: onTaken, onError: (problem) => void message.error(problem.message) },
+      { onSuccess: onTaken, onError: showError },
     );
   };
   return (

@@ -22,7 +22,7 @@ import { WhichZero } from "./WhichZero";
 import { PhaseChoice } from "./PhaseChoice";
 import { sideOf, useZeroLook } from "./useZeroLook";
 import "./zero.css";
-import { Dialog } from "../app/overlays";
+import { Dialog } from "../common/overlays";
 import { say } from "../voice";
 
 interface Props {

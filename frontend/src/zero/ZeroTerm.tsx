@@ -5,7 +5,7 @@ import { useLocation, useNavigate } from "react-router";
 import { useAmendQuantity, type Instrument, type Quantity, type Sheet, type ZeroOff } from "../api";
 import { TakenOver } from "./TakenOver";
 import { ZeroDialog } from "./ZeroDialog";
-import { Bubble } from "../app/overlays";
+import { Bubble } from "../common/overlays";
 import { say } from "../voice";
 
 interface Props {

@@ -1,4 +1,3 @@
-import { App } from "antd";
 import { useEffect, useRef, useState } from "react";
 
 import {
@@ -11,10 +10,11 @@ import {
   type ZeroOff,
   type ZeroStands,
 } from "../api";
-import { answeredOf, figuresOf, useSheetDesk } from "../desk/useDesk";
+import { answeredOf, figuresOf, useSheetDesk } from "../entry/useDesk";
 import type { EquationHandle } from "../equation/Equation";
 import { useAtBench } from "../bench/AtBench";
-import { say } from "../voice";
+
+import { useShowError } from "../common/useShowError";
 
 interface Looked {
   sheet: Sheet;
@@ -57,7 +57,7 @@ const LINES: Record<ZeroOff, number> = { short: 1, past: -1 };
 
 /** A look at the zero from the first glance until it is kept. */
 export function useZeroLook({ sheet, instrument, quantity, off = null, onClose }: Looked) {
-  const { message } = App.useApp();
+  const showError = useShowError();
   // A look that is made when there are readings is one after them, unless it is said otherwise.
   const [phase, setPhase] = useState<Phase>(() =>
     isRead(sheet, instrument, quantity) ? "after" : "before",
@@ -140,9 +140,7 @@ export function useZeroLook({ sheet, instrument, quantity, off = null, onClose }
       });
       onClose();
     } catch (problem) {
-      void message.error(
-        problem instanceof Error ? problem.message : say("zero-this-could-not-be-saved"),
-      );
+      showError(problem);
     }
   }
   /** Keeps it, with the answer to the last figure where that is still to come. */

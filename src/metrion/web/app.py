@@ -20,6 +20,7 @@ from metrion.web import (
     desk,
     device_readings,
     entries,
+    forms,
     front_end,
     imports,
     instruments,
@@ -46,7 +47,7 @@ from metrion.web.sessions import remember_browsers
 
 RESOURCES = (
     sheets, imports, entries, tools, instruments, desk, recipes, conventions, planner, practice,
-    bench, device_readings, words, settings, reports, photographs, tables, table_matching,
+    bench, device_readings, words, settings, reports, forms, photographs, tables, table_matching,
     quantities, voice, trash, change_polling, access,
 )  # fmt: skip
 

@@ -19,8 +19,8 @@ from metrion.formats.handed_in import handed_in
 from metrion.notebook.damage import contained
 from metrion.notebook.imports import Arrival, Decision, looked_through, take_all, unpacked
 from metrion.report.blocks import Report, Section, words
+from metrion.report.paper import Paper
 from metrion.report.render import pdf_file, pdf_of_many
-from metrion.report.render.pdf import Paper
 from metrion.store import Damaged
 from metrion.store.documents import all_filed
 from metrion.store.models import Sheet

@@ -12,12 +12,13 @@ from io import BytesIO
 from openpyxl import Workbook
 
 from metrion.core.logbook import Results
+from metrion.formats.forms import HandedOn
 from metrion.formats.workbook.derived import DerivedPage
 from metrion.formats.workbook.quantity import QuantityPage
 from metrion.formats.workbook.results import ResultsPage
 from metrion.voice import Speaker, plainly
 
-__all__ = ["workbook", "xlsx_file"]
+__all__ = ["workbook", "workbook_of", "xlsx_file"]
 
 
 def workbook(
@@ -47,6 +48,13 @@ def workbook(
     derived = [DerivedPage(book, one, measured, speaker) for one in wanted]
     first.fill(results, facts, measured.values(), derived)
     return book
+
+
+def workbook_of(wanted: HandedOn) -> Workbook:
+    """That of a sheet which is handed on."""
+    return workbook(
+        wanted.results, wanted.speaker, facts=wanted.report.facts, quantity=wanted.quantity
+    )
 
 
 def xlsx_file(book: Workbook) -> bytes:

@@ -11,7 +11,6 @@ import json
 import re
 from collections.abc import Iterable
 from dataclasses import replace
-from enum import StrEnum
 from importlib.resources import files
 from pathlib import Path
 from tempfile import TemporaryDirectory
@@ -19,16 +18,10 @@ from tempfile import TemporaryDirectory
 import typst
 
 from metrion.report.blocks import Carried, Report
+from metrion.report.paper import Paper
 
 _OTHER_SCRIPTS = re.compile("[\u0590-\u1dff\u2c00-\uffff\U00010000-\U0010ffff]")
 """Beyond Latin, Greek, Cyrillic and signs."""
-
-
-class Paper(StrEnum):
-    """Sizes of paper."""
-
-    A4 = "a4"
-    LETTER = "us-letter"
 
 
 def pdf_file(report: Report, paper: Paper = Paper.A4) -> bytes:

@@ -7,7 +7,7 @@ from typing import Annotated
 from marshmallow import Schema, fields, validate
 
 from metrion.report.build import Length
-from metrion.report.render.pdf import Paper
+from metrion.report.paper import Paper
 from metrion.views.schemas.common import ID, NAME, PRINTABLE
 from metrion.views.schemas.derived import DerivedView
 from metrion.views.schemas.instruments import InstrumentView
@@ -127,6 +127,15 @@ class SheetPatchSchema(Schema):
     date = fields.String(validate=validate.Length(max=100))
     aim = fields.String(validate=validate.Length(max=2000))
     convention = fields.String(validate=validate.Length(min=1, max=100))
+
+
+@view
+class SheetFormView:
+    """A form in which a sheet is handed on."""
+
+    address: Annotated[str, "Below that of the sheet."]
+    label: str
+    printed: Annotated[bool, "Whether it is for a printer; else for other programs."]
 
 
 @view

@@ -1,4 +1,4 @@
-import { App, Button, Select } from "antd";
+import { Button, Select } from "antd";
 import { useState } from "react";
 import { Link, useMatch } from "react-router";
 
@@ -14,6 +14,7 @@ import {
 } from "../api";
 import { Bubble } from "./overlays";
 import { say } from "../voice";
+import { useShowError } from "./useShowError";
 
 /** The convention of what is on screen: a quantity, a sheet; elsewhere that of new sheets. */
 export function ConventionChip() {
@@ -46,7 +47,7 @@ interface OfSheetProps {
 }
 
 function OfSheet({ sheet, quantity, conventions }: OfSheetProps) {
-  const { message } = App.useApp();
+  const showError = useShowError();
   const amendSheet = useAmendSheet(sheet.id);
   const amendQuantity = useAmendQuantity(sheet.id);
   const [wanted, setWanted] = useState<string | null>(null);
@@ -55,7 +56,7 @@ function OfSheet({ sheet, quantity, conventions }: OfSheetProps) {
   const inForce = quantity?.convention ?? (several ? null : (only?.id ?? null));
   const name = quantity?.convention_name ?? (several ? say("app-several") : only?.name);
   const chosen = wanted ?? inForce;
-  const onError = (problem: Error) => void message.error(problem.message);
+
   const listed = conventions.map((one) => ({ value: one.id, label: one.name }));
   if (quantity && !listed.some(({ value }) => value === quantity.convention))
     listed.push({ value: quantity.convention, label: quantity.convention_name });
@@ -64,7 +65,7 @@ function OfSheet({ sheet, quantity, conventions }: OfSheetProps) {
     quantity &&
     amendQuantity.mutate(
       { seen: quantity, convention: convention === sheet.convention ? null : convention },
-      { onError },
+      { onError: showError },
     );
   const content = (
     <div className="convention-words">
@@ -87,7 +88,7 @@ function OfSheet({ sheet, quantity, conventions }: OfSheetProps) {
           <Button
             type="primary"
             loading={amendSheet.isPending}
-            onClick={() => amendSheet.mutate({ convention: chosen }, { onError })}
+            onClick={() => amendSheet.mutate({ convention: chosen }, { onError: showError })}
           >
             {say("app-all-quantities-of-this-sheet")}
           </Button>

@@ -1,6 +1,6 @@
 import { Button } from "antd";
 
-import { MenuOfActs } from "../app/overlays";
+import { MenuOfActs } from "./overlays";
 import { say } from "../voice";
 
 interface Removable {

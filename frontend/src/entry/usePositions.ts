@@ -1,7 +1,6 @@
 import { useCallback, useState } from "react";
 
-import type { Answer, Quantity } from "../api";
-import type { Entered } from "../outbox/outbox";
+import type { Answer, Entered, Quantity } from "../api";
 import { figuresOf, type Figures } from "./useDesk";
 import { say } from "../voice";
 

@@ -3,6 +3,7 @@ import { Link } from "react-router";
 
 import { ApiError, useRemove, type Section, type Seen, type Sheet, type Use } from "../api";
 import { say } from "../voice";
+import { useShowError } from "./useShowError";
 
 /** Where an entry of a sheet is seen. */
 const placeOf = (sheet: string, { section, id }: Use) =>
@@ -13,10 +14,11 @@ const placeOf = (sheet: string, { section, id }: Use) =>
 /** Removes an entry; what still uses it is named, and a tap leads there. Undo brings it back. */
 export function useRemoval(sheet: Sheet) {
   const { message, modal } = App.useApp();
+  const showError = useShowError();
   const remove = useRemove(sheet.id);
   function refused(problem: Error) {
     const uses = problem instanceof ApiError ? problem.uses : [];
-    if (uses.length === 0) return void message.error(problem.message);
+    if (uses.length === 0) return showError(problem);
     const shown = modal.warning({
       title: problem.message,
       icon: null,
