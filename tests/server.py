@@ -22,7 +22,8 @@ class running:  # noqa: N801 - reads as a phrase
 
     Args:
         folder: of its data.
-        command: how it is started; by default forked from a process that has loaded it.
+        command: how it is started; by default forked from a process that has loaded it, where
+            nothing of its environment is else than there.
         port: where it listens; any that is free by default.
         environment: variables that it is started with besides.
         words: what to say on the command line besides.
@@ -40,8 +41,10 @@ class running:  # noqa: N801 - reads as a phrase
         given = {**os.environ, **own, **environment}
         words = words or ("demo",)
         self.process = (
-            subprocess.Popen([*command, *words], stdout=subprocess.PIPE, text=True, env=given)
-            if command
+            subprocess.Popen(
+                [*(command or COMMAND), *words], stdout=subprocess.PIPE, text=True, env=given
+            )
+            if command or environment
             else Forked(words, given)
         )
 

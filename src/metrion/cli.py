@@ -310,9 +310,8 @@ Command = TypeVar("Command", bound=Callable[..., object])
 def _in_each_form(command: Command) -> Command:
     """With an option for each form that a sheet has."""
     for form in reversed(FORMS.values()):
-        command = click.option(
-            f"--{form.key}", "form", flag_value=form.key, help=f"{form.about[0].upper()}{form.about[1:]}."
-        )(command)
+        about = f"{form.about[0].upper()}{form.about[1:]}."
+        command = click.option(f"--{form.key}", "form", flag_value=form.key, help=about)(command)
     return command
 
 
