@@ -11,6 +11,7 @@ JOBS ?= auto
 CHROME = $$(scripts/find_chromium.sh)
 
 TYPES := frontend/src/api/schema.d.ts
+CODES := frontend/src/voice/codes.d.ts
 API_SOURCES := $(shell find src/metrion/web src/metrion/views src/metrion/core -name '*.py') scripts/write_openapi.py
 FRONT_SOURCES := $(shell find frontend/src frontend/public frontend/index.html frontend/vite.config.ts frontend/tsconfig.json src/metrion/voice/en.ftl docs/guide.md docs/screenshots -type f 2>/dev/null)
 
@@ -48,11 +49,15 @@ $(TYPES): $(API_SOURCES) $(STAMPS)/python $(STAMPS)/node_modules
 	$(BIN)/python scripts/write_openapi.py var/openapi.json
 	cd frontend && npm run --silent types >/dev/null
 
-$(STAMPS)/front: $(TYPES) $(STAMPS)/node_modules $(FRONT_SOURCES) | $(STAMPS)
+# Which messages there are, for both languages: a wrong code does not compile.
+$(CODES): src/metrion/voice/en.ftl scripts/write_codes.py $(STAMPS)/python
+	$(BIN)/python scripts/write_codes.py src/metrion/core/codes.pyi $@
+
+$(STAMPS)/front: $(TYPES) $(CODES) $(STAMPS)/node_modules $(FRONT_SOURCES) | $(STAMPS)
 	cd frontend && npm run --silent build
 	@touch $@
 
-check-python: $(STAMPS)/python
+check-python: $(CODES)
 	$(BIN)/ruff format --check src tests scripts benchmarks
 	$(BIN)/ruff check src tests scripts benchmarks
 	$(BIN)/mypy
@@ -60,7 +65,7 @@ check-python: $(STAMPS)/python
 	$(BIN)/python scripts/public_names.py
 	$(BIN)/python scripts/test_share.py
 
-check-front: $(TYPES)
+check-front: $(TYPES) $(CODES)
 	cd frontend && npm run --silent format && npm run --silent lint && npx tsc --noEmit
 
 test-python: setup
@@ -78,7 +83,7 @@ format: $(STAMPS)/python $(STAMPS)/node_modules
 	$(BIN)/ruff check --fix src tests scripts benchmarks
 	cd frontend && npm run --silent format:write
 
-types: $(TYPES)
+types: $(TYPES) $(CODES)
 
 screenshots: setup
 	@chrome="$(CHROME)" && CHROMIUM="$$chrome" $(BIN)/python scripts/take_screenshots.py docs/screenshots

@@ -13,7 +13,7 @@ WHERE = {
     "src": "*.py", "tests": "*.py", "scripts": "*.py", "benchmarks": "*.py",
     "frontend/src": "*.ts*",
 }  # fmt: skip
-GENERATED = {"schema.d.ts"}
+GENERATED = {"schema.d.ts", "codes.d.ts"}
 
 
 def is_test(path: Path) -> bool:

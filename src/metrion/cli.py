@@ -12,7 +12,7 @@ from typing import TYPE_CHECKING, Any, TypeVar
 import click
 
 from metrion import __version__
-from metrion.core.facts import Name
+from metrion.core.facts import Name, coded
 from metrion.core.logbook import Logbook
 from metrion.formats.faults import Refused
 from metrion.formats.forms import FORMS, HandedOn
@@ -208,7 +208,8 @@ def import_file(file: str, data: Path | None, replace: bool, again: bool) -> Non
         decisions = [(one, decided(one)) for one in found]
         take_all(Notebook(store), decisions)
         for one, decision in decisions:
-            click.echo(say(f"cli-done-{decision}", title=Name(one.title or one.file)))
+            done = coded("cli-done", decision, title=Name(one.title or one.file))
+            click.echo(say(done.code, **done.about))
     except Refused as refused:
         refuse_file(refused)
     finally:

@@ -9,6 +9,7 @@ from typing import NoReturn
 
 import click
 
+from metrion.core.codes import MessageCode
 from metrion.core.errors import MetrionError
 from metrion.core.exact.bounds import LARGEST_PACKED
 from metrion.core.facts import Argument, Fact, Name, fact
@@ -20,7 +21,7 @@ FAULTY = 2
 """The exit status where a file, or what was given, has faults."""
 
 
-def say(code: str, **about: Argument) -> str:
+def say(code: MessageCode, **about: Argument) -> str:
     """What the catalogue says under a code."""
     from metrion.voice import plainly
 
@@ -91,7 +92,7 @@ def _unforeseen(error: Exception) -> Fact:
     return fact("line-unanswered", reason=Name(str(error) or repr(error)))
 
 
-def give_up(code: str, **about: Argument) -> NoReturn:
+def give_up(code: MessageCode, **about: Argument) -> NoReturn:
     """Say why it cannot go on, and end."""
     click.echo(say(code, **about), err=True)
     sys.exit(1)

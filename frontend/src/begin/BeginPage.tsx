@@ -99,7 +99,7 @@ function Begin({ own, patterns }: { own: Choice[]; patterns: Choice[] }) {
         <div ref={zero} className="begin-sides">
           {closes ? (
             <>
-              <p>{say(`begin-zero-${instrument.kind}`)}</p>
+              <p>{say(instrument.traits.turns ? "begin-zero-screw" : "begin-zero-vernier")}</p>
               <SideChoices instrument={instrument} chosen={null} onChoose={goOn} />
               <Button type="link" onClick={() => goOn(null)}>
                 {say("begin-zero-later")}

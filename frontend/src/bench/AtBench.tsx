@@ -4,6 +4,8 @@ import type { Quantity, Schemas, Sheet } from "../api";
 import { useStanding } from "./queries";
 
 export type Do = Schemas["Standing"]["may"][number];
+/** What is done by a button of its own name. */
+export type ButtonAct = Exclude<Do, "take" | "place" | "move" | "read" | "zero">;
 export type Standing = Schemas["Standing"];
 
 /** The simulated bench that a quantity is measured at. */

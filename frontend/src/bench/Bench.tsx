@@ -2,7 +2,7 @@ import { Button } from "antd";
 
 import type { Quantity, Sheet } from "../api";
 import { figure, say } from "../voice";
-import { useAtBench, type AtBench, type Do, type Standing } from "./AtBench";
+import { useAtBench, type AtBench, type ButtonAct, type Do, type Standing } from "./AtBench";
 import "./bench.css";
 import { BenchScales } from "./BenchScales";
 import { useDataButton } from "./queries";
@@ -34,8 +34,8 @@ export function Bench({ sheet, quantity }: Props) {
 }
 
 /** What is done besides placing, in the order of the hand: before it, and after. */
-const BEFORE: Do[] = ["wipe", "open"];
-const AFTER: Do[] = ["turn", "close", "force", "ease", "lock", "unlock", "lift"];
+const BEFORE: ButtonAct[] = ["wipe", "open"];
+const AFTER: ButtonAct[] = ["turn", "close", "force", "ease", "lock", "unlock", "lift"];
 
 interface ActsProps {
   bench: AtBench;
@@ -68,7 +68,7 @@ function Acts({ bench, standing, quantity, children }: ActsProps) {
   );
 }
 
-function Buttons(props: { acts: Do[]; bench: AtBench; standing: Standing }) {
+function Buttons(props: { acts: ButtonAct[]; bench: AtBench; standing: Standing }) {
   const { tool, may } = props.standing;
   const here = props.acts.filter((act) => !NEVER[tool]?.includes(act));
   // Of lock and unlock there is the one that goes.

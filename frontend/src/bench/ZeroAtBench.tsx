@@ -1,7 +1,7 @@
 import { Button } from "antd";
 
 import { say } from "../voice";
-import type { AtBench, Do, Standing } from "./AtBench";
+import type { AtBench, ButtonAct, Standing } from "./AtBench";
 import { BenchScales } from "./BenchScales";
 
 interface Props {
@@ -12,7 +12,7 @@ interface Props {
 }
 
 /** From wherever the hand is to bare faces closed before the eye, in its order. */
-const WAY: Do[] = ["unlock", "open", "close", "lock", "lift"];
+const WAY: ButtonAct[] = ["unlock", "open", "close", "lock", "lift"];
 
 /** The tool of the bench with its bare faces closed, or the way there. */
 export function ZeroAtBench({ bench, standing, onLifted }: Props) {

@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 
-import type { FineAs, Instrument } from "../api";
+import type { FineAs, Instrument, MainAs } from "../api";
 import type { Desk } from "../entry/useDesk";
 import { MenuOfActs } from "../common/overlays";
 import { say } from "../voice";
@@ -40,7 +40,7 @@ export function Term({ label, part, faulty = false, aside, children }: TermProps
   );
 }
 
-interface StandsProps<As extends string> {
+interface StandsProps<As extends FineAs | MainAs> {
   /** What it says now. */
   children: string;
   now: As;
@@ -49,7 +49,7 @@ interface StandsProps<As extends string> {
 }
 
 /** What the figures of a blank stand for on this tool: seen over the blank, and changed there. */
-export function StandsFor<As extends string>({ children, ...props }: StandsProps<As>) {
+export function StandsFor<As extends FineAs | MainAs>({ children, ...props }: StandsProps<As>) {
   const { now, choices, onChoose } = props;
   return (
     <MenuOfActs

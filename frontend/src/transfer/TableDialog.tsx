@@ -1,7 +1,7 @@
 import { Alert, Button, Input, Select } from "antd";
 import { type ReactNode, useEffect, useEffectEvent, useRef, useState } from "react";
 
-import { ApiError, type TableFound } from "../api";
+import { ApiError, type FineAs, type MainAs, type TableFound } from "../api";
 import { type Asked, useTable } from "./useTable";
 import { Dialog } from "../common/overlays";
 import { PickedFile } from "../common/PickedFile";
@@ -94,7 +94,7 @@ function Columns({ asked, onSaid }: ColumnsProps) {
   return asked.map(({ role, choices }) => (
     <p key={role} className="table-asked" role="group" aria-label={nameOf(role)}>
       {say("transfer-column-stands-for", { column: nameOf(role) })}{" "}
-      {choices.map((one) => (
+      {(choices as (FineAs | MainAs)[]).map((one) => (
         <Button key={one} onClick={() => onSaid(role, one)}>
           {say(`figures-as-${one}`)}
         </Button>

@@ -1,6 +1,9 @@
 import { FluentBundle, FluentNumber, FluentResource } from "@fluent/bundle";
 
+import type { MessageCode } from "./codes";
 import usual from "../../../src/metrion/voice/en.ftl?raw";
+
+export type { MessageCode } from "./codes";
 
 /** What is needed to speak as somebody likes it. */
 interface Voice {
@@ -50,7 +53,7 @@ export function speakAs({ language, catalogue, words, decimal_sign }: Voice): vo
  * @param about what it is about, by the names the message has for it; numbers are counts.
  * @throws for a message that there is none of, or that lacks something it is about.
  */
-export function say(code: string, about: About = {}): string {
+export function say(code: MessageCode, about: About = {}): string {
   const pattern = speaking.bundle.getMessage(code)?.value;
   if (!pattern) throw new Error(`the catalogue has no ${code}`);
   const counted = Object.entries(about).map(([name, value]) => [

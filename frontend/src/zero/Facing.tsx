@@ -1,7 +1,7 @@
 import { Input, InputNumber, Segmented } from "antd";
 
 import { useAmendInstrument, type Instrument, type Sheet, type Words } from "../api";
-import { say } from "../voice";
+import { say, type MessageCode } from "../voice";
 import { useShowError } from "../common/useShowError";
 
 interface Props {
@@ -55,7 +55,7 @@ const facesClose = (faces: Props["faces"], face: string) =>
 export const staysApart = (instrument: Instrument, faces: Props["faces"], face: string): boolean =>
   !facesClose(faces, face) || (instrument.lines.low ?? 0) > 0;
 
-function howTo(instrument: Instrument, face: string, apart: boolean): string {
+function howTo(instrument: Instrument, face: string, apart: boolean): MessageCode {
   if (apart) return "zero-these-faces-cannot-close-on-each";
   if (face === "depth") return "zero-flush-on-a-flat-surface";
   if (!instrument.traits.fine_scale) return "zero-where-it-should-read-nothing";

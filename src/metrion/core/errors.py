@@ -18,6 +18,7 @@ MetrionError
 
 from __future__ import annotations
 
+from metrion.core.codes import MessageCode
 from metrion.core.facts import Argument, Fact, Figure, Name
 
 
@@ -28,7 +29,7 @@ class MetrionError(Exception):
         says: what is wrong, and what would be right.
     """
 
-    def __init__(self, code: str, **about: Argument) -> None:
+    def __init__(self, code: MessageCode, **about: Argument) -> None:
         self.says = Fact(code, about)
         super().__init__(code)
 

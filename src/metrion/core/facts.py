@@ -6,7 +6,9 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from fractions import Fraction
 from functools import reduce
-from typing import TypeAlias, Union
+from typing import TypeAlias, Union, cast
+
+from metrion.core.codes import MessageCode
 
 
 @dataclass(frozen=True, slots=True)
@@ -52,13 +54,18 @@ class Fact:
         about: what it is about, by the names that the message has for it.
     """
 
-    code: str
+    code: MessageCode
     about: Mapping[str, Argument]
 
 
-def fact(code: str, **about: Argument) -> Fact:
+def fact(code: MessageCode, **about: Argument) -> Fact:
     """A fact, with what it is about."""
     return Fact(code, about)
+
+
+def coded(stem: str, member: object, **about: Argument) -> Fact:
+    """One of a family of messages, by a member of an enumeration: ``coded("slip", "far-side")``."""
+    return Fact(cast(MessageCode, f"{stem}-{member}"), about)
 
 
 def either(choices: Sequence[Fact | Name]) -> Fact | Name:

@@ -35,8 +35,9 @@ def uses(logbook: Logbook, section: str, key: str) -> list[Use]:
 
 def _references(logbook: Logbook) -> Iterator[tuple[Use, set[tuple[str, str]]]]:
     for check in logbook.zero_checks:
-        on = {"face": Name(check.face)} if check.face else {}
-        says = fact(f"use-zero-look{'-on-faces' if on else ''}", phase=check.phase, **on)
+        says = fact("use-zero-look", phase=check.phase)
+        if check.face:
+            says = fact("use-zero-look-on-faces", phase=check.phase, face=Name(check.face))
         yield Use("zero_checks", check.id, says), {("instruments", check.instrument)}
     for one in logbook.measurements:
         needs = {("instruments", one.instrument.id)}

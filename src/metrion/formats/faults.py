@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Iterable
 from dataclasses import dataclass
 
+from metrion.core.codes import MessageCode
 from metrion.core.errors import MetrionError
 from metrion.core.facts import Argument, Fact, fact
 
@@ -49,7 +50,7 @@ class Refused(MetrionError):
             self.says = self.faults[0].says
 
 
-def refusal(code: str, pointer: str = "", **about: Argument) -> Refused:
+def refusal(code: MessageCode, pointer: str = "", **about: Argument) -> Refused:
     """A file refused for one thing."""
     return Refused([Fault(pointer, fact(code, **about))])
 

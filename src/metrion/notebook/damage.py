@@ -11,6 +11,7 @@ import logging
 from collections.abc import Iterator
 from contextlib import contextmanager
 
+from metrion.core.codes import MessageCode
 from metrion.core.errors import MetrionError
 from metrion.core.facts import Fact, Name, fact
 from metrion.formats.faults import Refused
@@ -43,5 +44,7 @@ def _reason(error: Exception) -> Fact:
         return fact("damaged-at", pointer=Name(first.pointer), what=first.says)
     if isinstance(error, MetrionError):
         return error.says
-    code = "damaged-figure" if isinstance(error, ArithmeticError) else "damaged-otherwise"
+    code: MessageCode = (
+        "damaged-figure" if isinstance(error, ArithmeticError) else "damaged-otherwise"
+    )
     return fact(code, reason=Name(str(error) or repr(error)))

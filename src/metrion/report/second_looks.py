@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from metrion.core.facts import Fact, Name, fact
+from metrion.core.facts import Fact, Name, coded, fact
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.review import Flag, Settlement, settled
 
@@ -12,4 +12,4 @@ def what_became(flag: Flag, measurement: Measurement) -> Fact:
     how = settled(flag, measurement)
     if how is Settlement.SET_ASIDE and flag.observation is not None:
         return fact("set-aside", why=Name(measurement.observations[flag.observation].excluded))
-    return fact(f"look-{how}" if how else "look-open")
+    return coded("look", how or "open")

@@ -9,10 +9,11 @@ from pathlib import Path
 
 from sqlalchemy.exc import DBAPIError
 
+from metrion.core.codes import MessageCode
 from metrion.core.facts import Name
 from metrion.store.errors import Busy, StorageTrouble
 
-_CODES = {
+_CODES: dict[int, MessageCode] = {
     sqlite3.SQLITE_FULL: "storage-full",
     sqlite3.SQLITE_READONLY: "storage-read-only",
     sqlite3.SQLITE_CANTOPEN: "storage-read-only",

@@ -17,6 +17,7 @@ from __future__ import annotations
 
 from pathlib import Path
 
+from metrion.core.codes import MessageCode
 from metrion.core.errors import MetrionError, shortened
 from metrion.core.facts import Argument, Fact, Name
 
@@ -71,7 +72,7 @@ class Busy(StoreError):
 class StorageTrouble(StoreError):
     """The disk or the database file cannot be used."""
 
-    def __init__(self, code: str, path: Path, **about: Argument) -> None:
+    def __init__(self, code: MessageCode, path: Path, **about: Argument) -> None:
         super().__init__(code, path=Name(str(path)), **about)
 
     def about_file(self, path: Path) -> StorageTrouble:

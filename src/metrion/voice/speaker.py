@@ -6,8 +6,9 @@ import re
 from collections.abc import Mapping
 from dataclasses import dataclass, field
 from functools import cache, cached_property
-from typing import TYPE_CHECKING
+from typing import TYPE_CHECKING, cast
 
+from metrion.core.codes import MessageCode
 from metrion.core.facts import Amount, Argument, Fact, Figure, Name
 from metrion.core.words import CONCEPTS
 from metrion.voice.catalogues import DEFAULT, messages, usual
@@ -160,7 +161,7 @@ class Speaker:
 
     def text(self, code: str, **about: Argument) -> str:
         """A message of the catalogue as text; see `say`."""
-        return self.say(Fact(code, about))
+        return self.say(Fact(cast(MessageCode, code), about))
 
     def sentence(self, fact: Fact) -> str:
         """A fact as a sentence of its own: with a capital."""

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import NoReturn
 
+from metrion.core.codes import MessageCode
 from metrion.core.errors import MetrionError
 from metrion.core.facts import Argument
 
@@ -15,11 +16,11 @@ class Problem(MetrionError):
         status: of the answer.
     """
 
-    def __init__(self, status: int, code: str, **about: Argument) -> None:
+    def __init__(self, status: int, code: MessageCode, **about: Argument) -> None:
         self.status = status
         super().__init__(code, **about)
 
 
-def refuse(status: int, code: str, **about: Argument) -> NoReturn:
+def refuse(status: int, code: MessageCode, **about: Argument) -> NoReturn:
     """Answer with a status and what the catalogue says under a code."""
     raise Problem(status, code, **about)

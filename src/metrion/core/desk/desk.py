@@ -10,12 +10,13 @@ from dataclasses import dataclass, field, replace
 from fractions import Fraction
 from math import floor
 
+from metrion.core.codes import MessageCode
 from metrion.core.desk.pairing import ZERO_CANCELS
 from metrion.core.desk.passed import Turn, near_mark, turns
 from metrion.core.desk.said.hear import NOTHING_HEARD, Heard, hear
 from metrion.core.desk.said.judging import NOTHING_TOLD, FigureOptions
 from metrion.core.exact.numbers import to_text
-from metrion.core.facts import Argument, Fact, Figure, Name, fact
+from metrion.core.facts import Argument, Fact, Figure, Name, coded, fact
 from metrion.core.instruments.drawing import fine_numerals
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.instruments.numbered import numbered, numbered_per, spoken_mark
@@ -175,7 +176,7 @@ def _neighbours(
         distance = instrument.with_unit(abs(miss)) if angular else instrument.value_text(abs(miss))
         at = instrument.value_text(mark) if angular else spoken_mark(instrument, mark)
         side = "right" if miss > 0 else "left" if miss else "meets"
-        says = fact(f"neighbour-{side}", distance=Figure(distance), mark=Figure(at))
+        says = coded("neighbour", side, distance=Figure(distance), mark=Figure(at))
         found.append(Neighbour(line, mark, miss, says))
     return tuple(found)
 
@@ -196,7 +197,7 @@ def _sentences(
         )
     if fine and bounds:
         low, high = (Figure(spoken_mark(instrument, bound)) for bound in bounds)
-        code = "edge-between" if instrument.traits.turns else "zero-line-between"
+        code: MessageCode = "edge-between" if instrument.traits.turns else "zero-line-between"
         found.append(fact(code, low=low, high=high))
     if indication is not None:
         found += _indication(instrument, indication)
@@ -220,13 +221,18 @@ def _line(instrument: Instrument, line: Line) -> Fact:
     worth = scale.reading(Indication(Fraction(0), line))
     numeral, number = fine_numerals(instrument).text(line), Fraction(line)
     about: dict[str, Argument] = {"line": number}
-    printed = "" if numeral == to_text(number) else "-printed"
+    printed = numeral != to_text(number)
     if printed:
         about["numeral"] = Figure(numeral)
-    if worth == 0:
-        last = "-last" if isinstance(scale, VernierScale) else ""
-        return fact(f"line-adds-nothing{last}{printed}", **about)
-    return fact(f"line-worth{printed}", **about, worth=Figure(instrument.with_unit(worth)))
+    code: MessageCode
+    if worth:
+        about["worth"] = Figure(instrument.with_unit(worth))
+        code = "line-worth-printed" if printed else "line-worth"
+    elif isinstance(scale, VernierScale):
+        code = "line-adds-nothing-last-printed" if printed else "line-adds-nothing-last"
+    else:
+        code = "line-adds-nothing-printed" if printed else "line-adds-nothing"
+    return fact(code, **about)
 
 
 def _alike(instrument: Instrument, alike: Undecided) -> Fact:
@@ -250,4 +256,4 @@ def zero_says(instrument: Instrument, checks: Sequence[ZeroCheck]) -> Fact:
     error = zero_error(instrument, checks)
     tool = "gauge" if instrument.traits.turns else "tool"
     side = "much" if error > 0 else "little" if error else "none"
-    return fact(f"zero-reads-{side}", tool=tool, size=Figure(instrument.with_unit(abs(error))))
+    return coded("zero-reads", side, tool=tool, size=Figure(instrument.with_unit(abs(error))))

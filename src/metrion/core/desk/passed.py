@@ -10,7 +10,8 @@ from __future__ import annotations
 from dataclasses import dataclass
 from fractions import Fraction
 
-from metrion.core.facts import Fact, Figure, fact
+from metrion.core.codes import MessageCode
+from metrion.core.facts import Fact, Figure, coded, fact
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.instruments.numbered import spoken_mark
 from metrion.core.scales import Indication, ScrewScale
@@ -62,11 +63,11 @@ def _near_datum(instrument: Instrument, scale: ScrewScale, indication: Indicatio
     if not past or min(past, to_come) > near:
         return None
     mark = read - past if past <= to_come else read + to_come
-    side = "just-past" if past <= to_come else "to-come"
     # Half marks lie where the thimble shows another line than its zero.
     which = "edge" if mark % scale.pitch else "thimble-zero"
     at = Figure(spoken_mark(instrument, mark))
-    return fact(f"{which}-{side}", line=Fraction(indication.line), mark=at)
+    side = "just-past" if past <= to_come else "to-come"
+    return coded(which, side, line=Fraction(indication.line), mark=at)
 
 
 def turns(instrument: Instrument, indication: Indication) -> tuple[Turn, ...]:
@@ -92,5 +93,5 @@ def turns(instrument: Instrument, indication: Indication) -> tuple[Turn, ...]:
 
 def _turn(instrument: Instrument, scale: ScrewScale, indication: Indication) -> Turn:
     mark = Figure(spoken_mark(instrument, scale.last_mark(indication)))
-    code = "turn-second" if indication.second_turn else "turn"
+    code: MessageCode = "turn-second" if indication.second_turn else "turn"
     return Turn(indication, instrument.reading(indication), fact(code, mark=mark))

@@ -8,7 +8,7 @@ from fractions import Fraction
 from math import gcd
 from typing import assert_never
 
-from metrion.core.facts import Fact, Figure, Name, fact
+from metrion.core.facts import Fact, Figure, Name, coded, fact
 from metrion.core.formula.units import parse_unit
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.scales import Indication, Numbering, Pattern, PlainScale, ScrewScale, VernierScale
@@ -99,11 +99,11 @@ def _tenfold(instrument: Instrument) -> Iterator[Note]:
     scale, usual = instrument.scale, _usual(instrument.kind)
     unit = Fraction(parse_unit(instrument.unit).factor)
     own = instrument.least_count * unit, scale.mark * unit
-    for code, factor in (("note-tenfold", Fraction(10)), ("note-tenth", Fraction(1, 10))):
+    for off, factor in (("tenfold", Fraction(10)), ("tenth", Fraction(1, 10))):
         if (own[0] / factor, own[1] / factor) in usual and own not in usual:
             least = Figure(instrument.with_unit(instrument.least_count))
             known = Figure(instrument.with_unit(instrument.least_count / factor))
-            yield Note(fact(code, least=least, usual=known), warning=True)
+            yield Note(coded("note", off, least=least, usual=known), warning=True)
 
 
 def _vernier_notes(instrument: Instrument, scale: VernierScale) -> Iterator[Note]:

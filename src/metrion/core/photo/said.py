@@ -6,7 +6,7 @@ from collections.abc import Iterator
 from dataclasses import dataclass, replace
 from fractions import Fraction
 
-from metrion.core.facts import Fact, Figure, fact
+from metrion.core.facts import Fact, Figure, coded, fact
 from metrion.core.photo.answer import Candidate, PhotoAnswer
 from metrion.core.quantity.photographs import Photograph, PhotographVerdict
 from metrion.core.scales import Indication, Line, Scale, ScrewScale
@@ -130,7 +130,7 @@ def _sentences(found: PhotoStatement, scale: Scale) -> Iterator[Fact]:
         other=second.line, others=_odds(second.probability),
         position=Figure(f"{found.position or 0.0:.2f}"), error=Figure(found.answer.error_text),
     )  # fmt: skip
-    yield fact(f"photo-{found.verdict}")
+    yield coded("photo", found.verdict)
     if isinstance(scale, ScrewScale):
         yield fact("photo-by-fives", count=found.answer.modulo)
     if found.takes and found.takes[0].main != found.own.main:

@@ -6,10 +6,11 @@ from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass
 from fractions import Fraction
 
+from metrion.core.codes import MessageCode
 from metrion.core.conventions.convention import Combine, Convention, Family
 from metrion.core.exact.figures import round_half_away, to_figures
 from metrion.core.exact.numbers import square_root
-from metrion.core.facts import Amount, Argument, Fact, Figure, Name, fact
+from metrion.core.facts import Amount, Argument, Fact, Figure, Name, coded, fact
 from metrion.core.formula.evaluate import one
 from metrion.core.formula.values import Value, rational
 from metrion.core.quantity.derived import DerivedResult
@@ -51,7 +52,7 @@ class Share:
     def said_percent(self) -> Fact:
         """The same within a sentence."""
         found = self.whole_percent
-        return fact(f"said-{found.code}") if found.code == "more-than-99-percent" else found
+        return fact("said-more-than-99-percent") if found.code == "more-than-99-percent" else found
 
 
 @dataclass(frozen=True)
@@ -92,7 +93,7 @@ def measurement_budget(result: MeasurementResult, *, open_looks: int = 0) -> Bud
 
 
 def _label(source: Source) -> Fact:
-    return fact(f"source-{source}")
+    return coded("source", source)
 
 
 def _lost(sizes: Mapping[Source, Value]) -> Source | None:
@@ -116,7 +117,9 @@ def derived_budget(result: DerivedResult) -> Budget:
     sentences = list(_coverage(convention, result.uncertainty, result.derived.unit.text))
     if shares:
         largest = max(shares, key=lambda share: share.percent)
-        code = "most-comes-from" if largest.percent > _DOMINANT else "largest-part-comes-from"
+        code: MessageCode = (
+            "most-comes-from" if largest.percent > _DOMINANT else "largest-part-comes-from"
+        )
         says = fact(code, percent=largest.said_percent, label=largest.label)
         sentences.insert(0, says)
     return Budget(tuple(shares), tuple(sentences))
@@ -155,12 +158,12 @@ def _dominance(
     about = {"label": first.label, "percent": first.said_percent}
     if first.percent < _DOMINANT:
         return [fact("none-dominates", **about)]
-    help_by = f"help-{first.label.code}"
+    help_by = coded("help", first.label.code)
     if first.label == _label(Source.SCATTER):
-        help_by += f"-{convention.family}" if settled else "-open"
+        help_by = coded("help-source-scatter", convention.family if settled else "open")
     elif not stacks and first.label in (_label(Source.READING), _label(Source.ZERO)):
-        help_by = "help-source-circle"
-    return [fact("one-dominates", **about, help=fact(help_by))]
+        help_by = fact("help-source-circle")
+    return [fact("one-dominates", **about, help=help_by)]
 
 
 def _loss(lost: Source, size: Fraction, unit: str) -> Fact:

@@ -6,7 +6,7 @@ from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 from fractions import Fraction
 
-from metrion.core.facts import Fact, Figure, fact
+from metrion.core.facts import Fact, Figure, coded, fact
 from metrion.core.practice.slips import Slip
 from metrion.core.practice.work import Departure, Work
 
@@ -46,7 +46,7 @@ def tell_apart(work: Work, made: Sequence[Made]) -> Apart | None:
                 text, SlipChoice(fact("practice-wrote", what=Figure(text)), slip.code)
             )
         if len(choices) > (len(best.choices) if best else 1):
-            best = Apart(fact(f"practice-which-{code}"), tuple(choices.values()))
+            best = Apart(coded("practice-which", code), tuple(choices.values()))
     return best
 
 

@@ -8,10 +8,11 @@ from enum import StrEnum
 from fractions import Fraction
 from itertools import combinations
 
+from metrion.core.codes import MessageCode
 from metrion.core.exact.angles import FULL_CIRCLE
 from metrion.core.exact.figures import round_half_away
 from metrion.core.exact.numbers import Number
-from metrion.core.facts import Fact, Figure, fact
+from metrion.core.facts import Fact, Figure, coded, fact
 from metrion.core.practice.apart import Apart, Made, tell_apart
 from metrion.core.practice.exercise import Exercise, Question, least_decimals
 from metrion.core.practice.given import Given, understood
@@ -61,7 +62,7 @@ def diagnose(exercise: Exercise, text: str, further: Sequence[Slip] = ()) -> Dia
         return Diagnosis(AnswerVerdict.UNREADABLE, says=(fact("practice-unreadable"),))
     if _is_right(exercise, given):
         verdict = AnswerVerdict.RIGHT if _as_expected(exercise, given) else AnswerVerdict.ROUNDED
-        return Diagnosis(verdict, says=(fact(f"practice-{verdict}"),))
+        return Diagnosis(verdict, says=(coded("practice", verdict),))
     search = _Search(exercise, given)
     if alone := search.alone(further):
         codes = tuple(slip.code for slip, _ in alone)
@@ -69,7 +70,7 @@ def diagnose(exercise: Exercise, text: str, further: Sequence[Slip] = ()) -> Dia
         says = _offered(codes if further and apart is None else codes[:1])
         return Diagnosis(AnswerVerdict.WRONG, codes, says, alone[0][0].step, apart)
     codes = search.in_pairs()
-    says = tuple(fact(f"slip-{code}") for pair in codes[:1] for code in pair.split("+"))
+    says = tuple(coded("slip", code) for pair in codes[:1] for code in pair.split("+"))
     return Diagnosis(AnswerVerdict.WRONG, codes, says or _off(exercise, given))
 
 
@@ -127,16 +128,16 @@ _OF_PLAIN = frozenset({"next-mark", "mark-before", "unit-tenfold", "unit-tenth"}
 
 def _offered(codes: Sequence[str]) -> tuple[Fact, ...]:
     """The slip that gives an answer; of several that no question tells apart, the likeliest."""
-    found = tuple(fact(f"slip-{code}") for code in codes[:_MOST_OFFERED])
+    found = tuple(coded("slip", code) for code in codes[:_MOST_OFFERED])
     return found if len(found) == 1 else (fact("practice-one-of"), *found)
 
 
 def _off(exercise: Exercise, given: Given) -> tuple[Fact, ...]:
     """Of an answer that no slip gives: how far off it is, and in which part."""
-    where = "-plain" if exercise.is_plain else ""
+    code: MessageCode = "practice-no-slip-plain" if exercise.is_plain else "practice-no-slip"
     if exercise.question is Question.LEAST_COUNT:
-        where = "-least-count"
-    return (*_part(exercise, given), fact(f"practice-no-slip{where}"))
+        code = "practice-no-slip-least-count"
+    return (*_part(exercise, given), fact(code))
 
 
 def _part(exercise: Exercise, given: Given) -> Iterator[Fact]:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass
 from fractions import Fraction
 
-from metrion.core.facts import Fact, fact
+from metrion.core.facts import Fact, coded
 from metrion.core.practice.exercise import Exercise, answer_text
 from metrion.core.practice.slips import SLIPS
 from metrion.core.practice.work import Work
@@ -38,6 +38,6 @@ def wrong_answers(exercise: Exercise, most: int) -> list[WrongAnswer]:
             except ValueError:
                 # No whole seconds: nobody would write it so.
                 continue
-            found.setdefault(text, WrongAnswer(text, fact(f"slip-{slip.code}")))
+            found.setdefault(text, WrongAnswer(text, coded("slip", slip.code)))
             break
     return list(found.values())[:most]

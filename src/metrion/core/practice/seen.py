@@ -12,7 +12,7 @@ from math import floor
 from typing import assert_never
 
 from metrion.core.exact.numbers import to_text
-from metrion.core.facts import Fact, Figure, Name, fact
+from metrion.core.facts import Fact, Figure, Name, coded, fact
 from metrion.core.instruments.appearance import Growth
 from metrion.core.instruments.drawing import main_numerals
 from metrion.core.instruments.instrument import Instrument
@@ -43,9 +43,11 @@ def _passed(instrument: Instrument, mark: Fraction, what: str) -> Fact:
     numerals = main_numerals(instrument)
     at = int(mark / instrument.scale.main_division)
     if at < 0:
-        return fact(f"seen-{what}-before", marks=-at)
+        return coded(f"seen-{what}", "before", marks=-at)
     numeral, marks = divmod(at, numerals.every)
-    return fact(f"seen-{what}-past", numeral=Figure(to_text(numeral * numerals.step)), marks=marks)
+    return coded(
+        f"seen-{what}", "past", numeral=Figure(to_text(numeral * numerals.step)), marks=marks
+    )
 
 
 def _around(line: int, last: int) -> range:

@@ -10,7 +10,7 @@ from metrion.core.conventions.convention import Convention, Family
 from metrion.core.errors import UnitError
 from metrion.core.exact.figures import to_figures
 from metrion.core.exact.numbers import Number
-from metrion.core.facts import Amount, Argument, Fact, Figure, Name, fact
+from metrion.core.facts import Amount, Argument, Fact, Figure, Name, coded, fact
 from metrion.core.formula import PI, Formula
 from metrion.core.formula.expression import name, replaced
 from metrion.core.formula.units import Unit
@@ -86,7 +86,7 @@ def _finer(mine: Fraction, theirs: Fraction, unit: str) -> Iterator[Fact]:
     small, large = sorted((mine, theirs))
     if small and large >= _FINER * small:
         yield fact(
-            f"uncertainty-{'smaller' if mine < theirs else 'larger'}",
+            "uncertainty-smaller" if mine < theirs else "uncertainty-larger",
             own=Amount(mine, unit),
             other=Amount(theirs, unit),
             times=Figure(to_figures(large / small, 2)),
@@ -109,8 +109,8 @@ def _compared(apart: Band, bands: tuple[Band, Band], unit: Unit, by: Convention)
     if percent:
         about["percent"] = Amount(abs(percent), "%")
     side = "more" if deviation > 0 else "less"
-    code = f"{side}-than-that" + ("-percent" if percent else "") if deviation else "exactly-that"
-    sentences = [fact(code, **about)]
+    than = "than-that-percent" if percent else "than-that"
+    sentences = [coded(side, than, **about) if deviation else fact("exactly-that", **about)]
     if normalised_error is not None:
         sentences.append(_verdict(normalised_error, Amount(uncertainty, unit.text), by))
     return Comparison(deviation, percent, uncertainty, normalised_error, tuple(sentences), bands)
@@ -124,7 +124,7 @@ def _verdict(normalised_error: Fraction, uncertainty: Amount, convention: Conven
     }
     agree = "agree" if normalised_error <= 1 else "disagree"
     if convention.family is Family.LIMIT:
-        return fact(f"limits-{agree}", **about)
+        return coded("limits", agree, **about)
     if _covers(convention):
         return fact("difference-covered", **about, verdict=agree)
     verdict = (

@@ -25,7 +25,7 @@ from metrion.core.declared import (
     rest,
 )
 from metrion.core.exact.numbers import Number
-from metrion.core.facts import Fact, Name, fact
+from metrion.core.facts import Fact, Name, coded, fact
 from metrion.core.formula import Expression, Formula, NoValue, evaluate
 from metrion.core.formula.derivative import derivative
 from metrion.core.formula.evaluate import exact, one
@@ -209,9 +209,9 @@ def _add_input(working: Working, symbol: str, given: Measurement | TypedValue) -
     source = "" if isinstance(given, TypedValue) else given.id
     value = given.value if isinstance(given, TypedValue) else given.mean
     expression = None if value is None else number(Fraction(value))
-    label = fact("input-typed", symbol=Name(symbol))
+    label = fact("step-input-typed", symbol=Name(symbol))
     if isinstance(given, Measurement):
-        label = fact("input", symbol=Name(symbol), name=Name(given.label))
+        label = fact("step-input", symbol=Name(symbol), name=Name(given.label))
     step = Step(input_key(symbol), expression, value, unit.text, source=source, label=label)
     working.adopt(step)
 
@@ -233,11 +233,11 @@ def _add_value(working: Working, derived: Derived) -> Number:
     formula = replaced(derived.formula.in_base_units or derived.formula.tree, measured)
     if worth := derived.unit.worth:
         formula = formula / worth
-    value = working.add(MEAN, formula, label=fact("value"), tame=True)
+    value = working.add(MEAN, formula, label=fact("step-value"), tame=True)
     for symbol in sorted(derived.formula.names):
         sensitivity = derivative(formula, input_key(symbol)) or number(0)
         unit = derived.unit.per(unit_of(derived.inputs[symbol]))
-        label = fact("sensitivity", symbol=Name(symbol))
+        label = fact("step-sensitivity", symbol=Name(symbol))
         working.add(sensitivity_key(symbol), sensitivity, unit, label=label, tame=True)
     return value if isinstance(value, float) else rational(one(value))
 
@@ -290,7 +290,7 @@ def _together(
 def _typed(working: Working, symbol: str, given: TypedValue) -> Component:
     component = Component(f"component_typed_{symbol}", Source.TYPED, of=(symbol,))
     share = call("abs", name(sensitivity_key(symbol)))
-    label = fact("contribution-typed", of=Name(symbol))
+    label = fact("step-contribution-typed", of=Name(symbol))
     working.add(component.key, share * number(given.uncertainty), label=label)
     return component
 
@@ -338,8 +338,8 @@ def _taken(
     value = evaluate(term, own.values)
     of = tuple(map(Name, component.of))
     named = "joined" if term.operands else kind
-    label = fact(f"part-{named}", of=of)
+    label = coded("step-part", named, of=of)
     working.adopt(Step(part, written_out, value, own.unit, of=measurement.id, label=label))
-    label = fact(f"contribution-{named}", of=of)
+    label = coded("step-contribution", named, of=of)
     working.add(key, call("abs", share) * name(part), label=label)
     return replace(component, key=key)

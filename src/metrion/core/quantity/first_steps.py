@@ -38,7 +38,7 @@ def base_working(
         working.add(ZERO_ERROR, MEAN_OF_ERRORS)
     working.given(READINGS, ValueSeries.of(counting))
     if counting:
-        label = fact(MEAN, count=len(counting))
+        label = fact("step-mean", count=len(counting))
         working.add(MEAN, mean_rule(checks, divisors), label=label)
     return working
 

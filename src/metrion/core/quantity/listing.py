@@ -8,7 +8,7 @@ from __future__ import annotations
 from collections.abc import Generator, Iterator, Sequence
 from fractions import Fraction
 
-from metrion.core.facts import Fact, fact
+from metrion.core.facts import Fact, coded, fact
 from metrion.core.formula.expression import Expression, listed, name, number
 from metrion.core.formula.values import ValueSeries
 from metrion.core.instruments.instrument import Instrument
@@ -39,7 +39,7 @@ def measurement_steps(result: MeasurementResult) -> Iterator[Step]:
             yield from _readings(measurement, step)
         else:
             yield step
-    yield from _end(result, fact(MEAN, count=0))
+    yield from _end(result, fact("step-mean", count=0))
 
 
 def least_count_steps(instrument: Instrument) -> Iterator[Step]:
@@ -55,7 +55,7 @@ def least_count_steps(instrument: Instrument) -> Iterator[Step]:
 def derived_steps(result: DerivedResult) -> Iterator[Step]:
     """Every step of a derived quantity, from its inputs to the rounded sentence."""
     yield from result.working.steps
-    yield from _end(result, fact("value"))
+    yield from _end(result, fact("step-value"))
 
 
 def _end(result: MeasurementResult | DerivedResult, mean: Fact) -> Iterator[Step]:
@@ -75,7 +75,7 @@ def _zero_indications(measurement: Measurement, step: Step) -> Iterator[Step]:
         references = [check.reference for check in checks]
         if any(references):
             given = ValueSeries.of(references)
-            yield Step("zero_references", None, given, step.unit, label=fact("references"))
+            yield Step("zero_references", None, given, step.unit, label=fact("step-references"))
             errors = errors - name("zero_references")
         yield Step(ZERO_ERRORS, errors, step.value, step.unit)
         return
@@ -89,7 +89,7 @@ def zero_steps(measurement: Measurement) -> Iterator[Step]:
     instrument, checks = measurement.instrument, measurement.effective_checks
     errors = zero_errors(instrument, checks)
     for at, (check, error) in enumerate(zip(checks, errors, strict=True), start=1):
-        label = fact(f"zero-{check.phase}", at=at)
+        label = coded("step-zero", check.phase, at=at)
         yield Step(f"zero_{at}", zero_look(instrument, check), error, instrument.unit, label=label)
 
 
@@ -124,14 +124,14 @@ def observation_steps(
     """
     key = f"reading_{at}" if at else f"aside_{row}"
     instrument, tags = measurement.instrument, INDICATIONS[measurement.sort]
-    label = fact("reading", at=row)
+    label = fact("step-reading", at=row)
     if measurement.sort is Sort.SINGLE:
         read = instrument.indication(observation.indications[0])
         yield Step(key, read, value, instrument.unit, label=label)
         return
     positions = []
     for tag, indication in zip(tags, observation.indications, strict=True):
-        found, position = instrument.reading(indication), fact(f"reading-{tag}", at=row)
+        found, position = instrument.reading(indication), coded("step-reading", tag, at=row)
         formula = instrument.indication(indication)
         yield Step(f"{key}_{tag}", formula, found, instrument.unit, label=position)
         positions.append(name(f"{key}_{tag}"))
@@ -145,13 +145,13 @@ def _lists(
     """Marks, lines and second turns as lists; returns what they read as a formula of them."""
     marks, lines, turns = f"{tag}marks", f"{tag}lines", f"{tag}second_turns"
     mains = ValueSeries.of([indication.main for indication in indications])
-    yield Step(marks, None, mains, instrument.unit, label=fact("marks"))
+    yield Step(marks, None, mains, instrument.unit, label=fact("step-marks"))
     if instrument.scale.has_fine_scale:
         fine = ValueSeries.of([Fraction(indication.line) for indication in indications])
-        yield Step(lines, None, fine, "1", label=fact("lines"))
+        yield Step(lines, None, fine, "1", label=fact("step-lines"))
     turn: Expression = number(0)
     if any(indication.second_turn for indication in indications):
         second = ValueSeries.of([Fraction(indication.second_turn) for indication in indications])
-        yield Step(turns, None, second, "1", label=fact("second-turns"))
+        yield Step(turns, None, second, "1", label=fact("step-second-turns"))
         turn = name(turns)
     return instrument.scale.indication(name(marks), name(lines), turn)

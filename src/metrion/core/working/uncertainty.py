@@ -90,7 +90,7 @@ def _rules(model: Model) -> tuple[tuple[Rule, ...], tuple[Component, ...]]:
         readings = name(READINGS)
         if model.middle == AVERAGE and spread is not Spread.HALF_RANGE:
             rules.append(Rule(AVERAGE, MEAN_OF_READINGS))
-        label = fact("spread", spread=str(spread))
+        label = fact("step-spread", spread=str(spread))
         rules.append(Rule(SPREAD, _spread(spread, model.middle), label=label))
         if spread is Spread.STANDARD_ERROR:
             rules.append(Rule(COUNT, call("count", readings), "1"))
@@ -164,7 +164,7 @@ def _wider(model: Model) -> Iterator[Rule]:
     for lines in sorted(several):
         if _limit_of(lines, model).word != LIMIT:
             half = number(lines) / number(2)
-            label = fact("limit-of-lines", count=lines)
+            label = fact("step-limit-of-lines", count=lines)
             yield Rule(f"{LIMIT}_{lines}", half * LEAST_COUNT, label=label)
 
 

@@ -9,6 +9,7 @@ from fractions import Fraction
 from functools import reduce
 from typing import Any, TypeVar
 
+from metrion.core.codes import MessageCode
 from metrion.core.declared import NAME, Sign
 from metrion.core.errors import MetrionError, OutOfBounds, shortened
 from metrion.core.exact.angles import parse_angle
@@ -49,7 +50,7 @@ class Fields:
     def __contains__(self, name: str) -> bool:
         return name in self.record
 
-    def fault(self, name: str, code: str, **about: Argument) -> None:
+    def fault(self, name: str, code: MessageCode, **about: Argument) -> None:
         """Note a fault at a field (also one that is missing)."""
         self.note(name, Fact(code, about))
 
@@ -221,7 +222,7 @@ class Fields:
             return None
         return value
 
-    def _has_other_sign(self, name: str, code: str) -> None:
+    def _has_other_sign(self, name: str, code: MessageCode) -> None:
         self.fault(name, code, field=Name(name), value=shortened(text_in(self.record, name)))
 
     def read_number(self, text: str) -> Fraction:
@@ -269,7 +270,9 @@ def _shown(value: Json) -> Name | Fact:
     return Name(str(value)[:40])
 
 
-def read_alone(record: Json, no_object: str, read: Callable[[Fields], _Value | None]) -> _Value:
+def read_alone(
+    record: Json, no_object: MessageCode, read: Callable[[Fields], _Value | None]
+) -> _Value:
     """Read an object that stands for itself; a null counts as if the field were not there.
 
     Args:

@@ -5,6 +5,7 @@ from __future__ import annotations
 from dataclasses import dataclass, field
 from typing import TypeVar
 
+from metrion.core.codes import MessageCode
 from metrion.core.conventions.convention import BUILT_IN, Convention
 from metrion.core.errors import shortened
 from metrion.core.facts import Name
@@ -94,6 +95,6 @@ def look_up(fields: Fields, name: str, known: dict[str, _Value | None], what: st
         return None
     if key not in known:
         some = ", ".join(f'"{one}"' for one in list(known)[:6])
-        code = "no-such-entry-but" if some else "no-such-entry"
+        code: MessageCode = "no-such-entry-but" if some else "no-such-entry"
         fields.fault(name, code, what=what, key=shortened(key), known=Name(some))
     return known.get(key)

@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 from fractions import Fraction
 
+from metrion.core.codes import MessageCode
 from metrion.core.conventions.convention import Coverage, Digits
 from metrion.core.errors import NotExact, OutOfBounds
 from metrion.core.facts import Name, fact
@@ -20,7 +21,7 @@ def read_figures(fields: Fields, name: str) -> Digits | None:
     for digits in _DIGITS:
         if type(given) is type(digits) and given == digits:
             return digits
-    code = "figures-missing" if name not in fields else "figures-other"
+    code: MessageCode = "figures-missing" if name not in fields else "figures-other"
     fields.fault(name, code, field=Name(name))
     return None
 

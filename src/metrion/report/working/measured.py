@@ -146,7 +146,7 @@ def _other_route(
     mark = number(meets, Part.MAIN)
     against = scale.numbering is Numbering.AGAINST
     value = meets - scale.line_position(line)
-    label = fact("other-route", at=row)
+    label = fact("step-other-route", at=row)
     formula = mark + divisions if against else mark - divisions
     step = Step(f"other_route_{row}", formula, value, instrument.unit, label=label)
     found = writer.line(step, Group.READING)

@@ -14,7 +14,7 @@ from metrion.core.bench.transitions import contact, may
 from metrion.core.exact.angles import degrees_and_minutes
 from metrion.core.exact.figures import round_half_away
 from metrion.core.exact.numbers import fixed
-from metrion.core.facts import Amount, Fact, fact
+from metrion.core.facts import Amount, Fact, coded, fact
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.practice.seen import seen
 from metrion.core.quantity.measurements import MeasurementResult
@@ -46,9 +46,7 @@ def drawer_view() -> DrawerView:
 
 
 def _lying(sort: str, key: str) -> LyingView:
-    return LyingView(
-        key, say(fact(f"bench-{sort}", **{sort: key})), say(fact(f"bench-about-{key}"))
-    )
+    return LyingView(key, say(coded("bench", sort, **{sort: key})), say(coded("bench-about", key)))
 
 
 def tool_view(tool: Tool) -> InstrumentView:
@@ -86,7 +84,7 @@ def standing_view(done: Simulated, bench: Bench) -> StandingView:
         wiped=bench.tool in bench.wiped,
         may=[do for do in Do if may(bench, do)],
         remark=say(bench.remark),
-        care=[say(fact(f"bench-care-{bench.tool}"))],
+        care=[say(coded("bench-care", bench.tool))],
         seen=[say(fact("bench-heard", state=_state(bench))), *map(say, _seen(bench))],
     )
 
@@ -135,7 +133,7 @@ def revealed_view(found: Revealed, result: MeasurementResult) -> RevealedView:
         costs=[
             CostView(
                 cause,
-                say(fact(f"bench-cost-{cause}")),
+                say(coded("bench-cost", cause)),
                 say(fact("bench-adds", adds=str(size > 0).lower(), amount=_amount(size, unit))),
                 size / uncertainty,
             )

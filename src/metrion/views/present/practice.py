@@ -7,7 +7,7 @@ from dataclasses import replace
 
 from metrion.core.desk.said.amiss import main_typed
 from metrion.core.desk.said.meanings import key_of
-from metrion.core.facts import fact
+from metrion.core.facts import coded, fact
 from metrion.core.practice.apart import Apart
 from metrion.core.practice.diagnosis import Diagnosis
 from metrion.core.practice.exercise import Exercise
@@ -86,7 +86,7 @@ def _apart_view(apart: Apart | None) -> ApartView | None:
     if apart is None:
         return None
     choices = [
-        ChoiceView(say(one.says), one.slip, say(fact(f"slip-{one.slip}"))) for one in apart.choices
+        ChoiceView(say(one.says), one.slip, say(coded("slip", one.slip))) for one in apart.choices
     ]
     return ApartView(say(apart.asks), choices)
 

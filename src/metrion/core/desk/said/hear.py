@@ -14,7 +14,7 @@ from metrion.core.desk.said.meanings import Hearing, Meaning
 from metrion.core.desk.said.reach import Reach
 from metrion.core.desk.said.spelling import plainly, spelled
 from metrion.core.desk.typed import Offer
-from metrion.core.facts import Fact, Figure, Name, fact
+from metrion.core.facts import Fact, Figure, Name, coded, fact
 from metrion.core.instruments.appearance import FineAs
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.instruments.numbered import spoken_mark, spoken_unit
@@ -168,7 +168,7 @@ def _taken(
     elif one.fine_way in ("line", "numeral", "worth", "decimals") and not (
         one.fine_as & {told.fine_as or FineAs.LINE}
     ):
-        yield fact(f"typed-as-{one.fine_way}")
+        yield coded("typed-as", one.fine_way)
 
 
 def _main_taken(instrument: Instrument, way: str, mark: Fraction, main: str) -> Iterator[Fact]:
