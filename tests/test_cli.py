@@ -8,8 +8,11 @@ import urllib.request
 from pathlib import Path
 
 import pytest
+from click.testing import CliRunner
 
+from metrion.cli import main
 from metrion.demo import demo_file
+from metrion.formats.forms import FORMS
 from tests.server import COMMAND, running
 
 
@@ -205,3 +208,17 @@ def test_a_broken_file_is_not_imported(broken: str, tmp_path: Path) -> None:
         run("export", "--data", str(data), "--sheet", "x").stderr
         == b"there is no sheet \xe2\x80\x9cx\xe2\x80\x9d here.\n"
     )
+
+
+@pytest.mark.parametrize(("key", "begins"), [
+    ("html", b"<!doctype html>"), ("pdf", b"%PDF-"), ("xlsx", b"PK"), ("ods", b"PK"),
+    ("csv", b"measurement,name,"), ("csv-to-read", b"quantity,"), ("md", b"# "),
+    ("tex", b"\\documentclass"), ("tables", b"% Needs"),
+])  # fmt: skip
+def test_a_sheet_is_written_in_every_form(tmp_path: Path, key: str, begins: bytes) -> None:
+    file, to = tmp_path / "sheet.json", tmp_path / "out"
+    file.write_bytes(demo_file("spare-parts"))
+    done = CliRunner().invoke(main, ["report", str(file), f"--{key}", "--to", str(to)])
+    assert done.exit_code == 0, done.output
+    assert key in FORMS
+    assert to.read_bytes().startswith(begins)
