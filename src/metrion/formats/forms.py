@@ -50,7 +50,7 @@ class SheetForm:
 
     Attributes:
         key: its option on the command line.
-        address: below that of a sheet; its last part ends the name of the file.
+        address: below that of a sheet.
         media_type: of the file.
         about: what it is, for who reads of it on the command line or in the API's description.
         label: what the page calls it; None where the page shows it by itself.
