@@ -1,8 +1,20 @@
 import react from "@vitejs/plugin-react";
+import type { Plugin } from "vite";
 import { defineConfig } from "vitest/config";
 
+import { customMedia } from "./src/common/sizes.ts";
+
+/** The kinds of window have their names in every style sheet of ours. */
+const media: Plugin = {
+  name: "media",
+  enforce: "pre",
+  transform: (code, id) =>
+    /\/src\/.*\.css$/.test(id) ? { code: `${customMedia}\n${code}`, map: null } : null,
+};
+
 export default defineConfig({
-  plugins: [react()],
+  plugins: [react(), media],
+  css: { transformer: "lightningcss", lightningcss: { drafts: { customMedia: true } } },
   build: { outDir: "../src/metrion/web/static", emptyOutDir: true, chunkSizeWarningLimit: 1200 },
   // The catalogue of messages lies beside the Python that speaks from it too.
   server: { fs: { allow: [".."] }, proxy: { "/api": "http://127.0.0.1:8321" } },
@@ -11,7 +23,12 @@ export default defineConfig({
     projects: [
       {
         extends: true,
-        test: { name: "plain", include: ["src/**/*.test.ts"], setupFiles: ["src/setup.ts"] },
+        test: {
+          name: "plain",
+          include: ["src/**/*.test.ts"],
+          setupFiles: ["src/setup.ts"],
+          css: { include: /\?raw$/ },
+        },
       },
       {
         extends: true,

@@ -5,7 +5,7 @@ set -u
 . "$(dirname "$0")/debian.sh"
 found() {
   local name
-  for name in chromium chromium-browser google-chrome; do
+  for name in chromium-headless-shell chromium chromium-browser google-chrome; do
     command -v "$name" && return 0
   done
   return 1
@@ -19,6 +19,6 @@ if [ -n "${CHROMIUM:-}" ]; then
   exit 1
 fi
 found && exit 0
-debian_installs "the browser tests" chromium && found && exit 0
-echo "The browser tests need Chromium: install it (Debian: apt-get install chromium) or name one with CHROMIUM=…" >&2
+debian_installs "the browser tests" chromium-headless-shell && found && exit 0
+echo "The browser tests need Chromium: install it (Debian: apt-get install chromium-headless-shell) or name one with CHROMIUM=…" >&2
 exit 1

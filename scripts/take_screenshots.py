@@ -7,7 +7,7 @@ from collections.abc import Callable
 from pathlib import Path
 
 import numpy as np
-from playwright.sync_api import Page
+from playwright.sync_api import FilePayload, Page
 
 from metrion.core.camera import Flaws, photograph_vernier
 from metrion.formats.pictures import written_picture
@@ -39,7 +39,7 @@ def _photograph(page: Page) -> None:
     flaws = Flaws(turned=4, tilted=(6, 3), noise=0.01, shadow=0.3, glare=1, dirt=4)
     random = np.random.default_rng(8)
     shot = photograph_vernier(20, 39 / 20, 3.05, 24, flaws, random, passed=6)
-    picture = {
+    picture: FilePayload = {
         "name": "scales.jpg", "mimeType": "image/jpeg",
         "buffer": written_picture(shot.picture).content,
     }  # fmt: skip

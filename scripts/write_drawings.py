@@ -29,7 +29,7 @@ def _record(draw: random.Random) -> dict[str, Any]:
         pitch = draw.choice([Fraction(1), Fraction(1, 2), Fraction(1, 40)])
         return {
             "kind": kind, "unit": "mm", "pitch": str(pitch),
-            "main_division": str(pitch * draw.choice([2, 1, Fraction(1, 2), Fraction(1, 5)])),
+            "main_division": str(pitch * Fraction(draw.choice(["2", "1", "1/2", "1/5"]))),
             "fine_divisions": draw.choice([20, 25, 50, 100]),
             "thimble_numerals": draw.choice(["up", "down"]),
         }  # fmt: skip
@@ -45,7 +45,7 @@ def _record(draw: random.Random) -> dict[str, Any]:
 
 def _drawing(draw: random.Random) -> dict[str, Any] | None:
     record = {"id": "i", **_record(draw)}
-    head = {"format": "metrion-logbook", "version": 1}
+    head: dict[str, Any] = {"format": "metrion-logbook", "version": 1}
     try:
         instrument = parse_logbook({**head, "instruments": [record]}).instruments[0]
     except Refused:

@@ -20,7 +20,7 @@ from importlib import import_module
 def _loaded() -> tuple[socket.socket, object]:
     """The way to that process, and itself, which ends with this one."""
     ours, theirs = socket.socketpair(socket.AF_UNIX, socket.SOCK_SEQPACKET)
-    process = subprocess.Popen([sys.executable, "-m", "tests.loaded"], stdin=theirs)
+    process = subprocess.Popen([sys.executable, "-m", "tests.loaded"], stdin=theirs.fileno())
     theirs.close()
     return ours, process
 
@@ -41,6 +41,10 @@ class Forked:
     def terminate(self) -> None:
         """Ask it to end."""
         signal.pidfd_send_signal(self._end, signal.SIGTERM)
+
+    def kill(self) -> None:
+        """End it at once."""
+        signal.pidfd_send_signal(self._end, signal.SIGKILL)
 
     def wait(self) -> None:
         """Until it has ended."""

@@ -13,6 +13,7 @@ from click.testing import CliRunner
 from metrion.cli import main
 from metrion.demo import demo_file
 from metrion.formats.forms import FORMS
+from tests.hand_ins import handed, logbook_of, pdf_of, zip_of
 from tests.server import COMMAND, running
 
 
@@ -88,10 +89,14 @@ def test_faults_go_to_standard_error_one_a_line(broken: str) -> None:
 
 
 def test_a_file_that_cannot_be_read_is_a_fault(tmp_path: Path) -> None:
-    for name in (str(tmp_path / "nothing.json"), str(tmp_path)):
-        done = run("reduce", name)
+    name = str(tmp_path / "nothing.json")
+    for path, says in (
+        (name, rf"{re.escape(name)} cannot be read: .+"),
+        (str(tmp_path), "no logbook, PDF or ZIP is in it"),
+    ):
+        done = run("reduce", path)
         assert (done.returncode, done.stdout) == (2, b"")
-        assert re.fullmatch(rf": {re.escape(name)} cannot be read: .+\n", done.stderr.decode())
+        assert re.fullmatch(rf": {says}\n", done.stderr.decode())
 
 
 def test_several_files_give_a_line_each(good: str, broken: str, tmp_path: Path) -> None:
@@ -191,11 +196,21 @@ def test_one_sheet_goes_out_as_its_logbook_and_replaces_what_differs(tmp_path: P
     assert document["format"] == "metrion-logbook"
     document["written_by"] = "somebody else"
     changed = json.dumps(document).encode()
-    assert b"a new sheet" in run("import", "-", *data, stdin=changed).stdout
-    assert b"here already" in run("import", "-", *data, stdin=changed).stdout
-    document["measurements"][0]["name"] = "Film"
+    for _ in range(2):
+        left = run("import", "-", *data, stdin=changed).stdout
+        assert b"here already, but not the same (--replace" in left
+    assert b"a new sheet" in run("import", "-", "--again", *data, stdin=changed).stdout
+    document |= {"title": "Film", "authors": "Ida, Jon"}
     replaced = run("import", "-", "--replace", *data, stdin=json.dumps(document).encode())
-    assert b"replaced" in replaced.stdout
+    assert replaced.stdout == b"Film, by Ida, Jon: replaced\n"
+    assert json.loads(run("export", *data, "--sheet", "sail-film").stdout) == document
+    again = run("import", "-", *data, stdin=json.dumps(document).encode())
+    assert again.stdout == b"Film, by Ida, Jon: here already\n"
+    # With no id, or another one, it is another's, whatever its title.
+    for key in ({}, {"id": "theirs"}):
+        others = {name: value for name, value in document.items() if name != "id"} | key
+        done = run("import", "-", "--replace", *data, stdin=json.dumps(others).encode())
+        assert done.stdout == b"Film, by Ida, Jon: a new sheet\n"
 
 
 def test_a_broken_file_is_not_imported(broken: str, tmp_path: Path) -> None:
@@ -222,3 +237,51 @@ def test_a_sheet_is_written_in_every_form(tmp_path: Path, key: str, begins: byte
     assert done.exit_code == 0, done.output
     assert key in FORMS
     assert to.read_bytes().startswith(begins)
+
+
+def test_hand_ins_of_every_sort_are_worked_out_and_say_whose_they_are(tmp_path: Path) -> None:
+    folder = tmp_path / "week"
+    folder.mkdir()
+    (folder / "1.json").write_bytes(logbook_of(handed(1)))
+    (folder / "2.pdf").write_bytes(pdf_of(handed(2)))
+    (folder / "3.zip").write_bytes(zip_of({"a.json": logbook_of(handed(3)), "b.json": b"{}"}))
+    (folder / "notes.txt").write_text("text")
+    done = run("reduce", str(folder))
+    lines = [json.loads(line) for line in done.stdout.splitlines()]
+    assert [(one["file"].removeprefix(str(folder)), one.get("authors")) for one in lines] == [
+        ("/1.json", "Jon 1"), ("/2.pdf", "Mia 2"), ("/3.zip/a.json", "Noor 3"),
+        ("/3.zip/b.json", None),
+    ]  # fmt: skip
+    assert (done.returncode, lines[3]["format"]) == (2, "metrion-faults")
+    assert done.stderr.decode().strip().endswith(f"PDF or ZIP: {folder}/notes.txt")
+    assert lines[0]["title"] == "Spare parts"
+    first = json.loads(logbook_of(handed(1)))
+    for section in ("instruments", "measurements", "derived"):
+        named = [(one["id"], one["name"]) for one in lines[0][section]]
+        assert named == [(one["id"], one["name"]) for one in first.get(section, [])]
+    # One that carries one logbook is a file like a logbook.
+    alone = run("reduce", str(folder / "2.pdf"))
+    (tmp_path / "2.json").write_bytes(logbook_of(handed(2)))
+    assert alone.stdout == run("reduce", str(tmp_path / "2.json")).stdout
+    assert run("reduce", "--csv", str(folder / "2.pdf")).stdout.startswith(b"measurement,")
+    assert b"take one logbook" in run("reduce", "--csv", str(folder)).stderr
+
+
+def test_many_are_imported_and_what_became_of_each_is_told(tmp_path: Path) -> None:
+    data, folder = ["--data", str(tmp_path / "data")], tmp_path / "week"
+    folder.mkdir()
+    for number in (1, 2):
+        (folder / f"{number}.json").write_bytes(logbook_of(handed(number)))
+    (folder / "3.pdf").write_bytes(pdf_of(handed(1)))
+    (folder / "4.json").write_bytes(logbook_of({**handed(1), "aim": "to know"}))
+    (folder / "5.pdf").write_bytes(b"%PDF-1.7")
+    refused = run("import", str(folder), *data)
+    assert (refused.returncode, refused.stdout) == (2, b"")
+    assert refused.stderr.decode().startswith(f"{folder}/5.pdf: : the PDF cannot be read")
+    done = run("import", str(folder), "--leave-faulty", *data)
+    told = [line.partition(": Spare parts, by ")[2] for line in done.stdout.decode().splitlines()]
+    assert told == [
+        "Jon 1: a new sheet", "Mia 2: a new sheet", f"Jon 1: the same as {folder}/1.json",
+        f"Jon 1: another state of the sheet in {folder}/1.json (--again takes it in beside it)",
+    ]  # fmt: skip
+    assert done.returncode == 2

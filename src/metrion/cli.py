@@ -6,20 +6,25 @@ import os
 import sys
 from collections.abc import Callable, Iterable
 from contextlib import closing
+from functools import partial
+from itertools import chain
 from pathlib import Path
 from typing import TYPE_CHECKING, Any, TypeVar
 
 import click
 
 from metrion import __version__
-from metrion.core.facts import Name, coded
+from metrion.core.facts import Name
 from metrion.core.logbook import Logbook
+from metrion.formats.archive import Filed
+from metrion.formats.collected import Collection
 from metrion.formats.faults import Refused
 from metrion.formats.forms import FORMS, HandedOn
 from metrion.formats.logbook import read_logbook
-from metrion.formats.results import Document, results_document, results_text
+from metrion.formats.results import Document, results_of, results_text
 from metrion.formats.strict_json import write_json
 from metrion.formats.table import observation_table
+from metrion.given import collected
 from metrion.hearing import said
 from metrion.photographing import photo
 from metrion.practising import diagnose, exercise_sheets, exercises
@@ -27,7 +32,6 @@ from metrion.telling import (
     FAULTY,
     content_of,
     give_up,
-    one_line,
     refuse_file,
     say,
     told,
@@ -66,7 +70,9 @@ def main() -> None:
 def reduce(files: tuple[str, ...], as_csv: bool, working: bool) -> None:
     """Work logbook FILEs out and print the results as JSON ("-" reads standard input).
 
-    Several FILEs give one line of JSON each. The exit status is 2 if a file has faults.
+    A FILE may also be a PDF that carries its logbook, or a ZIP or folder of these. Several logbooks
+    give one line of JSON each, with file, title, authors and names. The exit status is 2 if one has
+    faults.
     """
     for option in (
         name for name, given in {"--csv": as_csv, "--working": working}.items() if given
@@ -75,19 +81,33 @@ def reduce(files: tuple[str, ...], as_csv: bool, working: bool) -> None:
             raise click.UsageError(f"{option} takes one FILE.")
     if as_csv and working:
         raise click.UsageError("--csv and --working cannot be printed at once.")
-    if len(files) == 1:
-        _reduce_one(files[0], _table if as_csv else _working if working else results_text)
-        return
-    in_order = [_reduce_line(name) for name in files]
+    try:
+        given = collected(files)
+        found = given.logbooks()
+        if len(files) == 1:
+            first, second = next(found), next(found, None)
+            if second is None and first.file == files[0]:
+                _reduce_one(first, _table if as_csv else _working if working else results_text)
+                return
+            if as_csv or working:
+                raise click.UsageError("--csv and --working take one logbook.")
+            found = chain([first], [second] if second else [], found)
+    except Refused as refused:
+        refuse_file(refused)
+    # A list: each is printed, also after one that has faults.
+    in_order = [_reduce_line(one) for one in found]
+    _tell_passed_over(given)
     if not all(in_order):
         sys.exit(FAULTY)
 
 
-def _reduce_one(name: str, written: Callable[[Logbook], Iterable[str]]) -> None:
-    try:
-        parts = written(read_logbook(content_of(name)))
-    except Refused as refused:
-        refuse_file(refused)
+def _tell_passed_over(given: Collection) -> None:
+    for name in given.passed_over:
+        click.echo(say("cli-passed-over", name=Name(name)), err=True)
+
+
+def _reduce_one(filed: Filed, written: Callable[[Logbook], Iterable[str]]) -> None:
+    parts = written(read_logbook(filed.content))
     # As bytes, so that the ends of lines stay what they are on every system.
     for part in parts:
         sys.stdout.buffer.write(part.encode())
@@ -104,13 +124,15 @@ def _working(logbook: Logbook) -> Iterable[str]:
     return working_text(logbook, plainly())
 
 
-def _reduce_line(name: str) -> bool:
-    """Print one line for a file; whether it was in order."""
+def _reduce_line(filed: Filed) -> bool:
+    """Print one line for a logbook; whether it was in order."""
     try:
-        document: Document = results_document(read_logbook(content_of(name)))
+        if filed.faults:
+            raise Refused(filed.faults)
+        document: Document = results_of(filed.file, read_logbook(filed.content))
         whole = True
     except Refused as refused:
-        document = {"format": "metrion-faults", "version": 1, "file": name, **told(refused)}
+        document = {"format": "metrion-faults", "version": 1, "file": filed.file, **told(refused)}
         whole = False
     click.echo(write_json(document, indent=None))
     return whole
@@ -170,50 +192,36 @@ def demo(data: Path | None, fresh: bool, **where: Any) -> None:
 
 
 @main.command(name="import")
-@click.argument("file")
+@click.argument("files", nargs=-1, required=True, metavar="FILE...")
 @_own_data
 @click.option("--replace", is_flag=True, help="Replace a sheet that differs; undo takes it back.")
-@click.option("--again", is_flag=True, help="Take in once more what is here already.")
-def import_file(file: str, data: Path | None, replace: bool, again: bool) -> None:
-    """Take a logbook FILE into the notebook, or all of a ZIP ("-" reads standard input).
+@click.option("--again", is_flag=True, help="Take in beside it what is here already.")
+@click.option("--leave-faulty", is_flag=True, help="Take in the others where files have faults.")
+def import_files(
+    files: tuple[str, ...], data: Path | None, replace: bool, again: bool, leave_faulty: bool
+) -> None:
+    """Take FILEs into the notebook: logbooks, PDFs that carry some, ZIPs and folders of these.
 
-    What is here already is left; a sheet that differs from one with its name becomes another one.
-    If any file has faults, nothing is stored, and the exit status is 2.
+    Which sheet a file is, its id says; one without is a sheet of its own ("-" reads standard
+    input). What is here already is left, also where it differs, unless it is said what to do. If
+    any file has faults, nothing is stored, unless they are to be left; the exit status is 2.
     """
-    from metrion.notebook import Notebook
-    from metrion.notebook.imports import (
-        Arrival,
-        Decision,
-        Standing,
-        looked_through,
-        take_all,
-        unpacked,
-    )  # fmt: skip
+    from metrion.importing import import_collected
     from metrion.store import Store
-
-    def decided(one: Arrival) -> Decision:
-        if one.standing is Standing.SAME and not again:
-            return Decision.SKIP
-        differs = one.standing is Standing.DIFFERS
-        return Decision.REPLACE if differs and replace else Decision.NEW
 
     store = Store(data or _home("metrion"))
     try:
-        with store.reading() as session:
-            found = [*looked_through(session, unpacked(content_of(file), file))]
-        faults = [f"{one.file}: {one_line(f)}" for one in found for f in one.faults]
-        if faults:
-            click.echo("\n".join(faults), err=True)
-            sys.exit(FAULTY)
-        decisions = [(one, decided(one)) for one in found]
-        take_all(Notebook(store), decisions)
-        for one, decision in decisions:
-            done = coded("cli-done", decision, title=Name(one.title or one.file))
-            click.echo(say(done.code, **done.about))
+        given = collected(files)
+        whole = import_collected(
+            store, given, replace=replace, again=again, leave_faulty=leave_faulty
+        )
+        _tell_passed_over(given)
     except Refused as refused:
         refuse_file(refused)
     finally:
         store.close()
+    if not whole:
+        sys.exit(FAULTY)
 
 
 @main.command()
@@ -355,7 +363,7 @@ def report(
     speaker = Speaker.of(Numbers(DecimalSign(decimal)), own)
     assert isinstance(document, dict)
     results = reduce_logbook(numbered_logbook(logbook))
-    made = handed_in(results, document, speaker, length=Length(length))
+    made = partial(handed_in, results, document, speaker, length=Length(length))
     write_file(to, FORMS[form].write(HandedOn(made, results, logbook, speaker)))
 
 

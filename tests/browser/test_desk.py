@@ -104,6 +104,14 @@ def test_how_a_reading_was_taken_is_kept_and_remarked_on(page: Page, server: str
         page.get_by_text("Readings taken opening and closing differ by 0.025 cm")
     ).to_be_visible()
     expect(page.get_by_label("read by")).to_have_value("Ane")
+    page.get_by_label("note", exact=True).fill("after a wipe")
+    page.get_by_label("main reading").fill("1")
+    page.get_by_label("line that meets").fill("8")
+    page.keyboard.press("Enter")
+    expect(page.locator(".tally .noted")).to_have_text(
+        [*["approached by opening · read by Ane"] * 2, *["approached by closing · read by Ane"] * 2,
+         "approached by closing · read by Ane · after a wipe"]
+    )  # fmt: skip
 
 
 def test_a_line_that_meets_another_mark_is_asked_about(page: Page, server: str) -> None:

@@ -10,7 +10,7 @@ from pypdf import PdfReader
 
 from metrion.demo import prepare
 from tests.formats.test_faults import changed
-from tests.server import running
+from tests.server import asked, running
 from tests.store.unchecked import keep_unchecked
 
 
@@ -23,6 +23,10 @@ def test_a_report_is_headed_looked_at_and_saved(page: Page, server: str, tmp_pat
     page.get_by_label("Aim").click()
     expect(shown.get_by_text("A. Segel")).to_be_visible()
     expect(page.get_by_label("Names")).to_have_value("A. Segel")
+    # Who says so at a first report is not asked again.
+    page.get_by_role("button", name="On every sheet from now on").click()
+    expect(page.get_by_role("button", name="On every sheet from now on")).to_have_count(0)
+    assert asked(server, "/settings")[1]["authors"] == "A. Segel"
     page.get_by_label("Report of").click()
     page.get_by_title("Ferrule, outside").click()
     expect(shown.get_by_role("heading", name="Ferrule, outside")).to_be_visible()
@@ -113,13 +117,16 @@ def test_the_whole_notebook_goes_out_and_comes_back_after_a_look(
     page.reload()
     page.get_by_label("logbook file").set_input_files(packed)
     dialog = page.get_by_role("dialog")
-    expect(dialog.get_by_text("new here")).to_have_count(1)
-    expect(dialog.get_by_text("here already, just the same")).to_have_count(4)
-    expect(dialog.get_by_text("here already, but not the same")).to_have_count(1)
+    expect(dialog.locator("article", has_text="new here")).to_have_count(1)
+    for standing, count in (("just the same", 4), ("but not the same", 1)):
+        rows = dialog.locator("article", has_text=f"here already, {standing}")
+        expect(rows).to_have_count(count)
     dialog.get_by_label("What to do with Two-line kite, spare parts").click()
     page.get_by_title("replace the one here, as a new version").click()
     dialog.get_by_role("button", name="Take 2 in").click()
-    expect(dialog).to_have_count(0)
+    expect(page.get_by_role("dialog")).to_contain_text("2 sheets taken in, 4 left")
+    page.keyboard.press("Enter")
+    expect(page.get_by_role("dialog")).to_have_count(0)
     expect(page.locator(".sheet-card", has_text="Sail film")).to_have_count(1)
     page.get_by_role("link", name="Two-line kite, spare parts").click()
     expect(page.get_by_text("3 readings")).to_be_visible()
@@ -143,7 +150,7 @@ def test_a_file_is_dropped_on_the_notebook(page: Page, server: str) -> None:
         document,
     )
     page.dispatch_event("body", "dragover", {"dataTransfer": data})
-    expect(page.get_by_text("Drop a logbook file")).to_be_visible()
+    expect(page.get_by_text("Drop logbook files")).to_be_visible()
     page.dispatch_event("body", "drop", {"dataTransfer": data})
     page.get_by_role("button", name="Take it in").click()
     expect(page.get_by_role("heading", name="Dropped")).to_be_visible()

@@ -265,7 +265,7 @@ def test_what_is_wrong_with_a_file_is_told_in_full(page: Page, server: str, tmp_
     dialog = page.get_by_role("dialog")
     expect(dialog.get_by_text("Nothing was stored.")).to_be_visible()
     expect(dialog.locator("li")).to_have_count(2)
-    expect(dialog.get_by_role("button", name="Take 0 in")).to_be_disabled()
+    expect(dialog.get_by_role("button", name="Take it in")).to_be_disabled()
     dialog.get_by_role("button", name="Cancel").click()
     expect(page.locator(".sheet-card")).to_have_count(6)
 

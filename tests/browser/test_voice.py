@@ -38,6 +38,8 @@ def strange(tmp_path_factory: pytest.TempPathFactory) -> Iterator[str]:
 def looked_at(page: Page) -> None:
     expect(page.locator("h1").first).to_be_visible()
     page.wait_for_load_state("networkidle")
+    # Other letters, until ours are there, are wider.
+    page.evaluate("document.fonts.ready.then(() => null)")
     assert unsaid(page.evaluate(SEEN_AND_HEARD)) == []
     assert page.evaluate("document.documentElement.scrollWidth") <= page.viewport_size["width"]
     assert page.evaluate(CUT_OFF) == []

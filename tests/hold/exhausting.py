@@ -172,7 +172,7 @@ def _locked(address: str, folder: Path) -> str:
     return f"{max(waits, key=lambda one: one[1])[0]} after {max(one for _, one in waits):.1f} s"
 
 
-def _idle(address: str, _: Path) -> str:
+def _idle(address: str, _folder: Path) -> str:
     host, port = urlsplit(address).netloc.split(":")
     with ExitStack() as idle:
         for _ in range(110):

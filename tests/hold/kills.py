@@ -6,7 +6,6 @@ python -m tests.hold.kills 200 50
 from __future__ import annotations
 
 import random
-import signal
 import sys
 import tempfile
 import threading
@@ -114,7 +113,7 @@ def _check(held: Held, address: str, titled: str = "Kept") -> None:
 
 
 def _kill(started: running) -> None:
-    started.process.send_signal(signal.SIGKILL)
+    started.process.kill()
     started.process.wait()
     assert started.process.stdout is not None
     started.process.stdout.close()

@@ -24,13 +24,14 @@ from zipfile import ZIP_DEFLATED, ZipFile
 from metrion.core.logbook import reduce_logbook
 from metrion.demo import demo_file
 from metrion.formats.archive import Filed, is_archive, write_archive
+from metrion.formats.collected import Collection
 from metrion.formats.csv_table import read_table
 from metrion.formats.faults import Refused
 from metrion.formats.forms import FORMS, HandedOn
 from metrion.formats.logbook import read_logbook
 from metrion.formats.results import results_text
 from metrion.formats.table import observation_table
-from metrion.notebook.imports import Decision, Standing, arrival, take, unpacked
+from metrion.notebook.imports import Decision, Standing, arrival, take
 from metrion.report.build import build_report
 from metrion.store import Store
 from metrion.store.documents import logbook_file
@@ -230,8 +231,7 @@ def _use_logbook(store: Store, content: bytes) -> None:
     if first != second:
         raise AssertionError("it comes back as another one")
     results = reduce_logbook(logbook)
-    report = build_report(results)
-    handed_on = HandedOn(report, results, logbook, plainly())
+    handed_on = HandedOn(lambda: build_report(results), results, logbook, plainly())
     for key in _FORMS:
         if not FORMS[key].write(handed_on):
             raise AssertionError(f"{key} is empty")
@@ -256,7 +256,7 @@ def _kept(store: Store, filed: Filed) -> bytes:
 def _use_archive(store: Store, content: bytes) -> None:
     if not is_archive(content):
         raise Refused([])
-    for one in unpacked(content, "x.zip"):
+    for one in Collection([Filed("", "", content, "x.zip")]).logbooks():
         _kept(store, one)
 
 

@@ -13,10 +13,11 @@ import json
 import subprocess
 import sys
 import time
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterator
 from copy import deepcopy
 from dataclasses import dataclass, field
 from fractions import Fraction
+from functools import partial
 from html import unescape
 from io import BytesIO
 from pathlib import Path
@@ -99,7 +100,7 @@ def all_papers(count: int) -> Papers:
 def _one(document: dict[str, Any], folder: Path, found: Papers) -> Iterator[str]:
     began = time.monotonic()
     results = reduce_logbook(parse_logbook(document, kept=True))
-    report = handed_in(results, document, plainly(), date="2026-03-14")
+    report = partial(handed_in, results, document, plainly(), date="2026-03-14")
     handed_on = HandedOn(report, results, results.logbook, plainly())
     made = {key: form.write(handed_on) for key, form in FORMS.items()}
     seconds = time.monotonic() - began
@@ -256,10 +257,10 @@ def _of_results(
     """Of each page: label, result as stated, per cent, value and uncertainty before rounding."""
     for reviewed in results.measurements:
         one = reviewed.result
-        size = one.uncertainty and float(one.uncertainty.size)
+        size = float(one.uncertainty.size) if one.uncertainty else None
         yield _expected(one.measurement.label, one.rounded, one.relative_percent, one.mean, size)
     for derived in results.derived:
-        size = derived.uncertainty and float(derived.uncertainty.size)
+        size = float(derived.uncertainty.size) if derived.uncertainty else None
         label = derived.derived.name or derived.derived.id
         yield _expected(label, derived.rounded, derived.relative_percent, derived.value, size)
 
@@ -288,7 +289,7 @@ def recalculated(content: bytes, form: str, folder: Path) -> list[list[list[str]
     return [list(_filled(csv.reader(page.open(newline="")))) for page in pages]
 
 
-def _filled(rows: Iterator[list[str]]) -> Iterator[Sequence[str]]:
+def _filled(rows: Iterator[list[str]]) -> Iterator[list[str]]:
     return ([*row, "", "", ""] for row in rows)
 
 

@@ -55,7 +55,9 @@ def all_answers(folder: Path, logbooks: int) -> Iterator[tuple[str, dict[str, An
 def _answers(client: FlaskClient, key: str) -> dict[str, Any]:
     address = f"/api/sheets/{key}"
     sheet = client.get(address).get_json()
-    found = {form: client.get(f"{address}/{form}").get_data(as_text=True) for form in _FORMS}
+    found: dict[str, Any] = {
+        form: client.get(f"{address}/{form}").get_data(as_text=True) for form in _FORMS
+    }
     found["reduce"] = _reduced(found["logbook"])
     found["report"] = _html_text(client.get(f"{address}/report").get_data(as_text=True))
     found["workbook"] = list(_cells(client.get(f"{address}/workbook.xlsx").data))

@@ -31,8 +31,11 @@ SAMPLES = sorted(Path(__file__).parent.glob("samples/*.sqlite"))
 
 
 def document(store: Store, key: str) -> dict[str, Any]:
+    """What a sheet holds; which it is, its document says besides."""
     with store.reading() as session:
-        return sheet_document(session, find_sheet(session, key))
+        found = sheet_document(session, find_sheet(session, key))
+    assert found.pop("id") == key
+    return found
 
 
 def step(session: Session, sheet: Sheet, plan: Callable[[Session, Sheet], CommandStep]) -> None:
@@ -70,7 +73,7 @@ def test_export_after_import_is_the_identity(given_document: dict[str, Any]) -> 
             key = take_in(session, given_document).id
         first = document(opened, key)
         with opened.writing() as session:
-            again = take_in(session, first).id
+            again = take_in(session, {**first, "id": "another's"}).id
         second = document(opened, again)
         opened.close()
     assert json.dumps(first) == json.dumps(second)

@@ -13,12 +13,18 @@ from metrion.core.practice.slips import SLIPS
 from metrion.core.review.flags import Settlement
 from metrion.voice.catalogues import DEFAULT, messages
 
+SAYING = {"coded", "text_of", "say_of", "known"}
+
+
+def _called(said: ast.expr) -> str:
+    return str(getattr(said, "id", getattr(said, "attr", "")))
+
 
 def stems() -> Iterator[str]:
     """What the families are called that code says something of."""
     for path in Path(metrion.__file__).parent.rglob("*.py"):
         for node in ast.walk(ast.parse(path.read_text("utf-8"))):
-            if isinstance(node, ast.Call) and getattr(node.func, "id", "") == "coded":
+            if isinstance(node, ast.Call) and _called(node.func) in SAYING:
                 first = node.args[0]
                 if isinstance(first, ast.Constant):
                     yield str(first.value)

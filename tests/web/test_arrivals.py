@@ -22,10 +22,15 @@ def take(client: FlaskClient, content: bytes, *decisions: str) -> Any:
     return client.post(f"/api/arrivals/take?{query}", data=content)
 
 
-def altered() -> bytes:
-    document = json.loads(demo_file("spare-parts"))
+def altered(key: str = "spare-parts", **head: str) -> bytes:
+    """A file of the sheet with an id, with a reading less and another head."""
+    document = json.loads(demo_file("spare-parts")) | {"id": key} | head
     document["measurements"][0]["observations"].pop()
     return json.dumps(document).encode()
+
+
+def demo() -> Any:
+    return json.loads(demo_file("spare-parts"))
 
 
 def titles(client: FlaskClient) -> list[str]:
@@ -38,9 +43,34 @@ def test_a_file_is_looked_through_and_nothing_is_stored(client: FlaskClient) -> 
     assert (same["standing"], same["usual"], same["readings"]) == ("same", "skip", 7)
     (differs,) = indication(client, altered())
     assert (differs["standing"], differs["usual"]) == ("differs", "skip")
-    (new,) = indication(client, altered().replace(b"Two-line kite", b"Four-line kite"))
+    assert (differs["readings"], differs["here"]["readings"]) == (6, 7)
+    (new,) = indication(client, altered("theirs", authors="Ida, Jon", date="2031-05-02"))
     assert (new["standing"], new["usual"], new["file"]) == ("new", "new", "kites.json")
+    assert (new["authors"], new["date"], new["here"]) == ("Ida, Jon", "2031-05-02", None)
     assert titles(client) == before
+
+
+def test_a_title_never_decides_which_sheet_a_file_is(client: FlaskClient) -> None:
+    (renamed,) = indication(client, altered(title="Four-line kite"))
+    assert (renamed["standing"], renamed["here"]["title"]) == (
+        "differs", "Two-line kite, spare parts",
+    )  # fmt: skip
+    ours = client.get(f"{SHEET}/logbook").json
+    for theirs in ({**ours, "id": "theirs"}, {**ours, "id": 7}, {**ours, "id": "a/b"}, demo()):
+        content = json.dumps(theirs).encode()
+        assert indication(client, content)[0]["standing"] == "new"
+        (taken,) = take(client, content).json
+        assert taken["decision"] == "new"
+        assert client.get(f"/api/sheets/{taken['id']}/logbook").json["id"] == taken["id"]
+    assert client.get("/api/sheets/theirs").status_code == 200
+    assert titles(client).count("Two-line kite, spare parts") == 5
+    assert client.get(f"{SHEET}/logbook").json == ours
+
+
+def test_one_quantity_by_itself_is_not_the_sheet_it_was_taken_from(client: FlaskClient) -> None:
+    answer = client.get(f"{SHEET}/logbook?quantity=spreader")
+    assert "id" not in answer.json
+    assert indication(client, answer.data)[0]["standing"] == "new"
 
 
 def test_a_sheet_is_replaced_as_a_new_version_and_undone(client: FlaskClient) -> None:
@@ -56,7 +86,10 @@ def test_a_sheet_is_replaced_as_a_new_version_and_undone(client: FlaskClient) ->
 
 def test_a_file_that_was_here_already_can_be_left_or_taken_again(client: FlaskClient) -> None:
     content = client.get(f"{SHEET}/logbook").data
-    left = {"id": None, "title": "Two-line kite, spare parts", "file": "file", "decision": "skip"}
+    left = {
+        "id": None, "version": 0, "title": "Two-line kite, spare parts", "file": "file",
+        "decision": "skip",
+    }  # fmt: skip
     assert take(client, content, "skip").json == [left]
     assert take(client, content).json == [left]
     (again,) = take(client, content, "new").json
@@ -69,7 +102,7 @@ def test_faults_are_told_with_the_file_and_nothing_is_stored(client: FlaskClient
     assert (faulty["standing"], faulty["title"]) == ("faulty", "broken.json")
     assert [fault["pointer"] for fault in faulty["faults"]] == ["/version", "/instruments"]
     assert take(client, b"nothing").status_code == 422
-    assert take(client, altered().replace(b"Two-line", b"Three"), "replace").status_code == 412
+    assert take(client, altered("theirs"), "replace").status_code == 412
 
 
 def test_the_notebook_goes_out_as_one_file_and_comes_in_elsewhere(client: FlaskClient) -> None:
@@ -92,7 +125,7 @@ def test_a_zip_with_one_bad_file_stores_nothing_if_it_was_to_be_taken(client: Fl
         listed = [{"file": "a.json"}, {"file": "b.json"}]
         manifest = {"format": "metrion-manifest", "version": 1, "logbooks": listed}
         archive.writestr("manifest.json", json.dumps(manifest))
-        archive.writestr("a.json", altered().replace(b"Two-line", b"Three-line"))
+        archive.writestr("a.json", altered("theirs"))
         archive.writestr("b.json", "{}")
     content = packed.getvalue()
     assert [one["standing"] for one in indication(client, content)] == ["new", "faulty"]
@@ -122,7 +155,7 @@ def test_a_replacement_by_a_file_that_names_its_fields_in_another_order_is_the_s
 
 def test_fields_that_are_called_like_lists_of_ours_are_kept(client: FlaskClient) -> None:
     document = json.loads(demo_file("spare-parts"))
-    document |= {"title": "Another", "observations": [1]}
+    document |= {"id": "another", "title": "Another", "observations": [1]}
     document["instruments"][0]["observations"] = "none"
     content = json.dumps(document).encode()
     take(client, content, "new")
@@ -217,7 +250,7 @@ def test_a_report_saved_as_pdf_comes_in_again_as_the_same_sheet(client: FlaskCli
     assert (same["standing"], same["usual"]) == ("same", "skip")
     client.delete("/api/sheets/sail-film")
     [taken] = client.post("/api/arrivals/take?name=report.pdf&decision=new", data=pdf).json
-    assert client.get(f"/api/sheets/{taken['id']}/logbook").json == before
+    assert client.get(f"/api/sheets/{taken['id']}/logbook").json == before | {"id": taken["id"]}
 
 
 def test_a_report_of_one_quantity_carries_the_whole_sheet(client: FlaskClient) -> None:

@@ -126,7 +126,10 @@ def test_a_body_is_read_as_strictly_as_a_file(server: str) -> None:
 def test_a_version_that_is_none_is_refused(server: str, version: str) -> None:
     connection = http.client.HTTPConnection(urlsplit(server).netloc, timeout=30)
     path = "/api/sheets/spare-parts/quantities/spreader"
-    headers = {"If-Match": f'"{version}"'.encode(), "Content-Type": "application/json"}
+    headers: dict[str, str | bytes] = {
+        "If-Match": f'"{version}"'.encode(),
+        "Content-Type": "application/json",
+    }
     connection.request("PATCH", path, b'{"name": "x"}', headers)
     assert connection.getresponse().status == 428
     connection.close()

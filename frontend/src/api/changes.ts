@@ -13,11 +13,16 @@ export function useSheetChange<Given>(change: (given: Given) => Promise<Sheet | 
   });
 }
 
-export function useNewSheet() {
-  return useSheetChange((title: string) =>
-    body(client.POST("/api/sheets", { body: { id: newId(), title } })),
-  );
+interface NewSheet {
+  title: string;
+  date: string;
 }
+
+/** Begins an empty sheet; a number follows its title where another has that. */
+export const newSheet = (given: NewSheet) =>
+  body(client.POST("/api/sheets", { body: { id: newId(), numbered: true, ...given } }));
+
+export const useNewSheet = () => useSheetChange(newSheet);
 
 /** A finished sheet to look at. */
 export function useExample() {
@@ -49,9 +54,15 @@ function amended(id: string, change: Schemas["SheetPatch"], seen?: Seen): Promis
   return body(client.PATCH("/api/sheets/{key}", { params, headers, body: change }));
 }
 
+/** A step back or forth; `command` is the one that is meant, where it is another window's. */
+export interface StepAsked {
+  direction: "undo" | "redo";
+  command?: string;
+}
+
 export function useUndo(id: string) {
-  return useSheetChange((direction: "undo" | "redo") => {
-    const params = { path: { key: id } };
+  return useSheetChange(({ direction, command = "" }: StepAsked) => {
+    const params = { path: { key: id }, query: { command } };
     return body(
       direction === "undo"
         ? client.POST("/api/sheets/{key}/undo", { params })

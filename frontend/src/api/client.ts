@@ -51,8 +51,24 @@ export type MainAs = NonNullable<Instrument["main_as"]>;
 export type Numerals = NonNullable<Schemas["AnsweredFigures"]["numerals"]>;
 export type Offer = Schemas["Offer"];
 
+const OWN_WINDOW = "metrion-window";
+
+/** Who asks: this window, also after it was loaded anew. */
+export const ASKED_BY = { "Metrion-Window": ownWindow() };
+
+function ownWindow(): string {
+  try {
+    const known = sessionStorage.getItem(OWN_WINDOW) ?? newId();
+    sessionStorage.setItem(OWN_WINDOW, known);
+    return known;
+  } catch {
+    return newId();
+  }
+}
+
 export const client = createClient<paths>({
   baseUrl: window.location.origin,
+  headers: ASKED_BY,
   // Looked up with each request, so that a test can put its own in the place.
   fetch: (request) => globalThis.fetch(request),
 });
@@ -70,9 +86,12 @@ export class ApiError extends Error {
   readonly status: number;
   /** What uses that which was to be removed. */
   readonly uses: Use[];
+  /** What to send where it is meant all the same: it is another window's. */
+  readonly asks: string;
 
-  constructor(message: string, faults: Fault[], status: number, uses: Use[] = []) {
+  constructor(message: string, faults: Fault[], status: number, uses: Use[] = [], asks = "") {
     super(message);
+    this.asks = asks;
     this.faults = faults;
     this.status = status;
     this.uses = uses;
@@ -125,6 +144,7 @@ export function asError(sent: unknown, status: number): ApiError {
     error.faults ?? [],
     status,
     error.uses ?? [],
+    error.asks ?? "",
   );
 }
 

@@ -211,8 +211,10 @@ export function useEmptyTrash() {
 export function useTrash() {
   const queries = useQueryClient();
   return useMutation({
-    mutationFn: (id: string) =>
-      body(client.DELETE("/api/sheets/{key}", { params: { path: { key: id } } })),
+    mutationFn: ({ id, command = "" }: { id: string; command?: string }) =>
+      body(
+        client.DELETE("/api/sheets/{key}", { params: { path: { key: id }, query: { command } } }),
+      ),
     onSuccess: () => queries.invalidateQueries({ queryKey: SHEETS }),
   });
 }

@@ -6,12 +6,12 @@ import { say } from "../voice";
 
 const KEYS = () =>
   [
-    [say("app-six-three"), say("app-records-a-reading-main-6-line")],
-    ["12-14", say("app-several-lines-seem-to-meet-takes")],
-    ["↑ ↓", say("app-in-a-blank-or-on-the")],
-    ["Esc", say("app-empties-the-equation")],
-    [say("app-ctrl-z-ctrl-y"), say("app-undo-redo")],
-    ["?", say("app-shows-these-keys")],
+    [say("app-six-three"), say("keys-record")],
+    ["12-14", say("keys-several-lines")],
+    ["↑ ↓", say("keys-step")],
+    ["Esc", say("keys-empty")],
+    [say("keys-undo-name"), say("app-undo-redo")],
+    ["?", say("keys-help")],
   ] as const;
 
 /** The keys, on `?`. */

@@ -1,5 +1,7 @@
 import { theme as antd, type ThemeConfig } from "antd";
 
+import { TYPE } from "../common/sizes";
+
 /** Hues of one theme. Text on `panel` and on the plates passes WCAG AA (checked in a test). */
 export interface Palette {
   page: string;
@@ -70,10 +72,12 @@ export function cssVariables(palette: Palette): Record<string, string> {
     `--${name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`)}`,
     hue,
   ]);
-  return Object.fromEntries([...hues, ["--sans", SANS], ["--narrow", NARROW]]) as Record<
-    string,
-    string
-  >;
+  const sizes = Object.entries(TYPE).map(([name, size]) => [`--type-${name}`, `${size}px`]);
+  const faces = [
+    ["--sans", SANS],
+    ["--narrow", NARROW],
+  ];
+  return Object.fromEntries([...hues, ...sizes, ...faces]) as Record<string, string>;
 }
 
 interface Mood {
@@ -88,7 +92,7 @@ export function antdTheme(palette: Palette, { dark, still }: Mood): ThemeConfig 
     algorithm: dark ? antd.darkAlgorithm : antd.defaultAlgorithm,
     token: {
       fontFamily: SANS,
-      fontSize: 15,
+      fontSize: TYPE.text,
       borderRadius: 4,
       controlHeight: 36,
       colorPrimary: dark ? palette.main : palette.ink,
@@ -115,7 +119,7 @@ export function antdTheme(palette: Palette, { dark, still }: Mood): ThemeConfig 
     },
     components: {
       Button: { fontWeight: 600, primaryShadow: "none", defaultShadow: "none" },
-      Modal: { titleFontSize: 20 },
+      Modal: { titleFontSize: TYPE.title },
     },
   };
 }

@@ -5,6 +5,7 @@ import { useLocation } from "react-router";
 import { client, sheetKey, SHEETS, type Sheet } from "../api";
 
 const EVERY_MILLISECONDS = 600;
+const HIDDEN_MILLISECONDS = 30_000;
 
 /** Shows what other windows, on this machine or at the bench, change; within a second. */
 export function useFollow(): void {
@@ -15,14 +16,19 @@ export function useFollow(): void {
     const sheet = /^\/sheets\/([^/]+)/.exec(pathname)?.[1];
     const id = sheet ? decodeURIComponent(sheet) : "";
     let asking = false;
+    let asked = 0;
     async function ask() {
       // What is changed here is shown already; what was answered meanwhile might be older.
-      if (asking || document.hidden || queries.isMutating() > 0) return;
+      if (asking || queries.isMutating() > 0) return;
+      // One that nobody sees only says now and then that it is there.
+      const hidden = document.hidden;
+      if (hidden && Date.now() - asked < HIDDEN_MILLISECONDS) return;
+      asked = Date.now();
       asking = true;
       try {
         const at = document.hasFocus() ? pathname : "";
         const { data, response } = await client.GET("/api/now", {
-          params: { query: { sheet: id, at } },
+          params: { query: { sheet: id, at, hidden } },
         });
         if (response.status === 401) window.location.assign("/enter");
         if (!data || data.state === seen.current) return;

@@ -25,7 +25,7 @@ interface Choice {
 export function BeginPage() {
   const { data: tools } = useTools();
   const { data: shelf } = useShelf();
-  if (!tools || !shelf) return <Skeleton active className="page" />;
+  if (!tools || !shelf) return <Skeleton active title={false} className="page" />;
   const own = tools.map((tool) => ({ ...tool, title: tool.name, instrument: tool }));
   const patterns = shelf.map((one) => ({ ...one, name: calledLike(one.record) }));
   return <Begin own={own} patterns={patterns} />;
@@ -64,7 +64,7 @@ function Begin({ own, patterns }: { own: Choice[]; patterns: Choice[] }) {
         }}
       >
         <label className="begin-name">
-          {say("begin-what-do-you-measure")}
+          {say("begin-name")}
           <Input
             autoFocus
             size="large"
@@ -85,11 +85,7 @@ function Begin({ own, patterns }: { own: Choice[]; patterns: Choice[] }) {
             />
           </details>
         ) : (
-          <Tools
-            legend={say("begin-with-a-tool-like")}
-            choices={patterns}
-            {...{ picked, setPicked }}
-          />
+          <Tools legend={say("begin-tool")} choices={patterns} {...{ picked, setPicked }} />
         )}
         {/* Enter in any field goes on: to the zero, or to the first reading. */}
         <button type="submit" hidden />

@@ -1,9 +1,8 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 
-import { body, client, keepAnswer, newId, STANDS_ON_ZERO, type ZeroStands } from "../api";
+import { body, client, keepAnswer, newId, newSheet, STANDS_ON_ZERO, type ZeroStands } from "../api";
 import type { Draft } from "../instruments/draft";
 import { today } from "../common/today";
-import { say } from "../voice";
 
 interface Wanted {
   name: string;
@@ -17,9 +16,7 @@ export function useBegin() {
   const queries = useQueryClient();
   return useMutation({
     mutationFn: async (wanted: Wanted) => {
-      const sheet = newId();
-      const title = say("begin-sheet-title", { tool: wanted.tool.name, date: today() });
-      await body(client.POST("/api/sheets", { body: { id: sheet, title } }));
+      const { id: sheet } = await newSheet({ title: wanted.name, date: today() });
       try {
         const { quantity, change } = await filled(sheet, wanted);
         await keepAnswer(queries, change);

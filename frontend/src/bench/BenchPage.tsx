@@ -19,7 +19,7 @@ export default function BenchPage() {
   const begin = useBeginBench();
   const navigate = useNavigate();
   const showError = useShowError();
-  if (!drawer) return <Skeleton active className="page" />;
+  if (!drawer) return <Skeleton active title={false} className="page" />;
   const fitting = fits(drawer, tool);
   const goOn = () => {
     const chosen = { seed: newSeed(), tool, part } as Schemas["Begin"];
@@ -40,7 +40,7 @@ export default function BenchPage() {
         }}
       >
         <Lying
-          legend={say("bench-take-a-tool")}
+          legend={say("bench-take")}
           things={drawer.tools}
           chosen={tool}
           onChoose={(key) => {
@@ -51,7 +51,7 @@ export default function BenchPage() {
           }}
         />
         <Lying
-          legend={say("bench-and-a-part")}
+          legend={say("bench-with-part")}
           things={drawer.parts.filter(({ key }) => fitting.includes(key))}
           chosen={part}
           onChoose={setPart}

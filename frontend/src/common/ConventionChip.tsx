@@ -90,11 +90,11 @@ function OfSheet({ sheet, quantity, conventions }: OfSheetProps) {
             loading={amendSheet.isPending}
             onClick={() => amendSheet.mutate({ convention: chosen }, { onError: showError })}
           >
-            {say("app-all-quantities-of-this-sheet")}
+            {say("app-print-sheet")}
           </Button>
           {quantity && (
             <Button loading={amendQuantity.isPending} onClick={() => here(chosen)}>
-              {say("app-this-one-only")}
+              {say("app-print-quantity")}
             </Button>
           )}
         </div>

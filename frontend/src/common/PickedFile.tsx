@@ -8,11 +8,13 @@ interface Props {
   accept: string;
   /** Whether a phone opens its camera for it. */
   camera?: boolean;
-  onPicked: (file: File) => void;
+  /** Whether several can be picked, or a folder with all in it. */
+  many?: "files" | "folder";
+  onPicked: (file: File, all: File[]) => void;
 }
 
-/** A hidden input for a file; the same file can be picked again. */
-export function PickedFile({ input, label, accept, camera = false, onPicked }: Props) {
+/** A hidden input for files; the same file can be picked again. */
+export function PickedFile({ input, label, accept, camera = false, many, onPicked }: Props) {
   return (
     <input
       ref={input}
@@ -20,10 +22,12 @@ export function PickedFile({ input, label, accept, camera = false, onPicked }: P
       hidden
       accept={accept}
       aria-label={label}
+      multiple={many !== undefined}
+      {...(many === "folder" ? { webkitdirectory: "" } : {})}
       {...(camera ? { capture: "environment" as const } : {})}
       onChange={(event) => {
-        const picked = event.target.files?.[0];
-        if (picked) onPicked(picked);
+        const all = [...(event.target.files ?? [])];
+        if (all[0]) onPicked(all[0], all);
         event.target.value = "";
       }}
     />

@@ -39,7 +39,7 @@ export function useRemoval(sheet: Sheet) {
     remove.mutate(
       { section, seen },
       {
-        onSuccess: () => void message.success(say("sheet-removed-undo-brings-it-back")),
+        onSuccess: () => void message.success(say("sheet-removed")),
         onError: refused,
       },
     );

@@ -25,9 +25,7 @@ interface Props {
 
 /** Puts a derived quantity together from a usual recipe or a formula of one's own. */
 export function DerivedDialog(props: Props) {
-  const title = props.derived
-    ? say("derived-change-the-derived-quantity")
-    : say("derived-new-derived-quantity");
+  const title = props.derived ? say("derived-dialog-change") : say("derived-dialog-new");
   return (
     <Dialog title={title} width={720} onCancel={props.onClose}>
       <DerivedForm {...props} />
@@ -119,7 +117,7 @@ function DerivedForm({ sheet, derived, onClose }: Props) {
           loading={keep.isPending}
           disabled={draft.name.trim() === "" || draft.formula.trim() === ""}
         >
-          {derived ? say("derived-change-it") : say("derived-work-it-out")}
+          {derived ? say("derived-change-it") : say("derived-submit")}
         </Button>
       </div>
     </form>
@@ -129,7 +127,7 @@ function DerivedForm({ sheet, derived, onClose }: Props) {
 /** The usual ones, each with its formula. */
 function Board({ recipes, onPick }: { recipes: Recipe[]; onPick: (id: string) => void }) {
   return (
-    <div className="board" role="group" aria-label={say("derived-what-do-you-want-to-know")}>
+    <div className="board" role="group" aria-label={say("derived-formula-choose")}>
       {recipes.map(({ id, title, formula }) => (
         <button key={id} type="button" onClick={() => onPick(id)}>
           {title}
@@ -137,7 +135,7 @@ function Board({ recipes, onPick }: { recipes: Recipe[]; onPick: (id: string) =>
         </button>
       ))}
       <button type="button" onClick={() => onPick(OWN)}>
-        {say("derived-a-formula-of-your-own")}
+        {say("derived-formula-own")}
         <code>{say("derived-sqrt-sin")}</code>
       </button>
     </div>

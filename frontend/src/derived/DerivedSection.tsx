@@ -23,11 +23,11 @@ export function DerivedSection({ sheet }: { sheet: Sheet }) {
   return (
     <section aria-label={say("derived-derived-quantities")} className="sheet-derived">
       <div className="page-head">
-        <h2>{say("derived-worked-out-from-these")}</h2>
-        <Button onClick={() => setOpen("new")}>{say("derived-new-derived-quantity")}</Button>
+        <h2>{say("derived-heading")}</h2>
+        <Button onClick={() => setOpen("new")}>{say("derived-dialog-new")}</Button>
       </div>
       {sheet.derived.length === 0 ? (
-        <p className="quiet">{say("derived-a-difference-a-volume-a-density")}</p>
+        <p className="quiet">{say("derived-invitation")}</p>
       ) : (
         <div className="card">
           {sheet.derived.map((derived) => (
@@ -68,7 +68,7 @@ function DerivedRow({ derived, sheet, onChange, onRemove }: RowProps) {
     <article id={derived.id} className="derived-row">
       <h3>{derived.name}</h3>
       <span className="sheet-sentence">
-        {derived.sentence ? derived.sentence : say("derived-no-value-yet")}
+        {derived.sentence ? derived.sentence : say("derived-value-none")}
       </span>
       <span className="quiet">
         {derived.relative_percent && `${derived.relative_percent} %, `}

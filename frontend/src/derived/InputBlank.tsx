@@ -20,9 +20,9 @@ export function InputBlank({ symbol, label, given, quantities, onGiven }: Props)
   const options = [
     ...quantities.map(({ id, name, result }) => ({
       value: id,
-      label: `${name}: ${result.sentence ?? say("sheet-no-reading-yet")}`,
+      label: `${name}: ${result.sentence ?? say("sheet-quantity-empty")}`,
     })),
-    { value: TYPED, label: say("derived-a-value-you-type-in") },
+    { value: TYPED, label: say("derived-source-typed") },
   ];
   return (
     <div className="derived-input">

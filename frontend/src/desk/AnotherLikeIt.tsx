@@ -17,7 +17,7 @@ export function AnotherLikeIt({ sheet, quantity }: Props) {
   return (
     <>
       <Button type="link" onClick={() => setOpen(true)}>
-        {say("desk-another-like-it")}
+        {say("desk-quantity-alike")}
       </Button>
       {open && (
         <Dialog
@@ -63,7 +63,7 @@ function NameForm({ sheet, quantity }: Props) {
       }}
     >
       <Input
-        aria-label={say("sheet-what-is-measured")}
+        aria-label={say("sheet-quantity-name")}
         autoFocus
         maxLength={200}
         placeholder={

@@ -42,13 +42,13 @@ export const MoreBlanks = memo(function MoreBlanks(props: Props) {
       </label>
       {instrument.traits.circular && (
         <label>
-          {say("desk-the-arc-that-counts")}
+          {say("desk-arc")}
           <Segmented<Quantity["arc"]>
-            aria-label={say("desk-the-arc-that-counts")}
+            aria-label={say("desk-arc")}
             value={quantity.arc}
             options={[
-              { value: "shorter", label: say("desk-the-shorter-one") },
-              { value: "forward", label: say("desk-onward-as-the-figures-grow") },
+              { value: "shorter", label: say("desk-arc-shorter") },
+              { value: "forward", label: say("desk-arc-onward") },
             ]}
             onChange={onArc}
           />
@@ -56,7 +56,7 @@ export const MoreBlanks = memo(function MoreBlanks(props: Props) {
       )}
       {instrument.traits.slides && quantity.sort === "single" && (
         <label>
-          {say("desk-the-line-meets-the-mark")}
+          {say("desk-meets")}
           <Input
             className="more-short"
             inputMode="decimal"
@@ -83,15 +83,15 @@ export const MoreBlanks = memo(function MoreBlanks(props: Props) {
         />
       </label>
       <Checkbox checked={blind} onChange={(event) => onBlind(event.target.checked)}>
-        {say("desk-hide-earlier-figures")}
+        {say("desk-blind")}
       </Checkbox>
       {instrument.traits.fine_scale && (
         <Button type="text" onClick={onPlay}>
-          {say("instruments-line-after-line")}
+          {say("instruments-tour-lines")}
         </Button>
       )}
       <Button type="text" onClick={onTable}>
-        {say("desk-readings-from-a-table")}
+        {say("desk-table")}
       </Button>
     </div>
   );

@@ -30,7 +30,7 @@ export function Played({ instrument, onDone }: Props) {
       />
       {data && (
         <SlowMotion motion={motion} taken>
-          <Button onClick={onDone}>{say("desk-back-to-the-reading")}</Button>
+          <Button onClick={onDone}>{say("desk-leave-zero")}</Button>
         </SlowMotion>
       )}
     </div>

@@ -35,10 +35,10 @@ export function QuantityPage() {
   if (isLoading || whole.isLoading) return <Spin size="large" className="page-wait" />;
   const instrument = sheet?.instruments.find(({ id }) => id === quantity?.instrument);
   if (!sheet || !quantity || !instrument) {
-    const back = <Link to="/">{say("sheet-back-to-the-notebook")}</Link>;
+    const back = <Link to="/">{say("sheet-leave")}</Link>;
     return (
       <Result
-        title={(error ?? whole.error)?.message ?? say("desk-there-is-no-such-quantity-here")}
+        title={(error ?? whole.error)?.message ?? say("desk-quantity-missing")}
         extra={back}
       />
     );

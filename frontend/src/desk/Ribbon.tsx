@@ -22,7 +22,7 @@ export function Ribbon({ sheet, quantity, instrument }: Props) {
       ? say("desk-exact")
       : quantity.zero.length > 0
         ? `${quantity.zero_text} ${instrument.unit}`
-        : say("zero-not-looked-at-2");
+        : say("zero-state-none");
   const stage = !paired && quantity.zero.length === 0 && !quantity.zero_exact ? "zero" : "readings";
   const stages = [
     ["instrument", `${instrument.name}, ${instrument.least_count_text}`],
@@ -32,7 +32,7 @@ export function Ribbon({ sheet, quantity, instrument }: Props) {
       "result",
       quantity.result.sentence
         ? open.length > 0
-          ? say("desk-second-look-open")
+          ? say("desk-second-look")
           : say("desk-stands")
         : say("desk-none-yet"),
     ],

@@ -106,7 +106,6 @@ export function Stage(props: Props) {
     enabled: singleKeys,
     begin: (text) => equation.current?.begin(text),
     enter: () => void record(),
-    onProblem: showError,
   });
 
   // What was read before is not to steer a fresh look.
@@ -167,7 +166,7 @@ export function Stage(props: Props) {
         />
         <MoreButton more={more} onMore={setMore} />
         <RecordButton ready={ready} onRecord={() => void record()}>
-          {say(others ? "desk-keep-it-next" : changing ? "desk-change-it" : "desk-record")}
+          {say(others ? "desk-keep-next" : changing ? "desk-change-it" : "desk-record")}
         </RecordButton>
       </Equation>
       {narrow && (

@@ -23,7 +23,7 @@ export function pairEnding(
         <button
           type="button"
           className="term-tap"
-          aria-label={say("desk-tap-to-take-it-again", { name: before.name })}
+          aria-label={say("desk-look-again", { name: before.name })}
           onClick={() => onTakeBack(before.position)}
         >
           {earlier.map(({ read }) => read).join(" · ")}
@@ -34,7 +34,7 @@ export function pairEnding(
       ? undefined
       : {
           label: windows
-            ? say("desk-swept-mean-of-both")
+            ? say("desk-swept-mean")
             : say(instrument.traits.circular ? "desk-swept" : "desk-between-them"),
           text: answer?.between,
         },

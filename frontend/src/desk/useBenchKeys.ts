@@ -1,6 +1,7 @@
 import { useEffect, useRef } from "react";
 
-import { useUndo, type Sheet } from "../api";
+import type { Sheet } from "../api";
+import { useStepping } from "../common/useStepping";
 
 interface Options {
   sheet: Sheet;
@@ -9,7 +10,6 @@ interface Options {
   begin: (text: string) => void;
   /** Keeps what is entered. */
   enter: () => void;
-  onProblem: (problem: unknown) => void;
 }
 
 /** Whether a key belongs to a text that is being typed, or to something that is open on top. */
@@ -22,22 +22,22 @@ export function isTaken(target: EventTarget | null): boolean {
 /** Digits anywhere begin a reading; Ctrl+Z and Ctrl+Y undo and redo. Text fields are left alone. */
 export function useBenchKeys(options: Options): void {
   const latest = useRef(options);
-  const undo = useUndo(options.sheet.id);
-  const mutate = useRef(undo.mutate);
+  const stepping = useStepping(options.sheet.id);
+  const step = useRef(stepping);
   useEffect(() => {
     latest.current = options;
-    mutate.current = undo.mutate;
+    step.current = stepping;
   });
   useEffect(() => {
     function onKey(event: KeyboardEvent) {
-      const { sheet, enabled, begin, enter, onProblem } = latest.current;
+      const { sheet, enabled, begin, enter } = latest.current;
       if (isTaken(event.target) && !isEmptyBlank(event.target)) return;
       const key = event.key.toLowerCase();
       if ((event.ctrlKey || event.metaKey) && (key === "z" || key === "y")) {
         const redo = key === "y" || event.shiftKey;
         if (redo ? sheet.redo === null : sheet.undo === null) return;
         event.preventDefault();
-        mutate.current(redo ? "redo" : "undo", { onError: onProblem });
+        step.current(redo ? "redo" : "undo");
         return;
       }
       // Wherever the cursor was lost, what stands in the equation is kept.

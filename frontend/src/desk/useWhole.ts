@@ -1,6 +1,8 @@
 import { useEffect, useRef } from "react";
 
-const onItsSide = window.matchMedia("(max-height: 500px)");
+import { MEDIA } from "../common/sizes";
+
+const onItsSide = window.matchMedia(MEDIA.low);
 
 /** On a phone on its side, brings a part to the top of the page, so that all of it is seen. */
 export function useWhole<Part extends HTMLElement>() {

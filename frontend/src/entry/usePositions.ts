@@ -19,10 +19,10 @@ const PLACES = (): Record<Quantity["sort"], Place[]> => ({
   ],
   // At each position both windows are read before the table or the arm is moved on.
   "pair with two windows": [
-    { field: "a", name: say("desk-first-position-window-1") },
-    { field: "a2", name: say("desk-first-position-window-2") },
-    { field: "b", name: say("desk-second-position-window-1") },
-    { field: "b2", name: say("desk-second-position-window-2") },
+    { field: "a", name: say("desk-position-first-1") },
+    { field: "a2", name: say("desk-position-first-2") },
+    { field: "b", name: say("desk-position-second-1") },
+    { field: "b2", name: say("desk-position-second-2") },
   ],
 });
 
@@ -83,7 +83,7 @@ export function usePositions(sort: Quantity["sort"]): Positions {
 /** The looks of one reading as a logbook holds them, given in the order they were entered. */
 export function asLooks<Look>(looks: Look[]): Look | Partial<Record<Place["field"], Look>> {
   const [only, ...others] = looks;
-  if (only === undefined) throw new RangeError(say("desk-a-reading-has-a-look"));
+  if (only === undefined) throw new RangeError(say("desk-looks-per-reading"));
   if (others.length === 0) return only;
   const places = PLACES()[others.length === 1 ? "pair" : "pair with two windows"];
   return Object.fromEntries(places.map(({ field }, index) => [field, looks[index]]));

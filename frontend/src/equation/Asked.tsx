@@ -35,7 +35,7 @@ export function Asked({ desk, instrument, ref }: Props) {
     goOn();
   };
   const keeps = answer.asked.some((one) => one.fine_as ?? one.main_as ?? one.numerals);
-  const question = answer.asked.length === 1 ? "equation-is-it-this" : "equation-which-do-you-mean";
+  const question = answer.asked.length === 1 ? "equation-question-one" : "equation-question";
   return (
     <div ref={ref} className="asked" role="group" aria-label={say(question)}>
       <p>

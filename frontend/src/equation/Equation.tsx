@@ -86,7 +86,7 @@ export interface Ending {
 const FINE_WAYS = ["line", "numeral", "worth"] as const;
 const FINE_LABEL = () => ({
   line: say("equation-line-that-meets"),
-  numeral: say("equation-numeral-that-meets"),
+  numeral: say("equation-numeral"),
   worth: say("equation-fine-part"),
 });
 

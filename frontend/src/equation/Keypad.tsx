@@ -31,7 +31,7 @@ const NAMES = (): Partial<Record<Key, string>> => ({
   back: say("equation-erase"),
   next: say("equation-next-blank"),
   "-": say("equation-minus"),
-  ":": say("equation-degrees-then-minutes"),
+  ":": say("equation-degrees-hint"),
 });
 
 /** Figures for one thumb: the corrected reading docked above, Record below. */
@@ -84,7 +84,7 @@ export function Keypad({
       <Button
         type="primary"
         className="keypad-record"
-        aria-label={say("equation-record-by-thumb")}
+        aria-label={say("equation-record-touch")}
         disabled={!recordable}
         onClick={onRecord}
       >

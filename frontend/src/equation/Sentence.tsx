@@ -55,14 +55,14 @@ function lacking(desk: Desk, instrument: Instrument, bench: boolean): string {
   const { entry, answer, away, refused } = desk;
   if (!away && !refused && entry.main.trim() !== "") {
     if (answer?.read != null) return "";
-    if (instrument.traits.fine_scale && entry.fine.trim() === "") return say("zero-now-the-line");
+    if (instrument.traits.fine_scale && entry.fine.trim() === "") return say("zero-line-wanted");
   }
   return words(desk, instrument, "", bench);
 }
 
 function words(desk: Desk, instrument: Instrument, task: string, bench: boolean): string {
-  if (desk.away) return say("equation-metrion-does-not-answer-at-the");
-  if (desk.refused) return say("equation-what-you-typed-stays-here", { refused: desk.refused });
+  if (desk.away) return say("equation-offline");
+  if (desk.refused) return say("equation-refused", { refused: desk.refused });
   if (desk.answer?.sentences.length) return desk.answer.sentences.join(" ");
   if (task) return say("equation-enter-replaces-esc-leaves");
   const how = instrument.appearance.display ? "display" : instrument.kind;

@@ -1,6 +1,8 @@
 import { useSyncExternalStore } from "react";
 
-const narrow = window.matchMedia("(max-width: 700px), (max-height: 500px)");
+import { MEDIA } from "../common/sizes";
+
+const narrow = window.matchMedia(MEDIA.phone);
 
 /** Whether the page is as small as a phone, upright or on its side, where our own key pad takes the place of the system's. */
 export function useNarrow(): boolean {

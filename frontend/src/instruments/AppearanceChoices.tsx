@@ -19,11 +19,11 @@ export function AppearanceChoices({ draft, description, onChange }: Props) {
   const metric = isMetric(draft);
   return (
     <section className="card appearance" aria-label={say("instruments-appearance")}>
-      <h2>{say("instruments-as-yours-looks")}</h2>
+      <h2>{say("instruments-looks-like")}</h2>
       {metric && (
-        <Choice words={say("instruments-the-numerals-stand-for")}>
+        <Choice words={say("instruments-numerals")}>
           <Two
-            label={say("instruments-the-numerals-stand-for")}
+            label={say("instruments-numerals")}
             value={appearance.numerals ?? (draft.unit === "cm" ? "cm" : "mm")}
             options={[
               ["mm", "mm"],
@@ -48,9 +48,9 @@ export function AppearanceChoices({ draft, description, onChange }: Props) {
       )}
       {traits.turns && (
         <>
-          <Choice words={say("instruments-the-half-marks-lie")}>
+          <Choice words={say("instruments-half-marks")}>
             <Two
-              label={say("instruments-the-half-marks-lie")}
+              label={say("instruments-half-marks")}
               value={appearance.half_marks}
               options={[
                 ["below", say("instruments-below")],
@@ -72,10 +72,10 @@ export function AppearanceChoices({ draft, description, onChange }: Props) {
           </Choice>
         </>
       )}
-      <Choice words={say("instruments-a-numeral-at-every-so-many")}>
+      <Choice words={say("instruments-numeral-every")}>
         <InputNumber
           controls={false}
-          aria-label={say("instruments-a-numeral-at-every-so-many-2")}
+          aria-label={say("instruments-numeral-every-hint")}
           min={1}
           max={description.fine_divisions}
           precision={0}
@@ -85,17 +85,17 @@ export function AppearanceChoices({ draft, description, onChange }: Props) {
         />
       </Choice>
       {traits.slides && metric && (
-        <Choice words={say("instruments-the-other-edge-shows-inches")}>
+        <Choice words={say("instruments-other-edge")}>
           <Switch
-            aria-label={say("instruments-the-other-edge-shows-inches-2")}
+            aria-label={say("instruments-other-edge-hint")}
             checked={appearance.second_edge}
             onChange={(on) => set({ second_edge: on })}
           />
         </Choice>
       )}
-      <Choice words={say("instruments-for-the-fine-reading-i-type")}>
+      <Choice words={say("instruments-fine-entry-mine")}>
         <Segmented<FineAs>
-          aria-label={say("instruments-for-the-fine-reading-i-type")}
+          aria-label={say("instruments-fine-entry-mine")}
           value={appearance.fine_as ?? "line"}
           onChange={(fineAs) => set({ fine_as: fineAs })}
           options={[

@@ -32,7 +32,7 @@ export function ClosedScales({ instrument }: { instrument: Instrument }) {
       className="closed-scales strip-drawing"
       viewBox={`0 10 ${WIDTH} ${traits.circular ? 150 : 118}`}
       role="img"
-      aria-label={say("instruments-scales-at-zero")}
+      aria-label={say("instruments-preview-zero")}
     >
       <Beam {...{ instrument, frame, shape }} position={0} answer={null} />
       {traits.fine_scale && (

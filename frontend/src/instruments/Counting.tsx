@@ -20,7 +20,7 @@ export function Counting({ draft, problem, onChange, read }: Props) {
     <ReadBefore.Provider value={read ?? null}>
       <section className="card counting" aria-label={say("instruments-description")}>
         <label className="counting-name">
-          {say("instruments-i-call-it")}
+          {say("instruments-own-name")}
           <Input
             value={draft.name ?? ""}
             maxLength={200}
@@ -66,7 +66,7 @@ function SlidingSentence({ draft, set }: SentenceProps) {
         value={draft.fine_divisions}
         onChange={(n) => set({ fine_divisions: n })}
       />
-      {say("instruments-fine-divisions-reach-over")}
+      {say("instruments-span")}
       <Count
         label={say("instruments-main-divisions")}
         value={draft.span}
@@ -103,7 +103,7 @@ function ScrewSentence({ draft, set }: SentenceProps) {
         onChange={(pitch) => set({ pitch })}
       />
       <UnitChoice draft={draft} set={set} />, {say("instruments-the-sleeve")}{" "}
-      {say("instruments-has-a-mark-every")}
+      {say("instruments-main-every")}
       <Length
         label={say("instruments-main-division")}
         value={draft.main_division}
@@ -146,7 +146,7 @@ function RangeSentence({ draft, set }: SentenceProps) {
   const [low = "", high = ""] = draft.range ?? [];
   return (
     <p className="counting-sentence">
-      {say("instruments-it-reaches-from")}
+      {say("instruments-range")}
       <Length
         label={say("instruments-lowest-reading")}
         value={low}
@@ -203,7 +203,7 @@ function Faults({ problem }: { problem: ApiError | null }) {
   return (
     <ul className="counting-faults" role="alert">
       {texts.map((text) => (
-        <li key={text}>{say("instruments-the-drawing-shows-what-it-was", { text: text })}</li>
+        <li key={text}>{say("instruments-preview-stale", { text: text })}</li>
       ))}
     </ul>
   );

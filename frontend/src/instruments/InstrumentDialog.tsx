@@ -65,10 +65,10 @@ export function InstrumentDialog({ sheet, changing, onAdded, onClose }: Props) {
     );
   return (
     <Dialog title={say("instruments-your-tool")} width={900} style={{ top: 40 }} onCancel={onClose}>
-      {!shelf && <Skeleton active />}
+      {!shelf && <Skeleton active title={false} />}
       {tools && tools.length > 0 && (
         <>
-          <h3>{say("instruments-one-of-yours")}</h3>
+          <h3>{say("instruments-own-choose")}</h3>
           <div className="shelf">
             {tools.map((tool) => (
               <Card
@@ -82,9 +82,9 @@ export function InstrumentDialog({ sheet, changing, onAdded, onClose }: Props) {
           </div>
         </>
       )}
-      <h3>{say("instruments-or-by-what-you-count")}</h3>
+      <h3>{say("instruments-counts-heading")}</h3>
       <p>
-        {say("instruments-close-the-jaws-and-look-how")}{" "}
+        {say("instruments-counts-how")}{" "}
         <Link to="/instruments">{say("instruments-describe-it")}</Link>.
       </p>
       <div className="shelf">
@@ -189,7 +189,7 @@ function Describe({ sheet, picked, changing, onAdded, onBack }: DescribeProps) {
       { onSuccess: () => onAdded(changing.id) },
     );
   }
-  if (!description) return <Skeleton active />;
+  if (!description) return <Skeleton active title={false} />;
   return (
     <Form layout="vertical" onFinish={keep} className="describe">
       <Counting
@@ -219,7 +219,7 @@ function Describe({ sheet, picked, changing, onAdded, onBack }: DescribeProps) {
               ))}
             </ul>
             <Button onClick={addNew} loading={add.isPending}>
-              {say("instruments-keep-the-old-tool-for-them")}
+              {say("instruments-keep-old")}
             </Button>
           </div>
         )}
@@ -233,7 +233,7 @@ function Describe({ sheet, picked, changing, onAdded, onBack }: DescribeProps) {
             loading={add.isPending || amend.isPending}
             disabled={name === "" || problem !== null}
           >
-            {say(changing ? "instruments-change-it" : "instruments-this-is-mine")}
+            {say(changing ? "instruments-change-it" : "instruments-choose")}
           </Button>
         </div>
       </div>
@@ -259,7 +259,7 @@ function Drawn({ description, words }: { description: Description; words: string
         </p>
       ))}
       <p>
-        {say("instruments-one-fine-line-is-worth-readings", {
+        {say("instruments-least-count-told", {
           least_count_text: description.least_count_text,
         })}
       </p>
@@ -283,8 +283,8 @@ function Numerals({ draft, description, onChange }: AskedProps) {
         value={description.appearance.numerals ?? (draft.unit === "cm" ? "cm" : "mm")}
         onChange={(numerals) => onChange({ numerals })}
         options={[
-          { value: "mm", label: say("instruments-millimetres-10-20-30") },
-          { value: "cm", label: say("instruments-centimetres-1-2-3") },
+          { value: "mm", label: say("instruments-numerals-mm") },
+          { value: "cm", label: say("instruments-numerals-cm") },
         ]}
       />
     </Form.Item>
@@ -295,14 +295,14 @@ function Numerals({ draft, description, onChange }: AskedProps) {
 function FineRead({ description, onChange }: Omit<AskedProps, "draft">) {
   if (!description.traits.fine_scale) return null;
   return (
-    <Form.Item label={say("instruments-for-the-fine-reading-you-type")}>
+    <Form.Item label={say("instruments-fine-entry-label")}>
       <Segmented<FineAs>
-        aria-label={say("instruments-for-the-fine-reading-you-type")}
+        aria-label={say("instruments-fine-entry-label")}
         value={description.appearance.fine_as ?? "line"}
         onChange={(fineAs) => onChange({ fine_as: fineAs })}
         options={[
-          { value: "line", label: say("instruments-the-lines-number") },
-          { value: "numeral", label: say("instruments-the-numeral-at-it") },
+          { value: "line", label: say("instruments-fine-entry-line") },
+          { value: "numeral", label: say("instruments-fine-entry-numeral") },
           { value: "worth", label: say("instruments-its-worth") },
         ]}
       />

@@ -63,7 +63,7 @@ export function PartsDrawing({ kind }: { kind: Kind }) {
       )}
       {known && known.faces.length > 0 && (
         <p className="quiet">
-          {say("instruments-each-pair-of-faces-has-a")}{" "}
+          {say("instruments-faces-hint")}{" "}
           {known.faces
             .map(({ name, measures }) => say("instruments-for", { name: name, measures }))
             .join("; ")}

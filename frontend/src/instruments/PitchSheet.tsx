@@ -49,7 +49,7 @@ export function PitchSheet({ draft, onChange }: Props) {
               <td>
                 <InputNumber
                   controls={false}
-                  aria-label={say("instruments-turns-of-trial", { at: index + 1 })}
+                  aria-label={say("instruments-trial-turns", { at: index + 1 })}
                   min={1}
                   max={1000}
                   precision={0}
@@ -74,7 +74,7 @@ export function PitchSheet({ draft, onChange }: Props) {
       </table>
       <div className="pitch-acts">
         <Button onClick={() => setTrials([...trials, { turns: 10, before: "", after: "" }])}>
-          {say("instruments-one-more-trial")}
+          {say("instruments-trial-add")}
         </Button>
         <Button
           type="primary"
@@ -84,7 +84,7 @@ export function PitchSheet({ draft, onChange }: Props) {
             pitch.mutate({ unit, fine_divisions: draft.fine_divisions ?? 1, trials: filled })
           }
         >
-          {say("derived-work-it-out")}
+          {say("derived-submit")}
         </Button>
         {found && (
           <span data-testid="pitch">

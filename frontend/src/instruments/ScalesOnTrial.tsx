@@ -38,12 +38,12 @@ export function ScalesOnTrial({ record, description, start }: Props) {
         answer={shown ? null : answer}
         zeroError={0}
         {...(shown ? { meeting: shown.lines } : {})}
-        label={say("instruments-scales-of-the-described-tool")}
+        label={say("instruments-preview")}
         readOut={shown?.words ?? dragged}
         onMove={drag}
         onRelease={desk.release}
       />
-      <SlowMotion motion={motion} otherwise={dragged || say("instruments-drag-the-scales-open")} />
+      <SlowMotion motion={motion} otherwise={dragged || say("instruments-tour-open")} />
     </section>
   );
 }

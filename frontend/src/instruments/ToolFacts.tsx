@@ -14,7 +14,7 @@ export function ToolFacts({ draft, onChange }: Props) {
   return (
     <div className="tool-facts">
       <label>
-        {say("instruments-number-engraved-on-it")}
+        {say("instruments-serial")}
         <Input
           value={draft.number ?? ""}
           maxLength={100}
@@ -22,7 +22,7 @@ export function ToolFacts({ draft, onChange }: Props) {
         />
       </label>
       <label>
-        {say("instruments-limit-of-error-its-maker-gives", { unit })}
+        {say("instruments-maker-limit", { unit })}
         <Input
           value={draft.maker_limit ?? ""}
           inputMode="decimal"

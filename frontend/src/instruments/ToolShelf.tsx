@@ -22,9 +22,7 @@ export function ToolShelf({ tools, onTake }: Props) {
   return (
     <>
       <h2 className="shelf-title">{say("instruments-your-tools")}</h2>
-      {tools.length === 0 && (
-        <p className="quiet">{say("instruments-none-yet-describe-one-above-give")}</p>
-      )}
+      {tools.length === 0 && <p className="quiet">{say("instruments-own-none")}</p>}
       <div className="shelf">
         {tools.map((tool) => (
           <article key={tool.id} className="card tool-on-shelf">

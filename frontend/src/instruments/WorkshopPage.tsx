@@ -58,7 +58,7 @@ export function WorkshopPage() {
       {description.data ? (
         <Described draft={draft} description={description.data} onChange={setDraft} />
       ) : (
-        <Skeleton active />
+        <Skeleton active title={false} />
       )}
       {description.data?.traits.turns && <PitchSheet draft={draft} onChange={setDraft} />}
       <PartsDrawing kind={kind} />
@@ -125,7 +125,7 @@ function KeepTool({ draft, edited, ready, onKept }: KeepProps) {
   const name = draft.name?.trim() ?? "";
   const outcome = {
     onSuccess: () => {
-      void message.success(say("instruments-is-among-your-tools", { name }));
+      void message.success(say("instruments-own-kept", { name }));
       onKept();
     },
     onError: showError,
@@ -140,14 +140,14 @@ function KeepTool({ draft, edited, ready, onKept }: KeepProps) {
           {say("instruments-change", { name: edited.name })}
         </Button>
       )}
-      {name === "" && <span className="quiet">{say("instruments-give-it-a-name-to-keep")}</span>}
+      {name === "" && <span className="quiet">{say("instruments-own-name-wanted")}</span>}
       <Button
         type="primary"
         disabled={!ready || name === ""}
         loading={keep.isPending}
         onClick={() => keep.mutate({ ...asked(draft), name }, outcome)}
       >
-        {say("instruments-keep-this-tool")}
+        {say("instruments-own-keep")}
       </Button>
     </div>
   );

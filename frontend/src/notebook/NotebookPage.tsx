@@ -17,6 +17,7 @@ import { Download } from "../transfer/Download";
 import { LoadFile } from "../transfer/LoadFile";
 import "./notebook.css";
 import { today } from "../common/today";
+import { whose } from "../common/whose";
 import { say } from "../voice";
 import { DRAWN } from "../common/icons";
 import { useShowError } from "../common/useShowError";
@@ -28,9 +29,10 @@ export function NotebookPage() {
   const navigate = useNavigate();
   const create = useNewSheet();
   const begin = () =>
-    create.mutate(say("notebook-sheet-of", { date: today() }), {
-      onSuccess: ({ id }) => void navigate(`/sheets/${id}`),
-    });
+    create.mutate(
+      { title: say("notebook-sheet-of", { date: today() }), date: today() },
+      { onSuccess: ({ id }) => void navigate(`/sheets/${id}`) },
+    );
   const sheets = (data?.sheets ?? []).filter((sheet) => speaksOf(sheet, wanted));
   return (
     <div className="page">
@@ -47,7 +49,7 @@ export function NotebookPage() {
           />
           <LoadFile />
           <Download from="/api/archive">{say("notebook-save-all")}</Download>
-          <Download from="/api/notebook.pdf">{say("notebook-all-as-pdf")}</Download>
+          <Download from="/api/notebook.pdf">{say("notebook-print-all")}</Download>
           <Button onClick={begin} loading={create.isPending}>
             {say("notebook-new-sheet")}
           </Button>
@@ -58,7 +60,7 @@ export function NotebookPage() {
           )}
         </div>
       </div>
-      {isLoading && <Skeleton active />}
+      {isLoading && <Skeleton active title={false} />}
       {error && <p role="alert">{error.message}</p>}
       {data?.sheets.length === 0 && <FirstVisit />}
       {data && data.sheets.length > 0 && sheets.length === 0 && (
@@ -103,7 +105,7 @@ function FirstVisit() {
           })
         }
       >
-        {say("notebook-look-at-a-finished-example")}
+        {say("notebook-example")}
       </Button>
       <KiteParts />
     </div>
@@ -113,6 +115,8 @@ function FirstVisit() {
 function speaksOf(sheet: SheetSummary, wanted: string): boolean {
   const texts = [
     sheet.title,
+    sheet.authors,
+    sheet.date,
     ...sheet.instruments,
     ...[...sheet.results, ...sheet.derived].map(({ name }) => name),
   ];
@@ -120,25 +124,22 @@ function speaksOf(sheet: SheetSummary, wanted: string): boolean {
 }
 
 function SheetCard({ sheet }: { sheet: SheetSummary }) {
+  const noTool = sheet.damage ? "" : say("notebook-tool-none");
   return (
     <li className="card sheet-card">
       <div className="sheet-card-head">
         <h2>
           <Link to={`/sheets/${sheet.id}`}>{sheet.title || say("sheet-untitled-sheet")}</Link>
         </h2>
-        <span className="quiet">
-          {sheet.instruments.join(", ") || (sheet.damage ? "" : say("notebook-no-tool-yet"))}
-        </span>
+        <span className="quiet">{whose(sheet, sheet.instruments.join(", ") || noTool)}</span>
         {sheet.damage && (
-          <Download from={`/api/sheets/${sheet.id}/logbook`}>
-            {say("sheet-save-as-a-file")}
-          </Download>
+          <Download from={`/api/sheets/${sheet.id}/logbook`}>{say("sheet-save")}</Download>
         )}
         <TrashButton id={sheet.id} title={sheet.title} />
       </div>
       {sheet.damage && (
         <p role="alert" className="sheet-damage">
-          {say("notebook-damaged-and-not-worked-out-what", { damage: sheet.damage })}
+          {say("notebook-damaged", { damage: sheet.damage })}
         </p>
       )}
       {sheet.results.map((result) => (
@@ -151,7 +152,7 @@ function SheetCard({ sheet }: { sheet: SheetSummary }) {
           <span className="sheet-sentence">
             {result.sentence
               ? `${result.symbol ? `${result.symbol} = ` : ""}${result.sentence}`
-              : say("sheet-no-reading-yet")}
+              : say("sheet-quantity-empty")}
           </span>
           <span className="sheet-looks">
             {result.open_looks > 0 && say("second-looks-open", { count: result.open_looks })}
@@ -161,12 +162,12 @@ function SheetCard({ sheet }: { sheet: SheetSummary }) {
       {sheet.derived.map((result) => (
         <Link key={result.id} className="sheet-result" to={`/sheets/${sheet.id}`}>
           <span>{result.name}</span>
-          <span className="sheet-sentence">{result.sentence ?? say("sheet-no-reading-yet")}</span>
+          <span className="sheet-sentence">{result.sentence ?? say("sheet-quantity-empty")}</span>
           <span className="quiet">{say("notebook-derived")}</span>
         </Link>
       ))}
       {sheet.results.length === 0 && !sheet.damage && (
-        <p className="quiet sheet-bare">{say("notebook-nothing-measured-yet")}</p>
+        <p className="quiet sheet-bare">{say("notebook-empty")}</p>
       )}
     </li>
   );
@@ -178,7 +179,7 @@ function Trash({ sheets }: { sheets: { id: string; title: string }[] }) {
   if (sheets.length === 0) return null;
   return (
     <details className="trash">
-      <summary>{say("notebook-in-the-trash", { count: sheets.length })}</summary>
+      <summary>{say("notebook-trash", { count: sheets.length })}</summary>
       <ul>
         {sheets.map((sheet) => (
           <li key={sheet.id}>
@@ -191,14 +192,14 @@ function Trash({ sheets }: { sheets: { id: string; title: string }[] }) {
       </ul>
       <Popconfirm
         title={say("notebook-empty-for-good", { count: sheets.length })}
-        okText={say("notebook-empty-the-trash")}
+        okText={say("notebook-trash-empty")}
         icon={null}
         okButtonProps={{ size: "large" }}
         cancelButtonProps={{ size: "large" }}
         onConfirm={() => empty.mutate()}
       >
         <Button danger loading={empty.isPending}>
-          {say("notebook-empty-the-trash")}
+          {say("notebook-trash-empty")}
         </Button>
       </Popconfirm>
     </details>

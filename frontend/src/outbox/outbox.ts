@@ -13,6 +13,8 @@ export interface Waiting {
   refused: string;
   /** When it was added: those added later are sent later. */
   at?: number;
+  /** The window it was entered in, whichever sends it. */
+  by?: string;
 }
 
 type Figures = Pick<

@@ -1,7 +1,7 @@
 import { useQueryClient, type QueryClient } from "@tanstack/react-query";
 import { useEffect, useSyncExternalStore } from "react";
 
-import { ApiError, body, client, keepAnswer, type Entered, type Schemas } from "../api";
+import { ApiError, ASKED_BY, body, client, keepAnswer, type Entered, type Schemas } from "../api";
 import { asLooks } from "../entry/usePositions";
 import { flush, isKeptUnder, Outbox, type Waiting } from "./outbox";
 import { say } from "../voice";
@@ -13,7 +13,7 @@ const OWNER = "metrion-outbox";
 
 /** Adds a reading to what waits; it is sent at once if the server is there. */
 export function post(entry: Waiting): void {
-  outbox.add(entry);
+  outbox.add({ ...entry, by: ASKED_BY["Metrion-Window"] });
 }
 
 /** Takes back a reading that the server refused. */
@@ -32,7 +32,7 @@ export function sent(): Promise<void> {
     };
     const patience = setTimeout(() => {
       stop();
-      reject(new ApiError(say("outbox-readings-are-still-on-their-way"), [], 0));
+      reject(new ApiError(say("outbox-unsent"), [], 0));
     }, PATIENCE_MILLISECONDS);
     const stop = outbox.subscribe(look);
     look();
@@ -97,7 +97,10 @@ async function sendOne(entry: Waiting, queries: QueryClient): Promise<void> {
   const change = await body(
     client.POST("/api/sheets/{sheet}/readings", {
       params: { path: { sheet: entry.sheet } },
-      headers: { "Idempotency-Key": entry.id },
+      headers: {
+        "Idempotency-Key": entry.id,
+        ...(entry.by ? { "Metrion-Window": entry.by } : {}),
+      },
       body: {
         ...entry.fields,
         typed: typedLooks(entry.entered),

@@ -62,7 +62,7 @@ export function LiveCamera({ onTaken, onClose }: Props) {
         />
         <span className="live-edge" />
       </div>
-      <p className="quiet">{say("photo-hold-it-so")}</p>
+      <p className="quiet">{say("photo-hold")}</p>
       <p className="take-ways">
         <Button size="large" type="primary" disabled={!ready} onClick={take}>
           {say("photo-take-it")}

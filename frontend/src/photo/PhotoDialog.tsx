@@ -141,8 +141,8 @@ const nameOf = (look: Look) =>
     "": "",
     a: say("desk-first-position"),
     b: say("desk-second-position"),
-    a2: say("desk-first-position-window-2"),
-    b2: say("desk-second-position-window-2"),
+    a2: say("desk-position-first-2"),
+    b2: say("desk-position-second-2"),
   })[look];
 
 const ownOf = ({ looks }: Reading, at: number) => looks[at]?.line ?? "";

@@ -33,9 +33,9 @@ export default function PlannerPage() {
       <p className="quiet">{say("planner-what-the-uncertainty-will-be-in")}</p>
       <div className="card planner-wish">
         <p>
-          {say("planner-something-of-about")}{" "}
+          {say("planner-wish-thing")}{" "}
           <Input
-            aria-label={say("planner-about-how-large")}
+            aria-label={say("planner-size")}
             autoFocus
             inputMode="decimal"
             value={given.size}
@@ -47,14 +47,14 @@ export default function PlannerPage() {
             options={["mm", "cm", "in"]}
             onChange={(unit) => set({ unit: unit as typeof given.unit })}
           />{" "}
-          {say("planner-is-wanted-to")}{" "}
+          {say("planner-wish-to")}{" "}
           <Input
-            aria-label={say("planner-wanted-per-cent")}
+            aria-label={say("planner-percent")}
             inputMode="decimal"
             value={given.percent}
             onChange={(event) => set({ percent: event.target.value })}
           />{" "}
-          {say("planner-readings-of-it-differ-by-about")}{" "}
+          {say("planner-wish-scatter")}{" "}
           <Input
             aria-label={say("planner-expected-scatter")}
             inputMode="decimal"
@@ -62,7 +62,7 @@ export default function PlannerPage() {
             value={given.scatter}
             onChange={(event) => set({ scatter: event.target.value })}
           />{" "}
-          {given.unit} {say("planner-from-their-mean")}
+          {given.unit} {say("planner-wish-end")}
         </p>
         <Select
           aria-label={say("planner-convention")}
@@ -76,7 +76,7 @@ export default function PlannerPage() {
       {whole &&
         !error &&
         plans?.map((plan, place) => <PlanRow key={plan.tool} plan={plan} number={place + 1} />)}
-      {!whole && <p className="quiet">{say("planner-say-how-large-the-thing-is")}</p>}
+      {!whole && <p className="quiet">{say("planner-invitation")}</p>}
     </div>
   );
 }
@@ -84,9 +84,9 @@ export default function PlannerPage() {
 const WORDS: Record<Plan["verdict"], (plan: Plan) => string> = {
   enough: () => say("planner-good-enough"),
   "more readings": ({ readings }) => say("planner-with-readings", { count: readings }),
-  "a stack": ({ items }) => say("planner-as-a-stack-of", { count: items }),
-  "not enough": () => say("planner-not-good-enough"),
-  "does not fit": () => say("planner-does-not-fit"),
+  "a stack": ({ items }) => say("planner-stack", { count: items }),
+  "not enough": () => say("planner-coarse"),
+  "does not fit": () => say("planner-unfit"),
 };
 
 function PlanRow({ plan, number }: { plan: Plan; number: number }) {

@@ -1,10 +1,18 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { Button, Checkbox, Input, Segmented, Select } from "antd";
-import { useEffect, useRef, useState } from "react";
+import { Fragment, useEffect, useRef, useState } from "react";
 import { Link } from "react-router";
 import { debounce } from "throttle-debounce";
 
-import { sheetKey, useAmendSheet, useForms, type Sheet, type SheetForm } from "../api";
+import {
+  sheetKey,
+  useAmendSheet,
+  useChangeSettings,
+  useForms,
+  useSettingsQuery,
+  type Sheet,
+  type SheetForm,
+} from "../api";
 import { saved } from "../common/saved";
 import { hasPhotographs } from "../photo";
 import { WithSheet } from "../sheet/WithSheet";
@@ -46,7 +54,7 @@ function ReportView({ sheet }: { sheet: Sheet }) {
             value={quantity}
             onChange={setQuantity}
             options={[
-              { value: WHOLE, label: say("report-the-whole-sheet") },
+              { value: WHOLE, label: say("report-scope-sheet") },
               ...sheet.quantities.map(({ id, name }) => ({ value: id, label: name })),
             ]}
           />
@@ -80,7 +88,7 @@ function ReportView({ sheet }: { sheet: Sheet }) {
             ]}
           />
         </div>
-        <h2>{say("report-for-other-programs")}</h2>
+        <h2>{say("report-forms-other")}</h2>
         <div className="report-forms">
           <Downloads forms={forms.filter(({ printed }) => !printed)} at={at} />
           <Download from={at("logbook")}>{say("report-logbook-file")}</Download>
@@ -145,7 +153,7 @@ const FIELDS = () =>
   [
     ["authors", say("report-names"), say("report-who-measured")],
     ["date", say("report-date"), say("report-today")],
-    ["aim", say("report-aim"), say("report-what-was-to-be-found")],
+    ["aim", say("report-aim"), say("report-aim-heading")],
   ] as const;
 
 /** How long a hand rests before what it typed so far is kept. */
@@ -154,8 +162,28 @@ const RESTS_MS = 500;
 /** What stands at the head; the report follows while it is typed. */
 function ReportHead({ sheet }: { sheet: Sheet }) {
   return FIELDS().map(([name, label, hint]) => (
-    <HeadField key={name} {...{ sheet, name, label, hint }} />
+    <Fragment key={name}>
+      <HeadField {...{ sheet, name, label, hint }} />
+      {name === "authors" && <AlwaysWho authors={sheet.authors} />}
+    </Fragment>
   ));
+}
+
+/** Whoever says at a first report who measures need not say it again. */
+function AlwaysWho({ authors }: { authors: string }) {
+  const { data: settings } = useSettingsQuery();
+  const change = useChangeSettings();
+  const showError = useShowError();
+  if (!authors || settings?.authors !== "") return null;
+  return (
+    <Button
+      type="link"
+      className="report-always"
+      onClick={() => change.mutate({ authors }, { onError: showError })}
+    >
+      {say("settings-who-measures-always")}
+    </Button>
+  );
 }
 
 interface FieldProps {

@@ -5,7 +5,7 @@ import { say } from "../voice";
 export function BudgetBars({ budget }: { budget: Budget }) {
   if (budget.shares.length === 0) return null;
   return (
-    <section className="budget" aria-label={say("results-what-the-uncertainty-is-made-of")}>
+    <section className="budget" aria-label={say("results-budget")}>
       <ul>
         {budget.shares.map(({ label, size, percent, percent_words: words, lost }) => (
           <li key={label} data-lost={lost}>

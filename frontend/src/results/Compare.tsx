@@ -44,7 +44,7 @@ export function Compare({ others, compared, unit, onCompare }: Props) {
   return (
     <>
       <Button type="link" onClick={() => setOpen(true)}>
-        {compared ? say("results-compare-with-something-else") : say("results-compare-with")}
+        {compared ? say("results-compare-label") : say("results-compare-with")}
       </Button>
       {open && (
         <Dialog
@@ -93,7 +93,7 @@ function CompareForm({ others, compared, unit, onCompare }: Props) {
         value={other}
         onChange={setOther}
         options={[
-          { value: EXPECTED, label: say("results-an-expected-value") },
+          { value: EXPECTED, label: say("results-compare-expected") },
           ...others.map((one) => ({ value: keyOf(one), label: one.name })),
         ]}
       />

@@ -21,7 +21,7 @@ export function Others({ sheet, quantity }: Props) {
       </Button>
       {open && (
         <SidePanel
-          title={say("results-the-same-readings-other-conventions", { name: quantity.name })}
+          title={say("results-others", { name: quantity.name })}
           onClose={() => setOpen(false)}
         >
           <Conventions sheet={sheet} quantity={quantity} />
@@ -39,18 +39,18 @@ function Conventions({ sheet, quantity }: Props) {
     amend.mutate({ seen: quantity, convention }, { onError: showError });
   }
   if (error) return <p role="alert">{error.message}</p>;
-  if (!data) return <Skeleton active />;
+  if (!data) return <Skeleton active title={false} />;
   return data.map(({ id, name, sentence, why }) => {
     const own = id === quantity.convention;
     return (
       <article key={id} className="convention" aria-current={own || undefined}>
         <h2>{name}</h2>
-        <span className="mark-result">{sentence ?? say("sheet-no-reading-yet")}</span>
+        <span className="mark-result">{sentence ?? say("sheet-quantity-empty")}</span>
         {own ? (
-          <span className="quiet">{say("results-the-one-used-here")}</span>
+          <span className="quiet">{say("results-others-used")}</span>
         ) : (
           <Button loading={amend.isPending} onClick={() => use(id)}>
-            {say("results-use-it-for-this-quantity")}
+            {say("results-others-use")}
           </Button>
         )}
         {why && <p className="quiet">{why}</p>}

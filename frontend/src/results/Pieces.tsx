@@ -73,7 +73,7 @@ function Text({ span, onFollow }: PieceProps) {
     // Not a button element: a line would break around it, and leave a bracket alone.
     <span
       className={["follow", classOf(span)].join(" ")}
-      title={say("results-where-this-comes-from")}
+      title={say("results-trace")}
       {...leading(() => onFollow(span.source))}
     >
       {text}

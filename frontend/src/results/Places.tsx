@@ -17,7 +17,7 @@ export function Places({ sheet, quantity }: Props) {
         {quantity.places.map(({ place, count, sentence }) => (
           <div key={place}>
             <dt>
-              {place || say("results-no-place-noted")}, {say("counted-readings", { count })}
+              {place || say("results-place-none")}, {say("counted-readings", { count })}
             </dt>
             <dd>
               <span className="mark-result">{sentence ?? "…"}</span>

@@ -48,7 +48,7 @@ export function ResultPanel({ sheet, quantity, onLook, another, convention }: Pr
       <div className="result-body">
         <p className="result-head">
           {result.count === 0
-            ? say("results-no-reading-yet-so-no-result")
+            ? say("results-none")
             : say("results-result-of-readings", { count: result.count }) +
               (looks.length > 0 ? `, ${say("results-looks-open", { count: looks.length })}` : "")}
         </p>
@@ -100,7 +100,7 @@ export function ResultPanel({ sheet, quantity, onLook, another, convention }: Pr
         {quantity.advice && <p className="result-note">{quantity.advice}</p>}
         {result.relative_percent !== null && (
           <p className="result-note">
-            {say("results-the-uncertainty-is-of-the-value", {
+            {say("results-relative", {
               relative_percent: result.relative_percent,
             })}
           </p>

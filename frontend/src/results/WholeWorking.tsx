@@ -32,8 +32,12 @@ export function WholeWorking({ title, steps, at: begun, onLook, sheet, onClose }
   }
   return (
     <SidePanel title={say("results-working", { title })} onClose={onClose}>
-      <p className="quiet">{say("results-click-a-number-to-see-where")}</p>
-      {steps ? <Working {...{ steps, at, onLook }} onFollow={follow} /> : <Skeleton active />}
+      <p className="quiet">{say("results-trace-hint")}</p>
+      {steps ? (
+        <Working {...{ steps, at, onLook }} onFollow={follow} />
+      ) : (
+        <Skeleton active title={false} />
+      )}
     </SidePanel>
   );
 }

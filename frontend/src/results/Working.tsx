@@ -45,7 +45,7 @@ function Line({ step, found, onFollow, onLook }: LineProps) {
         {step.label}
         {onLook && reading !== null && (
           <Button type="link" size="small" onClick={() => onLook(reading)}>
-            {say("results-on-the-scales")}
+            {say("results-see-scales")}
           </Button>
         )}
       </dt>

@@ -37,11 +37,7 @@ const BEGUN: Fields = {
 export function ConventionDialog({ convention, onClose }: Props) {
   return (
     <Dialog
-      title={
-        convention
-          ? say("settings-change-the-convention")
-          : say("settings-a-convention-of-your-own")
-      }
+      title={convention ? say("settings-convention-change") : say("settings-convention-new")}
       width={760}
       onCancel={onClose}
     >
@@ -89,30 +85,30 @@ function ConventionForm({ convention, onClose }: Props) {
           onChange={(event) => set({ name: event.target.value })}
         />
       </Row>
-      <Row label={say("settings-the-result-is-given-as")}>
+      <Row label={say("settings-convention-given")}>
         <Segmented<Fields["family"]>
-          aria-label={say("settings-the-result-is-given-as")}
+          aria-label={say("settings-convention-given")}
           value={draft.family}
           onChange={(family) => set({ family })}
           options={[
-            { value: "limit", label: say("settings-a-limit-of-error") },
-            { value: "standard", label: say("settings-a-standard-uncertainty") },
+            { value: "limit", label: say("settings-convention-limit") },
+            { value: "standard", label: say("settings-convention-standard") },
           ]}
         />
       </Row>
-      <Row label={say("settings-one-look-may-be-off-by")}>
+      <Row label={say("settings-convention-look")}>
         <Input
           name="reading_limit"
-          aria-label={say("settings-one-look-may-be-off-by")}
+          aria-label={say("settings-convention-look")}
           className="convention-short"
           value={draft.reading_limit}
           onChange={(event) => set({ reading_limit: event.target.value })}
         />
         {say("settings-least-counts")}
       </Row>
-      <Row label={say("settings-the-look-at-the-zero-counts")}>
+      <Row label={say("settings-convention-zero")}>
         <Switch
-          aria-label={say("settings-the-look-at-the-zero-counts")}
+          aria-label={say("settings-convention-zero")}
           checked={draft.zero_look}
           onChange={(on) => set({ zero_look: on })}
         />
@@ -120,33 +116,33 @@ function ConventionForm({ convention, onClose }: Props) {
       {limits ? (
         <LimitRows draft={draft} set={set} />
       ) : (
-        <Row label={say("settings-multiplied-by-or-widened-to-cover")}>
+        <Row label={say("settings-convention-coverage")}>
           <Input
             name="coverage"
-            aria-label={say("settings-multiplied-by-or-widened-to-cover")}
+            aria-label={say("settings-convention-coverage")}
             className="convention-short"
             value={draft.coverage ?? ""}
             placeholder={say("settings-2-or-95")}
             onChange={(event) => set({ coverage: event.target.value })}
           />
-          {say("settings-a-factor-like-2-or-a")}
+          {say("settings-convention-coverage-hint")}
         </Row>
       )}
-      <Row label={say("settings-figures-of-the-uncertainty")}>
+      <Row label={say("settings-convention-figures")}>
         <Segmented
-          aria-label={say("settings-figures-of-the-uncertainty")}
+          aria-label={say("settings-convention-figures")}
           value={String(draft.digits)}
           onChange={(digits) => set({ digits: digits === "1-or-2" ? digits : Number(digits) })}
           options={[
             { value: "1", label: say("settings-one") },
             { value: "2", label: say("settings-two") },
-            { value: "1-or-2", label: say("settings-two-when-the-first-is-1") },
+            { value: "1-or-2", label: say("settings-convention-figures-two") },
           ]}
         />
       </Row>
-      <Row label={say("settings-tenths-between-two-lines-are-estimated")}>
+      <Row label={say("settings-convention-tenths")}>
         <Switch
-          aria-label={say("settings-tenths-between-two-lines-are-estimated")}
+          aria-label={say("settings-convention-tenths")}
           checked={draft.estimate ?? false}
           onChange={(on) => set({ estimate: on })}
         />
@@ -176,17 +172,17 @@ function LimitRows({ draft, set }: { draft: Fields; set: (some: Partial<Fields>)
   const { data: choices } = useConventionChoices();
   return (
     <>
-      <Row label={say("settings-the-scatter-is-taken-as")}>
+      <Row label={say("settings-convention-scatter")}>
         <Segmented<NonNullable<Fields["spread"]>>
-          aria-label={say("settings-the-scatter-is-taken-as")}
+          aria-label={say("settings-convention-scatter")}
           value={draft.spread ?? "half-range"}
           onChange={(spread) => set({ spread })}
           options={choices?.spread ?? []}
         />
       </Row>
-      <Row label={say("settings-limit-and-scatter")}>
+      <Row label={say("settings-convention-combined")}>
         <Segmented<NonNullable<Fields["combine"]>>
-          aria-label={say("settings-limit-and-scatter")}
+          aria-label={say("settings-convention-combined")}
           value={draft.combine ?? "larger"}
           onChange={(combine) => set({ combine })}
           options={choices?.combine ?? []}

@@ -14,13 +14,13 @@ export function OwnConventions() {
   const [open, setOpen] = useState<"new" | Convention | null>(null);
   const own = conventions.filter(({ record }) => record !== null);
   return (
-    <section className="own-conventions" aria-label={say("settings-conventions-of-your-own")}>
+    <section className="own-conventions" aria-label={say("settings-own-conventions-list")}>
       <div className="page-head">
-        <h2>{say("settings-conventions-of-your-own-2")}</h2>
+        <h2>{say("settings-own-conventions")}</h2>
         <Button onClick={() => setOpen("new")}>{say("settings-describe-one")}</Button>
       </div>
       {own.length === 0 ? (
-        <p className="quiet">{say("settings-if-your-course-does-it-in")}</p>
+        <p className="quiet">{say("settings-own-conventions-why")}</p>
       ) : (
         <div className="card">
           {own.map((convention) => (

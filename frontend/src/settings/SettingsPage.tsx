@@ -1,4 +1,4 @@
-import { Segmented, Select, Switch } from "antd";
+import { Input, Segmented, Select, Switch } from "antd";
 import type { ReactNode } from "react";
 
 import {
@@ -29,39 +29,34 @@ export function SettingsPage() {
       <h1>{say("app-settings")}</h1>
       <div className="card">
         <ConventionChoice onChoose={(convention) => set({ convention })} />
-        <Choice title={say("settings-theme")} words={say("settings-light-for-the-bench-dark-for")}>
+        <WhoMeasures known={data?.authors} onKnown={(authors) => set({ authors })} />
+        <Choice title={say("settings-theme")} words={say("settings-theme-why")}>
           <Segmented<Chosen["theme"]>
             aria-label={say("settings-theme")}
             value={settings.theme}
             onChange={(theme) => set({ theme })}
             options={[
-              { value: "system", label: say("settings-as-the-system") },
+              { value: "system", label: say("settings-theme-system") },
               { value: "light", label: say("settings-light") },
               { value: "dark", label: say("settings-dark") },
             ]}
           />
         </Choice>
-        <Choice
-          title={say("settings-decimal-sign")}
-          words={say("settings-both-are-understood-when-you-type")}
-        >
+        <Choice title={say("settings-decimal-sign")} words={say("settings-decimal-why")}>
           <Segmented<DecimalSign>
             aria-label={say("settings-decimal-sign")}
             value={data?.decimal_sign ?? "point"}
             onChange={(sign) => set({ decimal_sign: sign })}
             options={[
-              { value: "point", label: say("settings-point-6-30") },
-              { value: "comma", label: say("settings-comma-6-30") },
+              { value: "point", label: say("settings-decimal-point") },
+              { value: "comma", label: say("settings-decimal-comma") },
             ]}
           />
         </Choice>
         <LanguageChoice chosen={data?.language} onChoose={(language) => set({ language })} />
-        <Choice
-          title={say("settings-digits-anywhere-begin-a-reading")}
-          words={say("settings-on-a-quantity-figures-go-into")}
-        >
+        <Choice title={say("settings-digits")} words={say("settings-digits-why")}>
           <Switch
-            aria-label={say("settings-digits-anywhere-begin-a-reading")}
+            aria-label={say("settings-digits")}
             checked={settings.singleKeys}
             onChange={(on) => set({ single_keys: on })}
           />
@@ -70,6 +65,33 @@ export function SettingsPage() {
       <OwnConventions />
       <Access />
     </div>
+  );
+}
+
+interface WhoProps {
+  known: Settings["authors"];
+  onKnown: (authors: string) => void;
+}
+
+/** Who measures: asked once, for every sheet that is begun. */
+function WhoMeasures({ known, onKnown }: WhoProps) {
+  const keep = (typed: string) => {
+    if (typed.trim() !== known) onKnown(typed.trim());
+  };
+  return (
+    <Choice title={say("settings-who-measures")} words={say("settings-who-measures-about")}>
+      {known !== undefined && (
+        <Input
+          className="who-measures"
+          aria-label={say("settings-who-measures")}
+          placeholder={say("settings-who-measures-hint")}
+          maxLength={500}
+          defaultValue={known}
+          onBlur={(event) => keep(event.target.value)}
+          onPressEnter={(event) => keep(event.currentTarget.value)}
+        />
+      )}
+    </Choice>
   );
 }
 

@@ -36,18 +36,9 @@ interface Answers {
   halved?: boolean;
 }
 
-const LENGTH_SORTS = (): [string, string] => [
-  say("sheet-one-look"),
-  say("sheet-two-positions-and-what-lies-between"),
-];
-const CIRCLE_SORTS = (): [string, string] => [
-  say("sheet-two-positions"),
-  say("sheet-two-positions-each-in-two-windows"),
-];
-const HALVED = (): [string, string] => [
-  say("sheet-the-angle-swept"),
-  say("sheet-half-of-it-left-and-right"),
-];
+const LENGTH_SORTS = (): [string, string] => [say("sheet-one-look"), say("sheet-looks-two")];
+const CIRCLE_SORTS = (): [string, string] => [say("sheet-two-positions"), say("sheet-looks-four")];
+const HALVED = (): [string, string] => [say("sheet-taken-swept"), say("sheet-taken-half")];
 
 /** What is to be measured, and with which tool. */
 export function QuantityDialog({ sheet, changing, onKept, onClose }: Props) {
@@ -164,18 +155,18 @@ function Questions({ sheet, form, started, onDescribe }: QuestionsProps) {
       <div className="quantity-names">
         <Form.Item
           name="name"
-          label={say("sheet-what-is-measured")}
+          label={say("sheet-quantity-name")}
           rules={[
             {
               required: true,
               whitespace: true,
-              message: say("sheet-give-it-a-name-such-as"),
+              message: say("sheet-quantity-name-wanted"),
             },
           ]}
         >
           <Input autoFocus maxLength={200} placeholder={say("sheet-lower-spreader-outside")} />
         </Form.Item>
-        <Form.Item name="symbol" label={say("sheet-its-letter-if-any")}>
+        <Form.Item name="symbol" label={say("sheet-quantity-letter")}>
           <Input
             maxLength={20}
             placeholder={say("app-for-example", { what: tool?.traits.circular ? "θ" : "D" })}
@@ -214,25 +205,21 @@ function Questions({ sheet, form, started, onDescribe }: QuestionsProps) {
         <>
           <Choice
             name="windows"
-            label={say("sheet-one-reading-is")}
+            label={say("sheet-quantity-looks")}
             options={CIRCLE_SORTS()}
             settled={started}
           />
-          <Choice name="halved" label={say("sheet-what-is-wanted")} options={HALVED()} />
+          <Choice name="halved" label={say("sheet-quantity-taken")} options={HALVED()} />
         </>
       ) : (
         <>
           <Choice
             name="pairs"
-            label={say("sheet-one-reading-is")}
+            label={say("sheet-quantity-looks")}
             options={LENGTH_SORTS()}
             settled={started}
           />
-          <Form.Item
-            name="items"
-            label={say("sheet-how-many-alike-lie-in-one")}
-            extra={say("sheet-1-for-a-single-thing-value")}
-          >
+          <Form.Item name="items" label={say("sheet-stack")} extra={say("sheet-stack-why")}>
             <InputNumber controls={false} min={1} max={100000} precision={0} />
           </Form.Item>
         </>

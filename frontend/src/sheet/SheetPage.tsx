@@ -44,7 +44,7 @@ function SheetView({ sheet }: { sheet: Sheet }) {
           editable={{
             onChange: (title) => title.trim() && amend.mutate({ title: title.trim() }),
             icon: <EditOutlined {...DRAWN} />,
-            tooltip: say("sheet-rename-the-sheet"),
+            tooltip: say("sheet-rename"),
             maxLength: 200,
           }}
         >
@@ -62,7 +62,7 @@ function SheetView({ sheet }: { sheet: Sheet }) {
           <Download
             from={`/api/sheets/${sheet.id}/${hasPhotographs(sheet) ? "archive" : "logbook"}`}
           >
-            {say("sheet-save-as-a-file")}
+            {say("sheet-save")}
           </Download>
           <Button type="primary" onClick={() => setAdding(true)}>
             {say("sheet-new-quantity")}
@@ -108,9 +108,9 @@ function Quantities({ sheet, path, onNew, onChange }: QuantitiesProps) {
   if (sheet.quantities.length === 0)
     return (
       <section className="card sheet-empty">
-        <p>{say("sheet-nothing-is-measured-here-yet-say")}</p>
+        <p>{say("sheet-empty")}</p>
         <Button type="primary" onClick={onNew}>
-          {say("sheet-begin-with-a-quantity")}
+          {say("sheet-begin")}
         </Button>
       </section>
     );
@@ -126,13 +126,12 @@ function Quantities({ sheet, path, onNew, onChange }: QuantitiesProps) {
             <span className="sheet-sentence">
               {quantity.result.sentence
                 ? `${quantity.symbol ? `${quantity.symbol} = ` : ""}${quantity.result.sentence}`
-                : say("sheet-no-reading-yet")}
+                : say("sheet-quantity-empty")}
             </span>
             <span className="quiet">
               {say("counted-readings", { count: quantity.reading_count })}
               {thatCount(quantity)}
-              {quantity.items > 1 &&
-                `, ${say("sheet-a-stack-of", { count: quantity.items })}`},{" "}
+              {quantity.items > 1 && `, ${say("sheet-stack-of", { count: quantity.items })}`},{" "}
               {quantity.convention_name}
             </span>
             <span>
@@ -178,8 +177,8 @@ function Instruments({ sheet }: { sheet: Sheet }) {
   return (
     <section aria-label={say("sheet-tools")} className="sheet-tools">
       <div className="page-head">
-        <h2>{say("sheet-tools-and-their-zeros")}</h2>
-        <Button onClick={() => setAdding(true)}>{say("sheet-add-a-tool")}</Button>
+        <h2>{say("sheet-tools-heading")}</h2>
+        <Button onClick={() => setAdding(true)}>{say("sheet-tool-add")}</Button>
       </div>
       <div className="tool-cards">
         {sheet.instruments.map((instrument) => (
@@ -205,9 +204,7 @@ function Instruments({ sheet }: { sheet: Sheet }) {
             </ul>
             <div className="tool-acts">
               {!instrument.traits.circular && (
-                <Button onClick={() => setZeroOf(instrument.id)}>
-                  {say("sheet-look-at-the-zero")}
-                </Button>
+                <Button onClick={() => setZeroOf(instrument.id)}>{say("sheet-zero-look")}</Button>
               )}
               <Button type="text" onClick={() => setChanging(instrument)}>
                 {say("derived-change")}

@@ -1,24 +1,19 @@
 import { RedoOutlined, UndoOutlined } from "@ant-design/icons";
 import { Button, Tooltip } from "antd";
 
-import { useUndo, type Sheet } from "../api";
+import type { Sheet } from "../api";
 import { goOn } from "../common/hand";
 import { say } from "../voice";
 import { DRAWN } from "../common/icons";
-import { useShowError } from "../common/useShowError";
+import { useStepping } from "../common/useStepping";
 
 /** Undo, and redo where something was undone; each says what it would do. */
 export function UndoButtons({ sheet }: { sheet: Sheet }) {
-  const showError = useShowError();
-  const undo = useUndo(sheet.id);
-  const act = (direction: "undo" | "redo") => () =>
-    undo.mutate(direction, {
-      onError: showError,
-      onSettled: () => goOn(),
-    });
+  const step = useStepping(sheet.id);
+  const act = (direction: "undo" | "redo") => () => step(direction, () => goOn());
   return (
     <span className="undo">
-      <Tooltip title={sheet.undo && say("sheet-undo-ctrl-z", { undo: sheet.undo })}>
+      <Tooltip title={sheet.undo && say("sheet-undo-what", { undo: sheet.undo })}>
         <Button
           type="text"
           icon={<UndoOutlined {...DRAWN} />}
@@ -30,7 +25,7 @@ export function UndoButtons({ sheet }: { sheet: Sheet }) {
         </Button>
       </Tooltip>
       {sheet.redo !== null && (
-        <Tooltip title={say("sheet-redo-ctrl-y", { redo: sheet.redo })}>
+        <Tooltip title={say("sheet-redo-what", { redo: sheet.redo })}>
           <Button
             type="text"
             icon={<RedoOutlined {...DRAWN} />}

@@ -17,20 +17,18 @@ export function WithSheet({ children }: { children: (sheet: Sheet) => ReactNode 
   const { data: sheet, error, isLoading } = useSheet(sheetId);
   if (isLoading) return <Spin size="large" className="page-wait" />;
   if (sheet) return children(sheet);
-  const back = <Link to="/">{say("sheet-back-to-the-notebook")}</Link>;
+  const back = <Link to="/">{say("sheet-leave")}</Link>;
   if (error instanceof ApiError && error.status === DAMAGED)
     return (
       <Result
-        title={say("sheet-a-damaged-sheet")}
-        subTitle={say("sheet-what-was-recorded-is-kept-as", { message: capital(error.message) })}
+        title={say("sheet-damaged-title")}
+        subTitle={say("sheet-damaged-kept", { message: capital(error.message) })}
         extra={
           <div className="damage-acts">
-            <Download from={`/api/sheets/${sheetId}/logbook`}>
-              {say("sheet-save-as-a-file")}
-            </Download>
+            <Download from={`/api/sheets/${sheetId}/logbook`}>{say("sheet-save")}</Download>
             <TrashButton
               id={sheetId}
-              title={say("sheet-the-damaged-sheet")}
+              title={say("sheet-damaged-file")}
               onGone={() => void navigate("/")}
             />
             {back}
@@ -38,5 +36,5 @@ export function WithSheet({ children }: { children: (sheet: Sheet) => ReactNode 
         }
       />
     );
-  return <Result title={error?.message ?? say("sheet-there-is-no-such-sheet")} extra={back} />;
+  return <Result title={error?.message ?? say("sheet-missing")} extra={back} />;
 }

@@ -129,7 +129,7 @@ function misses(cells: Cell[]): string {
 function spoken(cells: Cell[]): string {
   const one = (cell: Cell) =>
     cell.kind === "meets"
-      ? say("strip-line-meets-a-mark", { line: cell.line })
+      ? say("strip-meets", { line: cell.line })
       : say("strip-line-is", { line: cell.line, words: cell.words });
   return cells.map(one).join(", ");
 }

@@ -27,7 +27,7 @@ export function SlowMotion({ motion, taken = false, otherwise = "", children }: 
         disabled={slide.length === 0}
         onClick={() => run(!running)}
       >
-        {running ? say("instruments-hold") : say("instruments-line-after-line")}
+        {running ? say("instruments-hold") : say("instruments-tour-lines")}
       </Button>
       <Slider
         className="slow-motion-slider"
@@ -37,7 +37,7 @@ export function SlowMotion({ motion, taken = false, otherwise = "", children }: 
         disabled={slide.length === 0}
         tooltip={{ open: false }}
         onChange={show}
-        ariaLabelForHandle={say("instruments-step-of-the-slide")}
+        ariaLabelForHandle={say("instruments-slide-step")}
       />
       <span className="slow-motion-words" data-testid="slide">
         {shown ? shown.words : otherwise}

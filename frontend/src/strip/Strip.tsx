@@ -147,10 +147,10 @@ export function Strip(props: StripProps) {
       </svg>
       {props.steps && (
         <div className="strip-steps">
-          <Button aria-label={say("zero-one-line-back")} onClick={() => step(-1)}>
+          <Button aria-label={say("zero-step-back")} onClick={() => step(-1)}>
             −
           </Button>
-          <Button aria-label={say("zero-one-line-on")} onClick={() => step(1)}>
+          <Button aria-label={say("zero-step-on")} onClick={() => step(1)}>
             +
           </Button>
         </div>

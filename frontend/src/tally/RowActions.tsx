@@ -23,13 +23,13 @@ export function RowActions({ reading, index, actions, fine }: Props) {
   const items = [
     {
       key: "show",
-      label: say("tally-show-it-on-the-scales"),
+      label: say("tally-show"),
       onClick: () => actions.show(reading),
     },
     { key: "again", label: say("remedy-look-again"), onClick: () => actions.lookAgain(reading) },
     {
       key: "change",
-      label: say("tally-change-its-figures"),
+      label: say("tally-change"),
       onClick: () => actions.change(reading),
     },
     ...(fine
@@ -44,7 +44,7 @@ export function RowActions({ reading, index, actions, fine }: Props) {
     reading.excluded
       ? {
           key: "count",
-          label: say("tally-count-it-again"),
+          label: say("tally-count"),
           onClick: () => actions.countAgain(reading),
         }
       : { key: "aside", label: say("remedy-set-aside"), onClick: () => setAsking(true) },
@@ -71,7 +71,7 @@ export function RowActions({ reading, index, actions, fine }: Props) {
           <Button
             type="text"
             icon={<MoreOutlined {...DRAWN} />}
-            aria-label={say("tally-actions-for-reading", { at: index + 1 })}
+            aria-label={say("tally-actions-of", { at: index + 1 })}
           />
         </MenuOfActs>
       </span>

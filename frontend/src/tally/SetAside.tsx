@@ -39,7 +39,7 @@ export function ReasonForm({ onReason }: { onReason: (reason: string) => void })
       }}
     >
       <label>
-        {say("tally-why-does-it-not-count-the")}
+        {say("tally-discount-why")}
         <Input
           autoFocus
           value={reason}

@@ -8,6 +8,7 @@ import { discard } from "../outbox/useOutbox";
 import { KeptMark } from "../photo";
 import { axisOf, axisText, shareOf, type Axis } from "./axis";
 import { Looks } from "./Looks";
+import { NotedRow } from "./NotedRow";
 import { RowActions } from "./RowActions";
 import { SecondLook, type LookActions } from "./SecondLook";
 import "./tally.css";
@@ -60,7 +61,7 @@ export function Tally({ quantity, instrument, ...props }: TallyProps) {
             <th>{say("desk-place")}</th>
             {!single && (
               <th className="figure" colSpan={fine ? 2 : 1}>
-                {say("tally-first-then-second-position")}
+                {say("tally-positions")}
               </th>
             )}
             {single && (
@@ -116,7 +117,7 @@ export function Tally({ quantity, instrument, ...props }: TallyProps) {
 function BlindTally({ count }: { count: number }) {
   return (
     <div className="tally-empty">
-      <p>{say("tally-recorded-hidden-so-that-they-do", { count })}</p>
+      <p>{say("tally-hidden", { count })}</p>
     </div>
   );
 }
@@ -124,7 +125,7 @@ function BlindTally({ count }: { count: number }) {
 function EmptyTally() {
   return (
     <div className="tally-empty">
-      <p>{say("tally-no-reading-yet-each-one-you")}</p>
+      <p>{say("tally-empty")}</p>
     </div>
   );
 }
@@ -145,7 +146,7 @@ function WaitingRow({ entry, fine }: { entry: Waiting; fine: boolean }) {
       )}
       <td colSpan={4} className="quiet">
         {entry.refused === "" ? (
-          say("tally-waiting-for-the-server-nothing-is")
+          say("tally-waiting")
         ) : (
           <>
             {entry.refused}{" "}
@@ -220,6 +221,7 @@ function Row({ sheet, reading, index, quantity, fine, axis, flags, ...props }: R
           <RowActions {...{ reading, index, actions, fine }} />
         </td>
       </tr>
+      <NotedRow reading={reading} />
       {reading.excluded && (
         <tr className="reason">
           <td />
@@ -243,7 +245,7 @@ function HiddenRow({ index }: { index: number }) {
     <tr className="reading" aria-current>
       <td className="figure quiet">{index + 1}</td>
       <td colSpan={7} className="quiet">
-        {say("tally-is-being-looked-at-again")}
+        {say("tally-looked-at-again")}
       </td>
     </tr>
   );
@@ -270,7 +272,7 @@ function Dot({ axis, reading, quantity }: DotProps) {
       {off === "" ? (
         <span className="dot" style={{ left: `${(share * 100).toFixed(2)}%` }} />
       ) : (
-        <span className={`off-axis ${off}`} title={say("tally-off-the-axis")}>
+        <span className={`off-axis ${off}`} title={say("tally-off-axis")}>
           {off === "high" ? `${reading.corrected} ›` : `‹ ${reading.corrected}`}
         </span>
       )}

@@ -5,11 +5,7 @@ import { say } from "../voice";
 export function Faults({ faults, left }: { faults: Schemas["Fault"][]; left?: boolean }) {
   return (
     <>
-      <p>
-        {left
-          ? say("transfer-it-is-left-what-is-wrong")
-          : say("transfer-nothing-was-stored-what-is-wrong")}
-      </p>
+      <p>{left ? say("transfer-it-is-left-what-is-wrong") : say("transfer-refused")}</p>
       <ul className="faults">
         {faults.map(({ pointer, message }) => (
           <li key={`${pointer} ${message}`}>

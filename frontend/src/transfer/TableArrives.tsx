@@ -20,7 +20,7 @@ export function TableArrives({ file, fits, onClose }: Props) {
   const fit = fits[chosen];
   if (!fit)
     return (
-      <Dialog title={say("transfer-readings-from-a-table")} footer={null} onCancel={onClose}>
+      <Dialog title={say("transfer-table")} footer={null} onCancel={onClose}>
         <Alert type="info" showIcon title={say("transfer-no-quantity-for-a-table")} />
       </Dialog>
     );

@@ -33,11 +33,11 @@ export function TableDialog({ sheet, quantity, above, onClose, onTaken, ...given
   }
   return (
     <Dialog
-      title={say("transfer-readings-from-a-table")}
+      title={say("transfer-table")}
       width={860}
       okText={
         found === null
-          ? say("transfer-take-them-in")
+          ? say("transfer-table-submit")
           : left > 0 && count > 0
             ? say("transfer-take-the-good", { count })
             : say("transfer-take-in", { count: found.count })
@@ -152,11 +152,9 @@ function ChooseTable({ file, loading, onChosen }: ChooseTableProps) {
       />
       <p>
         <Button onClick={() => input.current?.click()} loading={loading}>
-          {say("transfer-choose-a-csv-file")}
+          {say("transfer-table-choose")}
         </Button>{" "}
-        <span className="quiet">
-          {file ? file.name : say("transfer-semicolons-tabs-and-decimal-commas-are")}
-        </span>
+        <span className="quiet">{file ? file.name : say("transfer-table-hint")}</span>
       </p>
     </>
   );
@@ -174,7 +172,7 @@ const NAMES = (): Record<string, string> => ({
   turn: say("transfer-turn"),
   place: say("desk-place"),
   note: say("desk-note"),
-  excluded: say("transfer-set-aside-because"),
+  excluded: say("transfer-table-excluded"),
   reader: say("desk-read-by"),
 });
 /** A role of a column, which may be numbered: `fine 2`. */

@@ -1,4 +1,4 @@
-import { ApiError, asError } from "../api";
+import { ApiError, asError, ASKED_BY } from "../api";
 import { say } from "../voice";
 
 /** How far a long work is: so many of so many steps. */
@@ -18,21 +18,22 @@ type Line<Found> = Progress | { answer: Found } | { error: unknown; status: numb
 const LINES = "application/x-ndjson";
 
 /**
- * Sends a file as the body; an answer that says no becomes an error.
+ * Sends files; an answer that says no becomes an error.
  *
  * @param onProgress told how far the work is, where it takes several steps
  */
 export async function send<Found>(
   address: string,
-  file: File,
+  body: BodyInit,
   onProgress?: (progress: Progress) => void,
 ): Promise<Found> {
-  const headers: HeadersInit = onProgress ? { Accept: `${LINES}, application/json` } : {};
+  const accepted = onProgress ? { Accept: `${LINES}, application/json` } : {};
+  const headers: HeadersInit = { ...ASKED_BY, ...accepted };
   let response: Response;
   try {
-    response = await fetch(address, { method: "POST", body: file, headers });
+    response = await fetch(address, { method: "POST", body, headers });
   } catch {
-    throw new ApiError(say("transfer-metrion-does-not-answer-nothing-of"), [], 0);
+    throw new ApiError(say("transfer-offline"), [], 0);
   }
   if (response.body && response.headers.get("Content-Type")?.startsWith(LINES))
     return followed<Found>(response.body, onProgress);
@@ -51,7 +52,7 @@ async function followed<Found>(
     if ("error" in line) throw asError(line.error, line.status);
     onProgress?.(line);
   }
-  throw new ApiError(say("transfer-the-answer-broke-off-nothing-of"), [], 0);
+  throw new ApiError(say("transfer-broken-off"), [], 0);
 }
 
 /** The lines of a body as they arrive. */

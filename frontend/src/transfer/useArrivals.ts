@@ -1,15 +1,18 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 
-import { SHEETS, type Arrival, type Decision, type Taken } from "../api";
+import { body, client, SHEETS, type Arrival, type Decision, type Taken } from "../api";
+import { bodyOf, type Picked } from "./files";
 import { send, type Progress } from "./send";
 
-/** What a file would bring; nothing is stored. With how much of it has been looked through. */
+/** What files would bring; nothing is stored. With how much of them has been looked through. */
 export function useLookThrough() {
   const [progress, setProgress] = useState<Progress | null>(null);
   const look = useMutation({
-    mutationFn: (file: File) =>
-      send<Arrival[]>(`/api/arrivals?name=${encodeURIComponent(file.name)}`, file, setProgress),
+    mutationFn: (files: Picked[]) => {
+      const { name, sent } = bodyOf(files);
+      return send<Arrival[]>(`/api/arrivals?name=${encodeURIComponent(name)}`, sent, setProgress);
+    },
     onSettled: () => setProgress(null),
   });
   return { ...look, progress };
@@ -17,21 +20,45 @@ export function useLookThrough() {
 
 /** Takes in what was decided, all or nothing. With how far that is. */
 export function useTakeIn() {
-  const queries = useQueryClient();
+  const renew = useRenew();
   const [progress, setProgress] = useState<Progress | null>(null);
   const take = useMutation({
-    mutationFn: ({ file, decisions }: { file: File; decisions: Decision[] }) => {
+    mutationFn: ({ files, decisions }: { files: Picked[]; decisions: Decision[] }) => {
+      const { name, sent } = bodyOf(files);
       const asked = new URLSearchParams([
-        ["name", file.name],
+        ["name", name],
         ...decisions.map((decision) => ["decision", decision]),
       ]);
-      return send<Taken[]>(`/api/arrivals/take?${asked.toString()}`, file, setProgress);
+      return send<Taken[]>(`/api/arrivals/take?${asked.toString()}`, sent, setProgress);
     },
-    onSuccess: () => {
-      void queries.invalidateQueries({ queryKey: SHEETS });
-      void queries.invalidateQueries({ queryKey: ["sheet"] });
-    },
+    onSuccess: renew,
     onSettled: () => setProgress(null),
   });
   return { ...take, progress };
+}
+
+/** Takes all of it out again; answers with the sheets that were changed meanwhile, and left. */
+export function useTakeBack() {
+  const renew = useRenew();
+  return useMutation({
+    mutationFn: (taken: Taken[]) =>
+      body(
+        client.POST("/api/arrivals/undo", {
+          body: {
+            taken: taken.flatMap(({ id, version, decision }) =>
+              id ? [{ id, version, decision }] : [],
+            ),
+          },
+        }),
+      ),
+    onSuccess: renew,
+  });
+}
+
+function useRenew() {
+  const queries = useQueryClient();
+  return () => {
+    void queries.invalidateQueries({ queryKey: SHEETS });
+    void queries.invalidateQueries({ queryKey: ["sheet"] });
+  };
 }

@@ -20,30 +20,30 @@ export default function WordsPage() {
   return (
     <div className="page words">
       <div className="page-head">
-        <h1>{say("words-words-and-care")}</h1>
+        <h1>{say("words-title")}</h1>
         <div className="page-acts">
           <Link to="/help">{say("words-the-guide")}</Link>
           <Input
             allowClear={{ clearIcon: <CloseCircleFilled {...DRAWN} /> }}
-            placeholder={say("words-find-a-word")}
-            aria-label={say("words-find-a-word")}
+            placeholder={say("words-find")}
+            aria-label={say("words-find")}
             value={wanted}
             onChange={(event) => setWanted(event.target.value)}
           />
         </div>
       </div>
-      {!words && <Skeleton active />}
-      <p className="quiet">{say("words-courses-name-the-same-thing-differently")}</p>
+      {!words && <Skeleton active title={false} />}
+      <p className="quiet">{say("words-why")}</p>
       <section className="card" aria-label={say("words-glossary")}>
         {found.map((concept) => (
           <Entry key={concept.id} concept={concept} />
         ))}
         {words && found.length === 0 && (
-          <p className="words-none">{say("words-no-word-like", { wanted })}</p>
+          <p className="words-none">{say("words-none", { wanted })}</p>
         )}
       </section>
-      <h2>{say("words-care-and-safety")}</h2>
-      <section className="card care" aria-label={say("words-care-and-safety-2")}>
+      <h2>{say("words-care")}</h2>
+      <section className="card care" aria-label={say("words-care-link")}>
         {words?.care.map(({ title, text }) => (
           <div key={title}>
             <h3>{title}</h3>
@@ -69,7 +69,7 @@ function Entry({ concept }: { concept: Concept }) {
       <p>{concept.meaning}</p>
       <div className="word-choice">
         <Radio.Group
-          aria-label={say("words-your-word-for", { word: concept.words[0] ?? "" })}
+          aria-label={say("words-yours", { word: concept.words[0] ?? "" })}
           value={own}
           onChange={(event) => pick(String(event.target.value))}
           options={[...new Set([...concept.words, ...(own ? [own] : [])])].map((word) => ({
@@ -78,8 +78,8 @@ function Entry({ concept }: { concept: Concept }) {
           }))}
         />
         <Input.Search
-          aria-label={say("words-a-word-of-your-own-for", { word: concept.words[0] ?? "" })}
-          placeholder={say("words-a-word-of-your-own")}
+          aria-label={say("words-own-for", { word: concept.words[0] ?? "" })}
+          placeholder={say("words-own")}
           enterButton={<Button>{say("words-use-it")}</Button>}
           maxLength={60}
           onSearch={(word) => word.trim() && pick(word.trim())}

@@ -32,7 +32,7 @@ export function ChangeZero({ sheet, instrument, check }: Props) {
     <div className="zero-menu">
       <PhaseChoice phase={phase} onChange={setPhase} />
       <label>
-        {say("zero-on-a-setting-piece-of")}
+        {say("zero-piece")}
         <Input
           value={reference}
           inputMode="decimal"

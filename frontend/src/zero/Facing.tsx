@@ -31,7 +31,7 @@ export function Facing(props: Props) {
         />
       )}
       <label>
-        {say("zero-on-a-setting-piece-of")}
+        {say("zero-piece")}
         <Input
           className="zero-reference"
           value={reference}
@@ -56,12 +56,10 @@ export const staysApart = (instrument: Instrument, faces: Props["faces"], face: 
   !facesClose(faces, face) || (instrument.lines.low ?? 0) > 0;
 
 function howTo(instrument: Instrument, face: string, apart: boolean): MessageCode {
-  if (apart) return "zero-these-faces-cannot-close-on-each";
+  if (apart) return "zero-piece-why";
   if (face === "depth") return "zero-flush-on-a-flat-surface";
   if (!instrument.traits.fine_scale) return "zero-where-it-should-read-nothing";
-  return instrument.traits.turns
-    ? "zero-wipe-the-faces-close-them-by"
-    : "zero-wipe-the-faces-and-close-them";
+  return instrument.traits.turns ? "zero-how-ratchet" : "zero-how";
 }
 
 /** A sleeve whose marks show early or late, noted once: the drawings follow. */

@@ -18,7 +18,7 @@ export function PhaseChoice({ phase, onChange }: Props) {
       value={phase}
       onChange={onChange}
       options={[
-        { value: "before", label: say("zero-before-the-readings") },
+        { value: "before", label: say("zero-state-before") },
         { value: "after", label: say("zero-after") },
       ]}
     />

@@ -40,7 +40,7 @@ export function TakenOver({ sheet, instrument, quantity, onTaken, ...props }: Pr
     <p className="zero-taken-over">
       {say("zero-both-faces-ride-on-one-slide")}
       <Button loading={amend.isPending} onClick={take}>
-        {say("zero-take-over-the-outside-zero")}
+        {say("zero-share")}
       </Button>
     </p>
   );

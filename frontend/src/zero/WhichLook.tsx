@@ -34,7 +34,7 @@ export function WhichLook({ ref, instrument, finding, moves, onKeep }: Props) {
       ))}
       <figure>
         <ZeroSketch instrument={instrument} off={finding.error / mark} />
-        <figcaption>{capital(say("zero-the-new-look"))}</figcaption>
+        <figcaption>{capital(say("zero-look-new"))}</figcaption>
       </figure>
       <div className="which-look-acts">
         <Button type="primary" onClick={() => onKeep("replaces")}>

@@ -23,7 +23,7 @@ interface Props {
 export function WhichZero({ ref, instrument, why, error, likely, either, ...props }: Props) {
   const mark = instrument.lines.pitch ?? instrument.lines.division;
   return (
-    <div ref={ref} className="which-zero" role="group" aria-label={say("zero-which-zero-is-it")}>
+    <div ref={ref} className="which-zero" role="group" aria-label={say("zero-question")}>
       <p>{why}</p>
       <Button type="primary" onClick={props.onLikely}>
         <ZeroSketch instrument={instrument} off={likely / mark} />

@@ -113,10 +113,10 @@ function ZeroLook(props: Props) {
         onEnter={look.enter}
       >
         <Space.Compact>
-          <Button aria-label={say("zero-one-line-back")} onClick={() => look.move(-1)}>
+          <Button aria-label={say("zero-step-back")} onClick={() => look.move(-1)}>
             −
           </Button>
-          <Button aria-label={say("zero-one-line-on")} onClick={() => look.move(1)}>
+          <Button aria-label={say("zero-step-on")} onClick={() => look.move(1)}>
             +
           </Button>
         </Space.Compact>
@@ -129,7 +129,7 @@ function ZeroLook(props: Props) {
           disabled={answer?.read == null}
           onClick={() => void keep()}
         >
-          {say("zero-keep-this-zero")}
+          {say("zero-keep")}
         </Button>
       </Equation>
       {asks === "unlike" && answer?.finding && (
@@ -192,7 +192,7 @@ function Finding({ answer }: { answer: Answer | null }) {
   return (
     <div className="zero-finding">
       <p className="zero-outcome" data-testid="zero-outcome">
-        {finding ? finding.words : say("zero-the-last-mark-passed-and-the")}
+        {finding ? finding.words : say("zero-adds-up")}
       </p>
       {finding && (
         <ul>

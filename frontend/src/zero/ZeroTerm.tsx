@@ -68,14 +68,14 @@ export const ZeroTerm = memo(function ZeroTerm({ sheet, quantity, instrument, on
           setLooking(true);
         }}
       >
-        {say("sheet-look-at-the-zero")}
+        {say("sheet-zero-look")}
       </Button>
       <Checkbox checked={quantity.zero_exact} onChange={(event) => use([], event.target.checked)}>
-        {say("zero-take-it-as-exact")}
+        {say("zero-exact")}
       </Checkbox>
     </div>
   );
-  const state = quantity.zero_exact ? say("desk-exact") : say("zero-not-looked-at-2");
+  const state = quantity.zero_exact ? say("desk-exact") : say("zero-state-none");
   return (
     <>
       <Bubble content={menu} open={open} onOpenChange={setOpen}>

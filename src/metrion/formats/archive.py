@@ -1,4 +1,4 @@
-"""Many logbook files in one ZIP, with a manifest that lists them.
+"""Many logbook files in one ZIP: with a manifest that lists them, or whatever somebody packed.
 
 The same sheets give the same bytes, whenever and wherever they are written.
 """
@@ -8,8 +8,8 @@ from __future__ import annotations
 import re
 import struct
 import zlib
-from collections.abc import Iterable, Mapping
-from dataclasses import dataclass, field
+from collections.abc import Iterable, Iterator, Mapping, Sequence
+from dataclasses import dataclass, field, replace
 from io import BytesIO
 from lzma import LZMAError
 from pathlib import PurePosixPath
@@ -19,7 +19,7 @@ from metrion.core.errors import shortened
 from metrion.core.exact.bounds import LARGEST_PACKED
 from metrion.core.facts import Name
 from metrion.core.json import Json, Record, text_in
-from metrion.formats.faults import refusal
+from metrion.formats.faults import Fault, Refused, refusal
 from metrion.formats.pictures import checked_picture
 from metrion.formats.strict_json import read_json, write_json
 
@@ -30,9 +30,16 @@ SUFFIX = ".metrion.json"
 PICTURES = "pictures"
 _BEGINNING = (1980, 1, 1, 0, 0, 0)
 """The earliest time a ZIP can hold: it says nothing, and so never differs."""
-_MOST_FILES = 10_000
+MOST_FILES = 10_000
 MOST_PICTURES = 200
 """That one logbook may come with."""
+PICTURE = re.compile(r"([0-9a-f]{64})\.jpg")
+"""The file of a picture that is kept as evidence: its checksum."""
+_TAKEN = (".json", ".pdf", ".zip")
+_UNREADABLE = (
+    BadZipFile, zlib.error, LZMAError, OSError, ValueError, struct.error, NotImplementedError,
+    RuntimeError, EOFError,
+)  # fmt: skip
 _DIRECTORY_ENTRY = b"PK\x01\x02"
 
 
@@ -46,6 +53,7 @@ class Filed:
         content: the logbook file.
         file: its name in the archive; made from the title if it is empty.
         pictures: that its readings refer to, by their names; those that came with it.
+        faults: why it could not be got at; there is no content then.
     """
 
     id: str
@@ -53,6 +61,20 @@ class Filed:
     content: bytes
     file: str = ""
     pictures: Mapping[str, bytes] = field(default_factory=dict)
+    faults: tuple[Fault, ...] = ()
+
+
+@dataclass(frozen=True)
+class Unpacked:
+    """What a ZIP or a folder holds.
+
+    Attributes:
+        files: logbooks, PDFs and ZIPs, as they lie in it.
+        passed_over: names of its other files.
+    """
+
+    files: Sequence[Filed]
+    passed_over: Sequence[str] = ()
 
 
 def file_name(title: str) -> str:
@@ -126,24 +148,35 @@ def _free_name(base: str, taken: Iterable[str]) -> str:
     return name
 
 
-def read_archive(content: bytes) -> list[Filed]:
-    """The logbooks of a ZIP as its manifest lists them; nothing else in it is looked at.
+def is_hidden(name: str) -> bool:
+    """Whether a file is one that systems put beside those of people."""
+    return any(part == "__MACOSX" or part.startswith(".") for part in PurePosixPath(name).parts)
+
+
+def is_taken(name: str) -> bool:
+    """Whether a file of a ZIP or a folder may hold logbooks, by its name."""
+    return name.lower().endswith(_TAKEN)
+
+
+def unpack(content: bytes) -> Unpacked:
+    """The logbooks of a ZIP as its manifest lists them, and nothing else; all without one.
 
     Raises:
-        Refused: if it is no ZIP of ours, or a file that it lists is not in it.
+        Refused: if it is no ZIP, or a file that its manifest lists is not in it.
     """
     if len(content) > LARGEST_PACKED:
         raise refusal("file-too-large", most=LARGEST_PACKED // 1024**2)
     # Looked at before the directory is read, since each of its entries takes memory.
-    if content.count(_DIRECTORY_ENTRY) > _MOST_FILES:
-        raise refusal("zip-of-too-many", most=_MOST_FILES)
+    if content.count(_DIRECTORY_ENTRY) > MOST_FILES:
+        raise refusal("zip-of-too-many", most=MOST_FILES)
     try:
         with ZipFile(BytesIO(content)) as archive:
             unpacking = _Unpacking(archive)
-            return [_filed(unpacking, item, i) for i, item in enumerate(_listed(unpacking))]
-    except (BadZipFile, zlib.error, LZMAError, OSError, ValueError, struct.error) as error:
-        raise refusal("zip-unreadable", reason=Name(str(error))) from None
-    except (NotImplementedError, RuntimeError, EOFError) as error:
+            listed = _listed(unpacking)
+            if listed is None:
+                return _loose(unpacking)
+            return Unpacked([_filed(unpacking, item, i) for i, item in enumerate(listed)])
+    except _UNREADABLE as error:
         raise refusal("zip-unreadable", reason=Name(str(error))) from None
 
 
@@ -152,7 +185,9 @@ class _Unpacking:
 
     def __init__(self, archive: ZipFile) -> None:
         self._archive = archive
-        self._names = frozenset(archive.namelist())
+        names = frozenset(name for name in archive.namelist() if not name.endswith("/"))
+        self._base = _base(names)
+        self._names = {name.removeprefix(self._base) for name in names}
         # One that is listed twice counts twice.
         self._left = LARGEST_PACKED
         self._pictures: dict[str, bytes] = {}
@@ -160,9 +195,13 @@ class _Unpacking:
     def __contains__(self, name: str) -> bool:
         return name in self._names
 
+    def __iter__(self) -> Iterator[str]:
+        """The names that people gave, in their order."""
+        return iter(sorted(name for name in self._names if not is_hidden(name)))
+
     def read(self, name: str) -> bytes:
         """A file; what its entry says of its size is not believed. Raises `Refused`."""
-        with self._archive.open(name) as file:
+        with self._archive.open(f"{self._base}{name}") as file:
             content = file.read(self._left + 1)
         self._left -= len(content)
         if self._left < 0:
@@ -179,12 +218,74 @@ class _Unpacking:
         return name, self._pictures[name]
 
 
-def _listed(archive: _Unpacking) -> list[Json]:
+def _base(names: Iterable[str]) -> str:
+    """The one folder in which everything lies that has a manifest, as it was packed again."""
+    tops = {name.partition("/")[0] for name in names if not is_hidden(name)}
+    alone = f"{next(iter(tops))}/" if len(tops) == 1 else ""
+    return alone if f"{alone}{MANIFEST}" in names else ""
+
+
+def _is_manifest(filed: Filed) -> bool:
+    """Whether a file is the manifest of an archive."""
+    return PurePosixPath(filed.file).name == MANIFEST and _is_ours(filed.content)
+
+
+def _is_ours(manifest: bytes) -> bool:
+    try:
+        found = read_json(manifest)
+    except Refused:
+        return False
+    return isinstance(found, dict) and found.get("format") == FORMAT
+
+
+def _loose(archive: _Unpacking) -> Unpacked:
+    """What people packed, each file by itself."""
+
+    def read(name: str) -> Filed:
+        try:
+            return Filed("", "", archive.read(name), name)
+        except _UNREADABLE as error:
+            told = refusal("zip-unreadable", reason=Name(str(error)))
+            return Filed("", "", b"", name, faults=told.faults)
+
+    return sort_out(map(read, archive))
+
+
+def sort_out(given: Iterable[Filed]) -> Unpacked:
+    """The files of a folder: what may hold logbooks, each with the pictures that lie there too."""
+    files: list[Filed] = []
+    passed_over: list[str] = []
+    pictures: dict[str, bytes] = {}
+    for one in given:
+        if is_taken(one.file):
+            if not _is_manifest(one):
+                files.append(replace(one, pictures=pictures))
+        elif not _is_picture(one, pictures):
+            passed_over.append(one.file)
+    return Unpacked(files, passed_over)
+
+
+def _is_picture(filed: Filed, pictures: dict[str, bytes]) -> bool:
+    """Whether a file is a picture of a reading, which is then among these."""
+    named = PICTURE.fullmatch(PurePosixPath(filed.file).name)
+    try:
+        if named:
+            pictures[named[1]] = checked_picture(filed.content, named[1])
+    except Refused:
+        return False
+    return bool(named)
+
+
+def _listed(archive: _Unpacking) -> list[Json] | None:
+    """What the manifest lists; None without one."""
     if MANIFEST not in archive:
-        raise refusal("zip-without-manifest", manifest=Name(MANIFEST))
-    manifest = read_json(archive.read(MANIFEST))
-    found = manifest if isinstance(manifest, dict) else {}
-    if (found.get("format"), found.get("version")) != (FORMAT, VERSION):
+        return None
+    content = archive.read(MANIFEST)
+    if not _is_ours(content):
+        return None
+    found = read_json(content)
+    assert isinstance(found, dict)
+    if found.get("version") != VERSION:
         raise refusal(
             "manifest-of-other-format", manifest=Name(MANIFEST), format=Name(FORMAT),
             version=VERSION,
@@ -192,8 +293,8 @@ def _listed(archive: _Unpacking) -> list[Json]:
     listed = found.get("logbooks")
     if not isinstance(listed, list):
         raise refusal("manifest-without-list", "/logbooks", manifest=Name(MANIFEST))
-    if len(listed) > _MOST_FILES:
-        raise refusal("zip-of-too-many", "/logbooks", most=_MOST_FILES)
+    if len(listed) > MOST_FILES:
+        raise refusal("zip-of-too-many", "/logbooks", most=MOST_FILES)
     seen: set[str] = set()
     for index, one in enumerate(listed):
         name = text_in(one, "file") if isinstance(one, dict) else ""

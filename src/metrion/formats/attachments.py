@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-import re
+import logging
 from io import BytesIO
 
 from pypdf import PdfReader
@@ -10,14 +10,16 @@ from pypdf.errors import PyPdfError
 
 from metrion.core.exact.bounds import LARGEST_PACKED
 from metrion.core.facts import Name
-from metrion.formats.archive import SUFFIX, Filed
+from metrion.formats.archive import PICTURE, Filed
 from metrion.formats.faults import refusal
 from metrion.formats.pictures import checked_picture
 
 _MOST_FILES = 10_000
+# What is odd about a file is told in words of ours, once.
+logging.getLogger("pypdf").setLevel(logging.CRITICAL)
+
 _LARGEST = LARGEST_PACKED
 """Of all files that are taken out, in bytes."""
-_PICTURE = re.compile(r"([0-9a-f]{64})\.jpg")
 
 
 def is_pdf(content: bytes) -> bool:
@@ -50,8 +52,8 @@ def _attached(reader: PdfReader) -> list[Filed]:
     pictures: dict[str, bytes] = {}
     size = 0
     for one in reader.attachment_list:
-        picture = _PICTURE.fullmatch(one.name)
-        if not picture and not one.name.endswith(SUFFIX):
+        picture = PICTURE.fullmatch(one.name)
+        if not picture and not one.name.lower().endswith(".json"):
             continue
         if len(logbooks) + len(pictures) == _MOST_FILES:
             raise refusal("pdf-of-too-many", most=_MOST_FILES)

@@ -7,6 +7,7 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import dataclass
+from functools import cached_property
 from typing import TYPE_CHECKING
 
 from metrion.core.facts import Fact, fact
@@ -24,7 +25,7 @@ class HandedOn:
     """A sheet, or one quantity of it, that is handed on.
 
     Attributes:
-        report: its report.
+        made: makes its report, which not every form needs.
         results: the sheet worked out, as people see it.
         kept: the sheet as its file has it.
         speaker: in whose words and numbers it is written.
@@ -32,12 +33,17 @@ class HandedOn:
         paper: that it is to be printed on.
     """
 
-    report: Report
+    made: Callable[[], Report]
     results: Results
     kept: Logbook
     speaker: Speaker
     quantity: str | None = None
     paper: Paper = Paper.A4
+
+    @cached_property
+    def report(self) -> Report:
+        """Its report."""
+        return self.made()
 
     def chosen(self, logbook: Logbook) -> list[Measurement]:
         """The measurements that are wanted."""

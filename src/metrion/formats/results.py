@@ -11,7 +11,8 @@ from metrion.core.exact.numbers import float_text, to_text
 from metrion.core.formula.units import Unit
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.logbook import Logbook, Reviewed, reviewed
-from metrion.core.quantity.derived import DerivedResult, reduce_derived
+from metrion.core.quantity.derived import Derived, DerivedResult, reduce_derived
+from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.other_units import Also
 from metrion.core.review import Flag
 from metrion.core.scales import VernierScale
@@ -28,6 +29,23 @@ _HEAD = {"format": "metrion-results", "version": 1}
 def results_document(logbook: Logbook) -> Document:
     """Results as JSON values: exact numbers as text, what has no value as None."""
     return {**_HEAD, **{name: list(entries) for name, entries in _lists(logbook).items()}}
+
+
+def results_of(file: str, logbook: Logbook) -> Document:
+    """The same of one of many: with its file and whose it is, and names beside the ids."""
+    named: dict[str, Sequence[Instrument | Measurement | Derived]] = {
+        "instruments": logbook.instruments,
+        "measurements": logbook.measurements,
+        "derived": logbook.derived,
+    }
+    lists = {
+        section: [
+            {"id": one.id, "name": one.name, **told}
+            for one, told in zip(named[section], entries, strict=True)
+        ]
+        for section, entries in _lists(logbook).items()
+    }
+    return {**_HEAD, "file": file, "title": logbook.title, "authors": logbook.authors, **lists}
 
 
 def results_text(logbook: Logbook) -> Iterator[str]:

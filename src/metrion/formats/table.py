@@ -43,7 +43,7 @@ def table_to_read(measurements: Iterable[Measurement], speaker: Speaker) -> str:
     comma = speaker.numbers.decimal_sign is DecimalSign.COMMA
     writer = csv.writer(text, lineterminator="\r\n", delimiter=";" if comma else ",")
     # A course may call them what it likes.
-    writer.writerow(harmless(speaker.text(f"table-{column}")) for column in _TO_READ)
+    writer.writerow(harmless(speaker.text_of("table", column)) for column in _TO_READ)
     for measurement in measurements:
         tool, figure = measurement.instrument, speaker.numbers.figure
         zero = figure(tool.value_text(measurement.zero_error))

@@ -8,6 +8,7 @@ from dataclasses import dataclass
 
 from sqlalchemy.orm import Session
 
+from metrion.core.codes import MessageCode
 from metrion.core.conventions.convention import Convention
 from metrion.core.json import Record
 from metrion.formats.faults import Refused
@@ -16,6 +17,7 @@ from metrion.notebook.damage import contained
 from metrion.notebook.errors import ConventionTaken, NoOwnConvention
 from metrion.notebook.evaluated import EvaluatedSheet, evaluate, evaluated
 from metrion.notebook.evaluation import Memo, worked_out
+from metrion.notebook.other_windows import ask_of_another
 from metrion.notebook.settings import OWN_CONVENTIONS, Settings, keep_settings, read_settings
 from metrion.store import Busy, Damaged, Store
 from metrion.store.commands import Change, CommandStep, redoing, stepped, undoable, undoing, write
@@ -23,7 +25,7 @@ from metrion.store.documents import kept_entries
 from metrion.store.entries import SheetEntries
 from metrion.store.fair_lock import PATIENCE_SECONDS, FairLocks
 from metrion.store.idempotency import OnceRequest, keep, once, was_done
-from metrion.store.models import Sheet
+from metrion.store.models import CommandRow, Sheet
 from metrion.store.sheets import find_sheet
 
 _REMEMBERED = 256
@@ -101,13 +103,38 @@ class Notebook:
         """
         return self.apply(key, lambda found: CommandStep(title, build(found)), asked)
 
-    def undo(self, key: str, asked: OnceRequest | None = None) -> Changed:
-        """Take the last change of a sheet back. Raises `NothingToUndo`."""
-        return self.apply(key, lambda found: undoing(found.session, found.row), asked)
+    def undo(self, key: str, asked: OnceRequest | None = None, command: str = "") -> Changed:
+        """Take the last change of a sheet back.
 
-    def redo(self, key: str, asked: OnceRequest | None = None) -> Changed:
-        """Make the change again that was taken back last. Raises `NothingToRedo`."""
-        return self.apply(key, lambda found: redoing(found.session, found.row), asked)
+        Args:
+            command: number of the one that is meant, where it is another window's.
+
+        Raises:
+            NothingToUndo: if there is none.
+            OfAnother: if it is another window's, and was not meant.
+        """
+        return self._step(key, undoing, "undo-of-another", asked, command)
+
+    def redo(self, key: str, asked: OnceRequest | None = None, command: str = "") -> Changed:
+        """Make the change again that was taken back last; as `undo`. Raises `NothingToRedo`."""
+        return self._step(key, redoing, "redo-of-another", asked, command)
+
+    def _step(
+        self,
+        key: str,
+        stepping: Callable[[Session, Sheet], CommandStep],
+        question: MessageCode,
+        asked: OnceRequest | None,
+        meant: str,
+    ) -> Changed:
+        def plan(found: CurrentSheet) -> CommandStep:
+            step = stepping(found.session, found.row)
+            if asked and str(step.command) != meant:
+                command = found.session.get_one(CommandRow, step.command)
+                ask_of_another(command, step.changes, found.evaluated, asked.window, question)
+            return step
+
+        return self.apply(key, plan, asked)
 
     def apply(
         self,
@@ -160,7 +187,11 @@ class Notebook:
             sheet = find_sheet(session, key)
             if sheet.version != seen or (asked and not keep(session, asked)):
                 return None
-            write(session, sheet, step, undone=before is None or before.redo is not None)
+            write(
+                session, sheet, step,
+                undone=before is None or before.redo is not None,
+                window=asked.window if asked else "",
+            )  # fmt: skip
             new = step.command is None
             undo, redo = (step.title, None) if new else undoable(session, sheet)
             after = evaluated(sheet, whole, results, undo, redo)

@@ -23,6 +23,7 @@ USUAL: Record = {
     "words": {},
     "convention": "half-division",
     "language": usual(),
+    "authors": "",
 }
 
 

@@ -131,7 +131,7 @@ class _Builder:
         )  # fmt: skip
 
     def _text(self, code: str, **about: Argument) -> str:
-        return self.speaker.text(f"report-{code}", **about)
+        return self.speaker.text_of("report", code, **about)
 
     def _convention(self, convention: Convention) -> str:
         return convention_name(convention, self.speaker)

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
 
+from metrion.core.codes import MessageCode
 from metrion.core.practice.exercise import Exercise
 from metrion.core.practice.key import wrong_answers
 from metrion.report.blocks import (
@@ -40,7 +41,7 @@ def _fits_a_page(exercise: Exercise) -> bool:
     return len(exercise.looks) <= _MOST_ON_A_PAGE
 
 
-def _title(code: str, seed: int, speaker: Speaker) -> str:
+def _title(code: MessageCode, seed: int, speaker: Speaker) -> str:
     return speaker.text(code, seed=str(seed))
 
 
@@ -55,7 +56,7 @@ def _asked(exercise: Exercise, speaker: Speaker) -> Iterator[Block]:
 def answer_key(seed: int, exercises: Sequence[Exercise], speaker: Speaker) -> Report:
     """The answers of a sheet, and what each wrong answer would show."""
     columns = tuple(
-        ReportColumn(speaker.text(f"practice-key-{name}")) for name in ("number", "slip", "answer")
+        ReportColumn(speaker.text_of("practice-key", name)) for name in ("number", "slip", "answer")
     )
     rows = (
         row for at, exercise in enumerate(exercises, start=1) for row in _key(at, exercise, speaker)

@@ -28,8 +28,8 @@ def reading_drawing(measurement: Measurement, speaker: Speaker) -> Iterator[Pict
             indication, instrument = observation.indications[0], measurement.instrument
             single = observation.sort is Sort.SINGLE
             read = Figure(instrument.with_unit(instrument.reading(indication)))
-            code = "report-drawn" if single else "report-drawn-position"
-            caption = speaker.text(code, at=index + 1, read=read)
+            drawn = "drawn" if single else "drawn-position"
+            caption = speaker.text_of("report", drawn, at=index + 1, read=read)
             yield PictureBlock(drawn_reading(instrument, indication), caption)
             return
 
@@ -47,7 +47,7 @@ def _columns(measurement: Measurement, speaker: Speaker) -> Iterator[ReportColum
     after = "" if measurement.instrument.traits.circular else f" / {unit}"
 
     def column(code: str, tint: Tint = Tint.PLAIN, after: str = after) -> ReportColumn:
-        return ReportColumn(f"{speaker.text(f'report-column-{code}')}{after}", tint, figures=True)
+        return ReportColumn(f"{speaker.text_of('report-column', code)}{after}", tint, figures=True)
 
     yield ReportColumn(speaker.text("report-column-no"))
     yield ReportColumn(speaker.text("report-column-place"))
@@ -138,9 +138,9 @@ class _Row:
 
     def _remarks(self, noted: Noted) -> Iterator[str]:
         if noted.reader:
-            yield self.speaker.text("report-read-by", reader=Name(noted.reader))
+            yield self.speaker.text("read-by", reader=Name(noted.reader))
         if noted.approach:
-            yield self.speaker.text(f"report-approached-{noted.approach}")
+            yield self.speaker.text_of("approached", noted.approach)
         if noted.note:
             yield noted.note
         for photograph in noted.photographs:

@@ -45,7 +45,7 @@ class _Writer:
         self.speaker = speaker
 
     def text(self, code: str, **about: Argument) -> str:
-        return self.speaker.text(f"report-{code}", **about)
+        return self.speaker.text_of("report", code, **about)
 
     def measured(self, reviewed: Reviewed) -> tuple[str, ...]:
         result, one = reviewed.result, reviewed.result.measurement
@@ -94,4 +94,4 @@ def altered(one: Measurement, speaker: Speaker) -> str:
     aside = sum(not each.counts for each in one.observations)
     changed = sum(bool(each.noted.history) for each in one.observations)
     told = (("set-aside", aside), ("were-changed", changed))
-    return ", ".join(speaker.text(f"report-{code}", count=count) for code, count in told if count)
+    return ", ".join(speaker.text_of("report", code, count=count) for code, count in told if count)

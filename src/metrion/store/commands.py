@@ -113,13 +113,16 @@ def stepped(
     return SheetSnapshot(found, document, _checked(document, new, earlier))
 
 
-def write(session: Session, sheet: Sheet, step: CommandStep, *, undone: bool = True) -> None:
+def write(
+    session: Session, sheet: Sheet, step: CommandStep, *, undone: bool = True, window: str = ""
+) -> None:
     """Keep a step, and the command it belongs to. What it comes to was seen before: `stepped`.
 
     Args:
         undone: whether there may be commands that were undone; a new one does away with them.
+        window: that made the step; empty where none did.
     """
-    _note(session, sheet, step, undone)
+    _note(session, sheet, step, undone, window)
     known = _rows(
         session, sheet, {(one.section, one.entry_id) for one in step.changes if one.before}
     )
@@ -151,17 +154,19 @@ def _next(before: EntryVersion | None, after: EntryVersion | None) -> EntryVersi
     return replace(after, version=before.version + 1) if before and after else after
 
 
-def _note(session: Session, sheet: Sheet, step: CommandStep, undone: bool) -> None:
+def _note(session: Session, sheet: Sheet, step: CommandStep, undone: bool, window: str) -> None:
     """Keep which command a step is of, with all that undo must know."""
     if step.command is not None:
-        session.get_one(CommandRow, step.command).state = step.state
+        command = session.get_one(CommandRow, step.command)
+        command.state, command.window = step.state, window
         return
     if undone:
         of_sheet = CommandRow.sheet_id == sheet.id, CommandRow.state == State.UNDONE
         session.execute(delete(CommandRow).where(*of_sheet))
     command = CommandRow(
-        sheet_id=sheet.id, key=new_id(), title=step.title, at=datetime.now(UTC), state=step.state
-    )
+        sheet_id=sheet.id, key=new_id(), title=step.title, at=datetime.now(UTC), state=step.state,
+        window=window,
+    )  # fmt: skip
     session.add(command)
     session.flush()
     rows = [
@@ -184,6 +189,12 @@ def undoable(session: Session, sheet: Sheet) -> tuple[str | None, str | None]:
     done = own.where(CommandRow.state == State.DONE).order_by(CommandRow.id.desc())
     undone = own.where(CommandRow.state == State.UNDONE).order_by(CommandRow.id)
     return session.scalar(done.limit(1)), session.scalar(undone.limit(1))
+
+
+def last_command(session: Session, sheet: Sheet) -> CommandRow | None:
+    """The command that undo would take back; None where there is none."""
+    done = CommandRow.sheet_id == sheet.id, CommandRow.state == State.DONE
+    return session.scalar(select(CommandRow).where(*done).order_by(CommandRow.id.desc()).limit(1))
 
 
 def _commands(session: Session, sheet: Sheet, state: State) -> Sequence[CommandRow]:

@@ -55,7 +55,9 @@ def whole_sheet(session: Session, sheet: Sheet) -> SheetSnapshot:
 def document_of(kept: SheetEntries, before: SheetSnapshot | None = None) -> Record:
     """The document that entries make; what has not changed since before is the same object."""
     [head] = kept[HEAD]
-    document: Record = {"format": FORMAT, "version": VERSION, "title": head.record["title"]}
+    document: Record = {
+        "format": FORMAT, "version": VERSION, "id": head.id, "title": head.record["title"],
+    }  # fmt: skip
     for section in IN_A_FILE:
         document[section] = [entry.record for entry in kept[section]]
     earlier = before.entries if before else SheetEntries({"measurements": [], OBSERVATIONS: []})
@@ -70,7 +72,7 @@ def document_of(kept: SheetEntries, before: SheetSnapshot | None = None) -> Reco
         }
         for one in kept["measurements"]
     ]
-    return document | head.record
+    return {**document, **head.record, "id": head.id}
 
 
 def logbook_file(session: Session, sheet: Sheet, quantity: str | None = None) -> bytes:
@@ -90,7 +92,10 @@ def _file_of(document: Record) -> bytes:
 
 
 def _only(document: Record, quantity: str) -> Record:
-    """A logbook of one measurement, its instrument, its zero checks and its convention."""
+    """A logbook of one measurement, its instrument, its zero checks and its convention.
+
+    It is another sheet than that which it was taken from, and so has not its id.
+    """
     wanted = _by_id(document, "measurements").get(quantity)
     if wanted is None:
         raise NotHere("quantity", quantity)
@@ -105,7 +110,8 @@ def _only(document: Record, quantity: str) -> Record:
         section: [one for key, one in _by_id(document, section).items() if key in keys]
         for section, keys in needed.items()
     }
-    return {**document, **kept, "measurements": [wanted]}
+    own = {name: value for name, value in document.items() if name != "id"}
+    return {**own, **kept, "measurements": [wanted]}
 
 
 def _by_id(document: Record, section: str) -> dict[str, Record]:

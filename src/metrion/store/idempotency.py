@@ -23,17 +23,19 @@ class OnceRequest:
     """A request that changes something.
 
     Attributes:
-        key: that its client made for it.
+        key: that its client made for it; empty for one that may be carried out again.
         fingerprint: of all that it says.
+        window: that it comes from; empty for one that does not say.
     """
 
     key: str
     fingerprint: str
+    window: str = ""
 
 
 def was_done(session: Session, asked: OnceRequest) -> bool:
     """Whether a request was carried out before. Raises `KeyReused` if its key was another's."""
-    row = session.get(RequestRow, asked.key)
+    row = session.get(RequestRow, asked.key) if asked.key else None
     # Of what was done before there were fingerprints, only the key is known.
     if row is not None and row.fingerprint not in ("", asked.fingerprint):
         raise KeyReused(asked.key)
@@ -48,6 +50,8 @@ def came_of(session: Session, asked: OnceRequest) -> Json:
 
 def keep(session: Session, asked: OnceRequest, answer: Json = None) -> bool:
     """Note that a request was carried out, and what came of it; False if that is noted already."""
+    if not asked.key:
+        return True
     row = insert(RequestRow).values(
         key=asked.key, fingerprint=asked.fingerprint, answer=answer, at=datetime.now(UTC)
     )
@@ -61,7 +65,7 @@ def once(session: Session, asked: OnceRequest | None, do: Callable[[], Json]) ->
     Raises:
         KeyReused: if another request had the same key.
     """
-    if asked is None:
+    if asked is None or not asked.key:
         return do()
     if was_done(session, asked):
         return came_of(session, asked)

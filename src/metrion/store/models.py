@@ -76,7 +76,7 @@ class State(StrEnum):
 
 
 class CommandRow(Base):
-    """One thing a person did to a sheet."""
+    """One thing a person did to a sheet; ``window`` did it, or took it back last."""
 
     __tablename__ = "commands"
     __table_args__ = (UniqueConstraint("sheet_id", "key"),)
@@ -87,6 +87,7 @@ class CommandRow(Base):
     title: Mapped[str]
     at: Mapped[datetime]
     state: Mapped[str]
+    window: Mapped[str] = mapped_column(server_default="")
 
 
 class ChangeRow(Base):

@@ -4,10 +4,12 @@ from __future__ import annotations
 
 from collections.abc import Iterator, Sequence
 from datetime import UTC, datetime
+from itertools import chain, count
 
 from sqlalchemy import select
 from sqlalchemy.orm import Session
 
+from metrion.core.declared import NAME
 from metrion.core.json import Json, Record, records_in, text_in
 from metrion.core.logbook import SECTIONS as IN_A_FILE
 from metrion.formats.logbook import parse_for_notebook
@@ -16,7 +18,7 @@ from metrion.store.errors import NotHere, TakenId
 from metrion.store.models import Sheet
 from metrion.store.records import OBSERVATIONS, EntryVersion, add_rows, fill_head
 
-_NOT_KEPT = {"format", "version", *IN_A_FILE}
+_NOT_KEPT = {"format", "version", "id", *IN_A_FILE}
 
 
 def add_sheet(session: Session, title: str, key: str | None = None) -> Sheet:
@@ -30,6 +32,14 @@ def add_sheet(session: Session, title: str, key: str | None = None) -> Sheet:
     session.add(sheet)
     session.flush()
     return sheet
+
+
+def free_title(session: Session, title: str) -> str:
+    """A title that no sheet has which is there: itself, or itself with the first number free."""
+    taken = set(session.scalars(select(Sheet.title).where(Sheet.deleted_at.is_(None))))
+    numbers = (f" {number}" for number in count(2))
+    tried = chain([title], (f"{title[: NAME - len(one)]}{one}" for one in numbers))
+    return next(one for one in tried if one not in taken)
 
 
 def take_in(session: Session, document: Json, key: str | None = None) -> Sheet:

@@ -9,4 +9,4 @@ from metrion.voice.speaker import Speaker
 def convention_name(convention: Convention, speaker: Speaker) -> str:
     """The name that its owner gave it; of a built-in one, what the catalogue calls it."""
     built_in = convention.id in BUILT_IN
-    return speaker.text(f"convention-named-{convention.id}") if built_in else convention.name
+    return speaker.text_of("convention-named", convention.id) if built_in else convention.name

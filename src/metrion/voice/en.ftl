@@ -178,7 +178,7 @@ source-zero = zero look
 source-zero_scatter = scatter of the zero looks
 source-maker = maker’s limit
 source-typed = typed-in uncertainty
-decimals-of-a-degree = decimals of a degree
+degrees-decimal = decimals of a degree
 report-also = The same in other units: { $others }.
 other-conventions = { $of } { $how_many ->
     [one] is stated
@@ -296,7 +296,7 @@ with-correction = correction { $correction }{ $side ->
 set-aside = set aside: { $why }
 windows-apart = { $first } and { $second }; the mean of both windows is free of the off-centre error
 no-reading-yet = no reading yet
-whole-part-of = whole part of
+unit-whole-part = whole part of
 
 ## What became of a second look
 
@@ -342,9 +342,9 @@ report-look = { $main }, line { $line }
 report-changed = changed
 report-contents = Contents
 report-it-was = { $why }; it was { $figures }
-report-read-by = read by { $reader }
-report-approached-opening = approached by opening
-report-approached-closing = approached by closing
+read-by = read by { $reader }
+approached-opening = approached by opening
+approached-closing = approached by closing
 report-second-look = Second look: { $says } ({ $done })
 report-column-instrument = instrument
 report-column-kind = kind
@@ -548,7 +548,7 @@ zero-by-mark-and-line = { $where ->
    *[passed] mark passed
 } and line: { $start } + { $line } × { $least } = { $read }
 zero-counted-back = counted back from the end: −({ $lines } − { $line }) × { $least } = −{ $back } × { $least } = { $read }
-zero-now-the-line = Now the line that meets a main mark: without it there is nothing to keep.
+zero-line-wanted = Now the line that meets a main mark: without it there is nothing to keep.
 zero-last-line = line { $line } meets a mark when line 0 does, one mark on: it counts as line 0
 zero-less-reference = reading less reference: { $read } − { $piece } = { $error }
 zero-large = That is more than { $many } { $least_counts }. Count the lines once more, wipe the faces and look again; if it stays, have someone competent adjust the tool, and meanwhile correct.
@@ -578,13 +578,10 @@ useless-scale-of-one = one fine division tells nothing; a { $fine_scale } needs 
 no-whole-seconds = marks { $division }′ apart are no whole seconds apart, so no angle can be written for them; give a main division of whole seconds, such as 20 or 0.5
 unreadable-sleeve = { $sleeve } marks { $division } apart do not fit a { $pitch } of { $size }: they must be the { $pitch }, twice the { $pitch }, or go a whole number of times into it
 not-a-mark = { $value } is not a mark of { $tool }, whose marks are { $division } apart
-last-mark-passed = The last mark passed is { $mark }.
 fault-and-hint = { $what }; { $hint }
 convention-that-estimates = the convention in force reads no place between them, { $names } does
 no-convention-estimates = the convention in force reads no place between them; one of your own can (Settings)
-degrees-with-point-both = { $typed } can be two marks: minutes behind the point, or decimals of a degree
 degrees-with-point-neither = { $typed } is no mark, neither with minutes behind the point nor with decimals of a degree
-fits-two-lines = { $typed } can be two lines
 fits-no-line = { $typed } is no line of { $tool }, and no numeral or worth of one; its lines run from 0 to { $last }
 offer-mark = { $mark }
 offer-lines = lines { $first } to { $last } seem to meet
@@ -631,11 +628,11 @@ not-an-input = an input is the id of a measurement, or value, uncertainty, unit
 
 a-text = text
 a-flag = true or false
-a-whole-number = a whole number, not quoted
+wanted-whole-number = a whole number, not quoted
 a-list = a list
 an-object = an object
-a-number-in-quotes = a number in quotes, like "12.35"
-an-angle-in-quotes = an angle in quotes, like "214:30"
+wanted-number-text = a number in quotes, like "12.35"
+wanted-angle-text = an angle in quotes, like "214:30"
 an-estimate = an estimate
 a-formula = a formula
 a-unit = a unit like mm or g/cm**3
@@ -786,7 +783,9 @@ pdf-protected = the PDF is protected by a password: save it without one
 pdf-carries-none = the PDF carries no logbook: reports saved as PDF by Metrion do
 pdf-of-too-many = the PDF carries more than { $most } files
 pdf-too-large = what the PDF carries is larger than { $most } MiB
-zip-without-manifest = the ZIP has no { $manifest } that lists its logbooks
+holds-nothing = no logbook, PDF or ZIP is in it
+replaced-twice = two of the files are the same sheet: only one of them can replace it
+zip-too-deep = this ZIP lies in a ZIP that lies in a ZIP: unpack it first
 manifest-of-other-format = { $manifest } must have format "{ $format }" and version { $version }
 manifest-without-list = { $manifest } must list the logbooks
 manifest-names-no-file = each logbook in { $manifest } names its file
@@ -853,7 +852,7 @@ access-leave-words = Who leaves, or whose session is ended, has to enter the pas
 access-end-all = End all other sessions
 access-ended = All other browsers are out, and the code before holds no more.
 enter-title = Metrion
-enter-why = This notebook is open to the network only for those who know its pass phrase.
+enter-why = This notebook is open to the network only for those who know its pass phrase. It is the notebook of one bench: all who come in see and change the same sheets.
 enter-phrase = Pass phrase
 enter-go = Go in
 body-too-large = the body of a request has at most { $most } bytes; a logbook is sent as a file
@@ -892,6 +891,24 @@ command-replace-sheet = replace the sheet by a file
 
 ## The pitch found by turning
 
+command-of = { $command } { $name }
+undo-of-another = The last step is another window’s: { $what }, { $ago }.
+redo-of-another = Another window undid this last: { $what }, { $ago }.
+trash-of-open = Another window has this sheet open.
+trash-of-changed = Another window changed this sheet last: { $what }, { $ago }.
+ago-now = just now
+ago-minutes = { $count ->
+    [one] a minute ago
+   *[other] { $count } minutes ago
+}
+ago-hours = { $count ->
+    [one] an hour ago
+   *[other] { $count } hours ago
+}
+ago-days = { $count ->
+    [one] a day ago
+   *[other] { $count } days ago
+}
 pitch-trials-disagree = The trials disagree by { $apart } a turn. Start each at a mark, with the { $thimble } at 0, and count whole turns.
 no-usual-pitch = No usual { $pitch } is near. Count again over more turns.
 turn-miscounted = Trial { $at }: { $travel } is { $turns } turns of { $size }, not { $told }. Was a turn miscounted?
@@ -920,6 +937,13 @@ cli-left-out = “{ $title }” is left out: { $reason }
 cli-done-new = { $title }: a new sheet
 cli-done-replace = { $title }: replaced
 cli-done-skip = { $title }: here already
+cli-in-file = { $file }: { $sheet }
+cli-passed-over = passed over, neither a logbook nor a PDF or ZIP: { $name }
+cli-left-twin = { $title }: the same as { $file }
+cli-left-other-state = { $title }: another state of the sheet in { $file } (--again takes it in beside it)
+cli-left-differs = { $title }: here already, but not the same (--replace puts this in its place, --again takes it in beside it)
+sheet-of = { $title }, by { $authors }
+sheet-by = by { $authors }
 line-unanswered = this could not be answered: { $reason }
 cli-unwritable = { $name } cannot be written: { $reason }.
 
@@ -1176,13 +1200,13 @@ recipe-prism = Index of a prism from two angles
 
 ## On the page: app
 
-app-records-a-reading-main-6-line = records a reading: main 6, line 3; type it anywhere on a quantity
-app-several-lines-seem-to-meet-takes = several lines seem to meet: takes the middle one
-app-in-a-blank-or-on-the = in a blank or on the scales: one mark or one line; with Shift, ten
-app-empties-the-equation = empties the equation
-app-ctrl-z-ctrl-y = Ctrl+Z, Ctrl+Y
+keys-record = records a reading: main 6, line 3; type it anywhere on a quantity
+keys-several-lines = several lines seem to meet: takes the middle one
+keys-step = in a blank or on the scales: one mark or one line; with Shift, ten
+keys-empty = empties the equation
+keys-undo-name = Ctrl+Z, Ctrl+Y
 app-undo-redo = undo, redo
-app-shows-these-keys = shows these keys
+keys-help = shows these keys
 app-keys = Keys
 app-words-care = Words & care
 app-metrion = Metrion
@@ -1190,19 +1214,19 @@ app-places = places
 app-new-sheets = new sheets
 app-several = several
 app-differ-here = The results of this sheet are stated by different conventions: { $names }.
-app-all-quantities-of-this-sheet = All quantities of this sheet
-app-this-one-only = This one only
+app-print-sheet = All quantities of this sheet
+app-print-quantity = This one only
 app-choose-another = Choose another
 app-convention = convention
 
 ## On the page: common
 
 sheet-undo = Undo
-sheet-back-to-the-notebook = Back to the notebook
-sheet-save-as-a-file = Save as a file
+sheet-leave = Back to the notebook
+sheet-save = Save as a file
 sheet-untitled-sheet = Untitled sheet
 sheet-report = Report
-sheet-no-reading-yet = no reading yet
+sheet-quantity-empty = no reading yet
 sheet-remove = Remove
 sheet-remove-what = Remove…
 sheet-with-its-readings = { $count ->
@@ -1211,9 +1235,9 @@ sheet-with-its-readings = { $count ->
    *[other] { $name }, with its { $count } readings
 }
 sheet-least-count = { $least_count } { $least_count_text }
-sheet-look-at-the-zero = Look at the zero
+sheet-zero-look = Look at the zero
 sheet-measure-it = Measure it
-sheet-what-is-measured = What is measured
+sheet-quantity-name = What is measured
 planner-planner = Planner
 planner-unit = unit
 planner-convention = Convention
@@ -1221,13 +1245,13 @@ app-notebook = Notebook
 app-instruments = Instruments
 app-settings = Settings
 app-help = Help
-zero-not-looked-at-2 = not looked at
+zero-state-none = not looked at
 could-not-be-saved = This could not be saved.
 derived-another-one = Another one
-derived-work-it-out = Work it out
+derived-submit = Work it out
 derived-change = Change
 derived-whole-working = Working
-desk-back-to-the-reading = Back to the reading
+desk-leave-zero = Back to the reading
 desk-read-by = read by
 desk-result = result
 desk-place = place
@@ -1235,21 +1259,21 @@ remedy-stands = It is right
 
 ## On the page: derived
 
-derived-change-the-derived-quantity = Change the derived quantity
-derived-new-derived-quantity = New derived quantity
+derived-dialog-change = Change the derived quantity
+derived-dialog-new = New derived quantity
 derived-name = Name
 derived-formula = Formula
 derived-given-in = Given in
 derived-change-it = Change it
-derived-what-do-you-want-to-know = What do you want to know?
-derived-a-formula-of-your-own = A formula of your own
+derived-formula-choose = What do you want to know?
+derived-formula-own = A formula of your own
 derived-sqrt-sin = + − · / ^, sqrt, sin …
 derived-derived-quantities = derived quantities
-derived-worked-out-from-these = Worked out from these
-derived-a-difference-a-volume-a-density = A difference, a volume, a density: the uncertainty is carried along, and a zero that two quantities share enters once.
-derived-no-value-yet = no value yet
+derived-heading = Worked out from these
+derived-invitation = A difference, a volume, a density: the uncertainty is carried along, and a zero that two quantities share enters once.
+derived-value-none = no value yet
 derived-with = with
-derived-a-value-you-type-in = a value you type in
+derived-source-typed = a value you type in
 derived-is = { $symbol } is
 derived-value-of = value of { $symbol }
 derived-uncertainty-of = uncertainty of { $symbol }
@@ -1257,36 +1281,36 @@ derived-unit-of = unit of { $symbol }
 
 ## On the page: desk
 
-desk-another-like-it = Another like it
+desk-quantity-alike = Another like it
 desk-another-like = Another like “{ $name }”
 desk-blue-second-order = e.g. blue, second order
 desk-upper-spreader-outside = e.g. upper spreader, outside
 desk-not-noted = not noted
 desk-approached = approached
-desk-the-arc-that-counts = the arc that counts
-desk-the-shorter-one = the shorter one
-desk-onward-as-the-figures-grow = onward, as the figures grow
-desk-the-line-meets-the-mark = the line meets the mark
+desk-arc = the arc that counts
+desk-arc-shorter = the shorter one
+desk-arc-onward = onward, as the figures grow
+desk-meets = the line meets the mark
 desk-note = note
-desk-hide-earlier-figures = hide earlier figures
-desk-readings-from-a-table = Readings from a table…
-desk-there-is-no-such-quantity-here = There is no such quantity here.
+desk-blind = hide earlier figures
+desk-table = Readings from a table…
+desk-quantity-missing = There is no such quantity here.
 desk-readings = readings
 desk-hidden-while-you-read-blind = hidden as long as earlier figures are
 desk-first-position = first position
 desk-second-position = second position
-desk-first-position-window-1 = first position, window 1
-desk-first-position-window-2 = first position, window 2
-desk-second-position-window-1 = second position, window 1
-desk-second-position-window-2 = second position, window 2
-desk-a-reading-has-a-look = a reading has a look
+desk-position-first-1 = first position, window 1
+desk-position-first-2 = first position, window 2
+desk-position-second-1 = second position, window 1
+desk-position-second-2 = second position, window 2
+desk-looks-per-reading = a reading has a look
 desk-zero-error = { $zero_error }
 desk-scales = scales
 desk-scales-of = scales of { $name }
 desk-less = Less
 desk-more = More
 desk-leave-it = Leave it
-desk-keep-it-next = Keep it, next ⏎
+desk-keep-next = Keep it, next ⏎
 desk-record = Record ⏎
 desk-keep = Keep
 desk-record-2 = Record
@@ -1294,39 +1318,39 @@ app-for-example = e.g. { $what }
 planner-nothing = nothing
 desk-end-a = e.g. end A
 desk-read-before = read before
-desk-tap-to-take-it-again = { $name }, tap to take it again
-desk-swept-mean-of-both = swept, mean of both
+desk-look-again = { $name }, tap to take it again
+desk-swept-mean = swept, mean of both
 desk-between-them = between them
-desk-second-look-open = second look open
+desk-second-look = second look open
 desk-none-yet = none yet
 
 ## On the page: equation
 
 equation-line-that-meets = { $coinciding_line }
-equation-numeral-that-meets = numeral that meets
+equation-numeral = numeral that meets
 equation-fine-part = fine part
 equation-main-reading = main reading
 equation-thimble-line = { $thimble } line
 equation-from = from
-equation-metrion-does-not-answer-at-the = Metrion does not answer at the moment; what you typed stays here.
+equation-offline = Metrion does not answer at the moment; what you typed stays here.
 figures-as-line = line number
 figures-as-numeral = as printed
 figures-as-worth = its worth
 figures-as-engraved = as engraved
 figures-as-unit = in the tool’s unit
-equation-which-do-you-mean = Which do you mean?
-equation-is-it-this = Is it this?
+equation-question = Which do you mean?
+equation-question-one = Is it this?
 equation-stands-for = What stands in this blank; tap to change
 equation-asked-once = Asked once: it is kept with the tool, and you can change it beside the blank.
-equation-what-you-typed-stays-here = { $refused }; what you typed stays here.
+equation-refused = { $refused }; what you typed stays here.
 equation-second-turn = second turn?
 equation-erase = Erase
 equation-next-blank = Next blank
-equation-degrees-then-minutes = degrees, then minutes
+equation-degrees-hint = degrees, then minutes
 equation-key-pad = key pad
 equation-kept = kept { $kept }
 equation-enter-replaces-esc-leaves = Enter puts the new figures in the place of the old ones, which stay in the record; Esc leaves it as it is.
-equation-record-by-thumb = Record by thumb
+equation-record-touch = Record by thumb
 
 ## On the page: instruments
 
@@ -1337,15 +1361,15 @@ instruments-unit-converted = What was read is converted when you change it.
 instruments-unit-stands = What was read keeps its figures.
 
 instruments-your-tools = Your tools
-instruments-none-yet-describe-one-above-give = None yet. Describe one above, give it a name, and keep it.
+instruments-own-none = None yet. Describe one above, give it a name, and keep it.
 instruments-open = Open
 instruments-common-patterns = Common patterns
 instruments-sleeve-and-thimble-closed = { $sleeve } and { $thimble }, closed
-instruments-scales-at-zero = scales at zero
+instruments-preview-zero = scales at zero
 instruments-parts = parts
 instruments-its-parts = Its parts
 instruments-labelled-drawing = labelled drawing
-instruments-each-pair-of-faces-has-a = Each pair of faces has a zero of its own:
+instruments-faces-hint = Each pair of faces has a zero of its own:
 instruments-for = { $name } for { $measures }
 instruments-pitch-worksheet = pitch worksheet
 instruments-pitch-worksheet-2 = Pitch worksheet
@@ -1353,43 +1377,42 @@ instruments-note-the-sleeve-with-the-thimble = Note the { $sleeve } with the { $
 instruments-turns = turns
 instruments-sleeve-before = { $sleeve } before
 instruments-sleeve-after = { $sleeve } after
-instruments-turns-of-trial = turns of trial { $at }
+instruments-trial-turns = turns of trial { $at }
 instruments-trial = { $when }, trial { $at }
-instruments-one-more-trial = One more trial
+instruments-trial-add = One more trial
 instruments-use-it = Use it
 instruments-your-tool = Your tool
-instruments-one-of-yours = One of yours
-instruments-or-by-what-you-count = Or by what you count
-instruments-close-the-jaws-and-look-how = Close the jaws and look: how many fine divisions are there, and which mark does the last one meet? If none of these is yours,
+instruments-own-choose = One of yours
+instruments-counts-heading = Or by what you count
+instruments-counts-how = Close the jaws and look: how many fine divisions are there, and which mark does the last one meet? If none of these is yours,
 instruments-describe-it = describe it
 instruments-caliper = Caliper
 instruments-screw-gauge = Screw gauge
 instruments-divided-circle = Divided circle
 instruments-tool = Tool
-instruments-one-fine-line-is-worth-readings = One fine line is worth { $least_count_text }. Readings are given to that, no finer.
-instruments-what-you-call-it = What you call it
+instruments-least-count-told = One fine line is worth { $least_count_text }. Readings are given to that, no finer.
 instruments-the-numerals-of-the-main-scale = The numerals of the { $main_scale } stand for
-instruments-millimetres-10-20-30 = millimetres: 10, 20, 30
-instruments-centimetres-1-2-3 = centimetres: 1, 2, 3
-instruments-for-the-fine-reading-you-type = For the fine reading you type
-instruments-the-lines-number = the line’s number
-instruments-the-numeral-at-it = the numeral at it
+instruments-numerals-mm = millimetres: 10, 20, 30
+instruments-numerals-cm = centimetres: 1, 2, 3
+instruments-fine-entry-label = For the fine reading you type
+instruments-fine-entry-line = the line’s number
+instruments-fine-entry-numeral = the numeral at it
 instruments-its-worth = its worth
-instruments-this-is-mine = This is mine
-instruments-number-engraved-on-it = number engraved on it
+instruments-choose = This is mine
+instruments-serial = number engraved on it
 instruments-not-counted = not counted
 instruments-appearance = appearance
-instruments-as-yours-looks = As yours looks
-instruments-the-numerals-stand-for = The numerals stand for
+instruments-looks-like = As yours looks
+instruments-numerals = The numerals stand for
 instruments-the-fine-scale-lies = The { $fine_scale } lies
-instruments-the-half-marks-lie = The half marks lie
+instruments-half-marks = The half marks lie
 instruments-the-thimbles-numerals-grow = The { $thimble }’s numerals grow
-instruments-a-numeral-at-every-so-many = A numeral at every so many fine lines
-instruments-a-numeral-at-every-so-many-2 = a numeral at every so many fine lines
+instruments-numeral-every = A numeral at every so many fine lines
+instruments-numeral-every-hint = a numeral at every so many fine lines
 instruments-usual = usual
-instruments-the-other-edge-shows-inches = The other edge shows inches
-instruments-the-other-edge-shows-inches-2 = the other edge shows inches
-instruments-for-the-fine-reading-i-type = For the fine reading I type
+instruments-other-edge = The other edge shows inches
+instruments-other-edge-hint = the other edge shows inches
+instruments-fine-entry-mine = For the fine reading I type
 instruments-the-line = the line
 instruments-the-numeral = the numeral
 instruments-screw-gauge-2 = screw gauge
@@ -1399,7 +1422,7 @@ instruments-the-other-edge-as-a-tool = The other edge shows inches: add it as a 
 instruments-inch-edge = { $name }, inch edge
 instruments-change-it = Change it
 instruments-what-was-read-does-not-fit = What was read with it does not fit that:
-instruments-keep-the-old-tool-for-them = Keep the old tool for them, add this one beside it
+instruments-keep-old = Keep the old tool for them, add this one beside it
 instruments-plain-scale = ruler or display
 instruments-it-shows = what it shows
 instruments-marks-of-which-two-are-apart = It has marks, two of them apart by
@@ -1408,15 +1431,15 @@ instruments-divided-circle-2 = divided circle
 instruments-least-count-2 = { $least_count }
 instruments-least-count-3 = { $Least_count }
 instruments-show-it = Show it
-instruments-is-among-your-tools = “{ $name }” is among your tools.
+instruments-own-kept = “{ $name }” is among your tools.
 instruments-change = Change “{ $name }”
-instruments-give-it-a-name-to-keep = give it a name to keep it
-instruments-keep-this-tool = Keep this tool
+instruments-own-name-wanted = give it a name to keep it
+instruments-own-keep = Keep this tool
 instruments-description = description
-instruments-i-call-it = I call it
+instruments-own-name = I call it
 instruments-caliper-a = e.g. Caliper A
 instruments-fine-divisions = fine divisions
-instruments-fine-divisions-reach-over = fine divisions reach over
+instruments-span = fine divisions reach over
 instruments-main-divisions = main divisions
 instruments-marks-of = marks of
 instruments-main-division = main division
@@ -1427,50 +1450,49 @@ instruments-with-the-main-scale = with the { $main_scale }
 instruments-against-the-main-scale = against the { $main_scale }
 instruments-one-turn-of-the-thimble-travels = One turn of the { $thimble } travels
 instruments-the-sleeve = the { $sleeve }
-instruments-has-a-mark-every = has a mark every
+instruments-main-every = has a mark every
 instruments-the-thimble = the { $thimble }
 instruments-has = has
 instruments-divisions = divisions
-instruments-it-reaches-from = It reaches from
+instruments-range = It reaches from
 instruments-lowest-reading = lowest reading
 instruments-to = to
 instruments-highest-reading = highest reading
-instruments-the-drawing-shows-what-it-was = { $text }. The drawing shows what it was before.
+instruments-preview-stale = { $text }. The drawing shows what it was before.
 instruments-reads = reads { $read }
 instruments-drawing = drawing
-instruments-scales-of-the-described-tool = scales of the described tool
+instruments-preview = scales of the described tool
 instruments-hold = Pause
-instruments-line-after-line = Line after line
-instruments-drag-the-scales-open = drag the scales open
+instruments-tour-lines = Line after line
+instruments-tour-open = drag the scales open
 
 ## On the page: notebook
 
 notebook-new-sheet = New sheet
 notebook-sheet-of = Sheet of { $date }
-notebook-find-a-sheet-a-quantity-a = Find a sheet, a quantity, a tool
+notebook-find-a-sheet-a-quantity-a = Find a sheet, a person, a tool
 notebook-save-all = Save all
-notebook-all-as-pdf = All as PDF
+notebook-print-all = All as PDF
 notebook-no-sheet-speaks-of = No sheet mentions “{ $wanted }”.
 notebook-no-sheet-yet-a-new-one = Say what it is and with which tool; then you look at its zero, and read.
 notebook-derived = worked out
-notebook-look-at-a-finished-example = Look at a finished example
+notebook-example = Look at a finished example
 begin-measure-something = Measure something
-begin-what-do-you-measure = What do you measure?
+begin-name = What do you measure?
 begin-for-example = e.g. spreader, outside
 begin-unnamed = First quantity
-begin-with-a-tool-like = with a tool like
+begin-tool = with a tool like
 begin-or-one-like = Yours is another one…
 begin-its-zero = its zero
 begin-zero-vernier = Wipe the jaws and close them gently. Where does the zero line stand?
 begin-zero-screw = Wipe the faces and close them by the ratchet. Where does the zero of the thimble stand?
 begin-zero-later = I look at the zero later
 begin-go-on = Read it
-begin-sheet-title = { $tool }, { $date }
-notebook-no-tool-yet = no tool yet
-notebook-damaged-and-not-worked-out-what = Damaged, and not worked out: { $damage }. What was recorded is kept as it is.
-notebook-nothing-measured-yet = Nothing measured yet.
+notebook-tool-none = no tool yet
+notebook-damaged = Damaged, and not worked out: { $damage }. What was recorded is kept as it is.
+notebook-empty = Nothing measured yet.
 notebook-bring-back = Bring back
-notebook-empty-the-trash = Empty the trash
+notebook-trash-empty = Empty the trash
 notebook-empty-for-good = { $count ->
     [one] One sheet goes for good
    *[other] { $count } sheets go for good
@@ -1481,33 +1503,33 @@ notebook-empty-for-good = { $count ->
 
 ## On the page: outbox
 
-outbox-readings-are-still-on-their-way = Readings are still on their way to Metrion; try again then.
+outbox-unsent = Readings are still on their way to Metrion; try again then.
 
 ## On the page: planner
 
 planner-what-the-uncertainty-will-be-in = How small the uncertainty must be, in per cent, decides which tool to take. It is worked out by the same rules as your results.
-planner-something-of-about = Something of about
-planner-about-how-large = about how large
-planner-is-wanted-to = is wanted to
-planner-wanted-per-cent = wanted per cent
-planner-readings-of-it-differ-by-about = %. Readings of it differ by about
+planner-wish-thing = Something of about
+planner-size = about how large
+planner-wish-to = is wanted to
+planner-percent = wanted per cent
+planner-wish-scatter = %. Readings of it differ by about
 planner-expected-scatter = expected scatter
-planner-from-their-mean = from their mean.
-planner-say-how-large-the-thing-is = Say how large the thing is, and see what each tool would give.
+planner-wish-end = from their mean.
+planner-invitation = Say how large the thing is, and see what each tool would give.
 planner-good-enough = good enough
-planner-not-good-enough = not good enough
-planner-does-not-fit = does not fit
+planner-coarse = not good enough
+planner-unfit = does not fit
 
 ## On the page: report
 
 report-of = Of
 report-report-of = Report of
-report-the-whole-sheet = the whole sheet
+report-scope-sheet = the whole sheet
 report-print = Print
 form-pdf = PDF
 report-paper = paper
 report-letter = Letter
-report-for-other-programs = For other programs
+report-forms-other = For other programs
 form-ods = The same as ODS
 form-xlsx = Spreadsheet with its formulas
 form-csv = Table as CSV
@@ -1519,112 +1541,115 @@ report-logbook-and-photographs = Logbook with its photographs (ZIP)
 report-logbook-file = Logbook file
 report-the-report = The report
 report-who-measured = Who measured
-report-what-was-to-be-found = What was to be found
+report-aim-heading = What was to be found
 
 ## On the page: results
 
-results-what-the-uncertainty-is-made-of = what the uncertainty is made of
+results-budget = what the uncertainty is made of
 results-what-others-would-say = Other conventions
-results-the-same-readings-other-conventions = The same readings, other conventions: { $name }
-results-the-one-used-here = the one used here
-results-use-it-for-this-quantity = Use it for this quantity
-results-on-the-scales = on the scales
-results-no-place-noted = no place noted
+results-others = The same readings, other conventions: { $name }
+results-others-used = the one used here
+results-others-use = Use it for this quantity
+results-see-scales = on the scales
+results-place-none = no place noted
 results-also-in = also in
 places-report-apart = Report the places apart
 places-report-together = Report them together
 results-working = Working: { $title }
-results-click-a-number-to-see-where = Click a number to see where it comes from.
+results-trace-hint = Click a number to see where it comes from.
 results-compared-with = compared with
 results-beside = Beside { $with }
-results-compare-with-something-else = Compare with something else
+results-compare-label = Compare with something else
 results-compare-with = Compare…
 results-compare-with-2 = Compare with
-results-an-expected-value = an expected value
+results-compare-expected = an expected value
 results-expected-value = expected value
 results-its-uncertainty = its uncertainty
 results-its-unit = its unit
 results-compare-no-more = Stop comparing
 results-compare = Compare
-results-no-reading-yet-so-no-result = no reading yet, so no result
+results-none = no reading yet, so no result
 results-all-together = all together:
-results-the-uncertainty-is-of-the-value = The uncertainty is { $relative_percent } % of the value. 
-results-convention = Convention:
+results-relative = The uncertainty is { $relative_percent } % of the value. 
 remedy-zero-was = It was { $error }
 remedy-zero-was-why = counted from the wrong side of zero
-results-where-this-comes-from = Where this comes from
+results-trace = Where this comes from
 
 ## On the page: settings
 
-settings-conventions-of-your-own = conventions of your own
-settings-conventions-of-your-own-2 = Conventions of your own
+settings-own-conventions-list = conventions of your own
+settings-own-conventions = Conventions of your own
 settings-describe-one = Describe one
-settings-if-your-course-does-it-in = If your course does it in another way, describe that way here. A sheet that uses it takes a copy along, so that its file is whole.
+settings-own-conventions-why = If your course does it in another way, describe that way here. A sheet that uses it takes a copy along, so that its file is whole.
+settings-who-measures = Who measures
+settings-who-measures-about = Name, group and course, as they stand on every sheet that is begun from now on.
+settings-who-measures-hint = e.g. Ida, group 3
+settings-who-measures-always = On every sheet from now on
 settings-theme = Theme
-settings-light-for-the-bench-dark-for = Light for the bench, dark for the evening.
-settings-as-the-system = as the system
+settings-theme-why = Light for the bench, dark for the evening.
+settings-theme-system = as the system
 settings-decimal-sign = Decimal sign
-settings-both-are-understood-when-you-type = Both are understood when you type; this one is written.
-settings-point-6-30 = point, 6.30
-settings-comma-6-30 = comma, 6,30
-settings-digits-anywhere-begin-a-reading = Digits anywhere begin a reading
-settings-on-a-quantity-figures-go-into = On a quantity, figures go into the equation also when the cursor is elsewhere.
-settings-change-the-convention = Change the convention
-settings-a-convention-of-your-own = A convention of your own
+settings-decimal-why = Both are understood when you type; this one is written.
+settings-decimal-point = point, 6.30
+settings-decimal-comma = comma, 6,30
+settings-digits = Digits anywhere begin a reading
+settings-digits-why = On a quantity, figures go into the equation also when the cursor is elsewhere.
+settings-convention-change = Change the convention
+settings-convention-new = A convention of your own
 settings-yours = Yours
 settings-its-name = Its name
 settings-first-year-course = e.g. first-year course
-settings-the-result-is-given-as = The result is given as
-settings-a-limit-of-error = a limit of error
-settings-a-standard-uncertainty = a standard uncertainty
-settings-one-look-may-be-off-by = One look may be off by
+settings-convention-given = The result is given as
+settings-convention-limit = a limit of error
+settings-convention-standard = a standard uncertainty
+settings-convention-look = One look may be off by
 settings-least-counts = { $least_counts }
-settings-the-look-at-the-zero-counts = The look at the zero counts as well
-settings-multiplied-by-or-widened-to-cover = Multiplied by, or widened to cover
+settings-convention-zero = The look at the zero counts as well
+settings-convention-coverage = Multiplied by, or widened to cover
 settings-2-or-95 = e.g. 2 or 95%
-settings-a-factor-like-2-or-a = a factor like 2, or a percentage like 95%
-settings-figures-of-the-uncertainty = Figures of the uncertainty
-settings-two-when-the-first-is-1 = two when the first is 1
-settings-tenths-between-two-lines-are-estimated = Tenths between two lines are estimated
+settings-convention-coverage-hint = a factor like 2, or a percentage like 95%
+settings-convention-figures = Figures of the uncertainty
+settings-convention-figures-two = two when the first is 1
+settings-convention-tenths = Tenths between two lines are estimated
 settings-keep-it = Keep it
-settings-the-scatter-is-taken-as = The scatter is taken as
-settings-limit-and-scatter = Limit and scatter
+settings-convention-scatter = The scatter is taken as
+settings-convention-combined = Limit and scatter
 
 ## On the page: sheet
 
-sheet-undo-ctrl-z = Undo: { $undo } (Ctrl+Z)
-sheet-redo-ctrl-y = Redo: { $redo } (Ctrl+Y)
+sheet-undo-what = Undo: { $undo } (Ctrl+Z)
+sheet-redo-what = Redo: { $redo } (Ctrl+Y)
 sheet-redo = Redo
-sheet-a-damaged-sheet = A damaged sheet
-sheet-what-was-recorded-is-kept-as = { $message }. What was recorded is kept as it is.
-sheet-the-damaged-sheet = The damaged sheet
-sheet-there-is-no-such-sheet = There is no such sheet.
+sheet-damaged-title = A damaged sheet
+sheet-damaged-kept = { $message }. What was recorded is kept as it is.
+sheet-damaged-file = The damaged sheet
+sheet-missing = There is no such sheet.
 sheet-new-quantity = New quantity
-sheet-nothing-is-measured-here-yet-say = Nothing is measured here yet. Say what you measure and with which tool; its zero comes next.
-sheet-begin-with-a-quantity = Begin with a quantity
+sheet-empty = Nothing is measured here yet. Say what you measure and with which tool; its zero comes next.
+sheet-begin = Begin with a quantity
 sheet-quantities = quantities
 sheet-tools = tools
-sheet-tools-and-their-zeros = Tools and their zeros
-sheet-add-a-tool = Add a tool
+sheet-tools-heading = Tools and their zeros
+sheet-tool-add = Add a tool
 sheet-zero-error = { $zero_error } { $error_text } { $unit }
 sheet-trash = Trash
 sheet-one-look = one look
-sheet-two-positions-and-what-lies-between = two positions, and what lies between
+sheet-looks-two = two positions, and what lies between
 sheet-two-positions = two positions
-sheet-two-positions-each-in-two-windows = two positions, each in two windows
-sheet-the-angle-swept = the angle swept
-sheet-half-of-it-left-and-right = half of it: left and right of the middle
-sheet-give-it-a-name-such-as = Give it a name, such as “Lower spreader, outside”.
+sheet-looks-four = two positions, each in two windows
+sheet-taken-swept = the angle swept
+sheet-taken-half = half of it: left and right of the middle
+sheet-quantity-name-wanted = Give it a name, such as “Lower spreader, outside”.
 sheet-lower-spreader-outside = e.g. lower spreader, outside
-sheet-its-letter-if-any = Its letter, if any
+sheet-quantity-letter = Its letter, if any
 sheet-measured-with = Measured with
 sheet-another-tool = Another tool…
 sheet-taken-with = Taken with
-sheet-one-reading-is = One reading is
-sheet-what-is-wanted = What is wanted
-sheet-how-many-alike-lie-in-one = How many alike lie in one stack
-sheet-1-for-a-single-thing-value = 1 for a single thing. Value and uncertainty are divided by it.
-sheet-removed-undo-brings-it-back = Removed; undo brings it back.
+sheet-quantity-looks = One reading is
+sheet-quantity-taken = What is wanted
+sheet-stack = How many alike lie in one stack
+sheet-stack-why = 1 for a single thing. Value and uncertainty are divided by it.
+sheet-removed = Removed; undo brings it back.
 
 ## On the page: strip
 
@@ -1632,14 +1657,14 @@ strip-which-sleeve-looks-like-yours = Which { $sleeve } looks like yours?
 strip-the-lens-shows-the-line-that = The lens shows the { $coinciding_line } as soon as you type it.
 strip-line = line { $line }{ $label }
 strip-line-2 = line { $line }: { $words }
-strip-line-meets-a-mark = line { $line } meets a mark
+strip-meets = line { $line } meets a mark
 strip-line-is = line { $line } is { $words }
 
 ## On the page: tally
 
-tally-show-it-on-the-scales = Show it on the scales
-tally-change-its-figures = Change its figures
-tally-count-it-again = Count it again
+tally-show = Show it on the scales
+tally-change = Change its figures
+tally-count = Count it again
 remedy-set-aside = Set aside…
 tally-photograph-it = Photograph it…
 photo-title = A photograph of the scales
@@ -1653,7 +1678,7 @@ photo-choose = Choose a picture…
 photo-of-the-bench = Photograph the bench
 photo-or-drop = Or drop a picture here: JPEG or PNG.
 photo-live = what the camera sees
-photo-hold-it-so = Hold it so that both scales meet on the dashed line.
+photo-hold = Hold it so that both scales meet on the dashed line.
 photo-take-it = Take it
 photo-another-way = Another way
 photo-no-camera = The camera cannot be used ({ $why }). Choose a picture instead.
@@ -1689,37 +1714,39 @@ photo-of-reading = { $count ->
 } of reading { $at }
 photo-whole = the whole picture, small
 photo-take-away = Take the photograph away
-tally-actions-for-reading = Actions for reading { $at }
-tally-why-does-it-not-count-the = Why does it not count? The reading stays in the record, struck through.
+tally-actions-of = Actions for reading { $at }
+tally-discount-why = Why does it not count? The reading stays in the record, struck through.
 tally-a-burr-stood-between-the-jaws = e.g. a burr stood between the jaws
 tally-set-aside = Set aside
 remedy-look-again = Look again
-tally-is-being-looked-at-again = is being looked at again; its figures are hidden meanwhile
+tally-looked-at-again = is being looked at again; its figures are hidden meanwhile
 remedy-misread = I misread, it was { $main }
 tally-no = no.
-tally-first-then-second-position = first, then second position
+tally-positions = first, then second position
 tally-window = window { $at }
 tally-main = main
 tally-line = line
 tally-reads = reads{ $unit }
 tally-actions = actions
-tally-no-reading-yet-each-one-you = No reading yet. Each one you record becomes a row here, and a dot that shows how they scatter.
-tally-waiting-for-the-server-nothing-is = waiting for the server; nothing is lost
+tally-empty = No reading yet. Each one you record becomes a row here, and a dot that shows how they scatter.
+tally-waiting = waiting for the server; nothing is lost
 tally-discard = Discard
 tally-set-aside-because = set aside: { $excluded }
-tally-off-the-axis = off the axis
+tally-off-axis = off the axis
 
 ## On the page: transfer
 
-transfer-was-not-loaded = “{ $name }” was not loaded
-transfer-logbook-file = logbook file
+transfer-failed = “{ $name }” was not loaded
+transfer-logbook-file = logbook files
 transfer-looking-through = Looking through, { $progress } %
-transfer-load-a-file = Load a file
-transfer-drop-a-logbook-file-or-a = Drop a logbook file, a ZIP of many, a report’s PDF, or a table of readings
-transfer-readings-from-a-table = Readings from a table
+transfer-load = Load files
+transfer-load-folder = Load a folder
+transfer-folder = folder to load
+transfer-drop = Drop logbook files, reports as PDF, ZIPs or folders of these, or a table of readings
+transfer-table = Readings from a table
 transfer-take-in = Take { $count } in
 transfer-column-stands-for = Some figures can be two readings. What stands in the column “{ $column }”?
-transfer-take-them-in = Take them in
+transfer-table-submit = Take them in
 transfer-take-the-good = { $count ->
     [one] Take in the one that can be read
    *[other] Take in the { $count } that can be read
@@ -1738,60 +1765,80 @@ transfer-taken = { $count ->
    *[other] { $count } sheets taken in
 }, { $left } left
 transfer-table-file = table file
-transfer-choose-a-csv-file = Choose a CSV file
-transfer-semicolons-tabs-and-decimal-commas-are = Semicolons, tabs and decimal commas are understood.
+transfer-table-choose = Choose a CSV file
+transfer-table-hint = Semicolons, tabs and decimal commas are understood.
 transfer-leave-it = leave it
-transfer-set-aside-because = set aside because
+transfer-table-excluded = set aside because
 transfer-reads = reads
 transfer-it-is-left-what-is-wrong = It is left out. What is wrong with it:
-transfer-nothing-was-stored-what-is-wrong = Nothing was stored. What is wrong:
+transfer-refused = Nothing was stored. What is wrong:
 transfer-whole-file = whole file
 transfer-new-here = new here
-transfer-here-already-just-the-same = here already, just the same
-transfer-here-already-but-not-the-same = here already, but not the same
-transfer-cannot-be-taken-in = cannot be taken in
-transfer-take-it-in-as-a-new = take it in as a new sheet
-transfer-replace-the-one-here-as-a = replace the one here, as a new version
-transfer-take-it-in = Take it in
+transfer-here-same = here already, just the same
+transfer-here-differs = here already, but not the same
+transfer-unreadable = cannot be taken in
+transfer-other = neither a logbook nor a PDF or ZIP
+transfer-twin-among-these = the same as another of these files
+transfer-state-among-these = another state of a sheet in these files
+transfer-twin = the same as { $file }
+transfer-other-state = another state of the sheet in { $file }
+transfer-choice-all = What to do with all that are: { $standing }
+transfer-each-by-itself = each by itself
+transfer-became-new = new sheet
+transfer-became-replaced = replaced
+transfer-became-left = left: { $why }
+transfer-take-back = Take all of it out again
+transfer-taken-back = { $left ->
+    [0] { $count ->
+        [one] { $count } sheet is out again; the trash has what was new.
+       *[other] { $count } sheets are out again; the trash has what was new.
+    }
+   *[other] { $count } out again; { $left } left, as somebody changed them meanwhile.
+}
+transfer-again = take it in as a new sheet
+transfer-replace = replace the one here, as a new version
+transfer-submit = Take it in
 transfer-in-the-file = In “{ $name }”
-transfer-nothing-is-stored-yet = Nothing is stored yet.
-transfer-what-to-do-with = What to do with { $title }
-transfer-metrion-does-not-answer-nothing-of = Metrion does not answer; nothing of the file was stored.
-transfer-the-answer-broke-off-nothing-of = The answer broke off; nothing of the file was stored.
+transfer-in-files = In { $count } files
+transfer-pending = Nothing is stored yet.
+transfer-choice = What to do with { $title }
+transfer-what-would-go = This would go, until you undo it: { $sheet }, { $holds }.
+transfer-offline = Metrion does not answer; nothing of the file was stored.
+transfer-broken-off = The answer broke off; nothing of the file was stored.
 
 ## On the page: words
 
 words-the-guide = The guide
-words-words-and-care = Words and care
-words-find-a-word = Find a word
-words-courses-name-the-same-thing-differently = Courses name the same thing differently. Pick your word, and Metrion uses it.
+words-title = Words and care
+words-find = Find a word
+words-why = Courses name the same thing differently. Pick your word, and Metrion uses it.
 words-glossary = glossary
-words-no-word-like = No word like “{ $wanted }”.
-words-care-and-safety = Care and safety
-words-care-and-safety-2 = care and safety
+words-none = No word like “{ $wanted }”.
+words-care = Care and safety
+words-care-link = care and safety
 
 ## On the page: zero
 
 zero-looked-at-before = Its looks at the zero beside the readings, in order of time. A quantity that uses several takes their mean.
-zero-take-it-as-exact = Take it as exact
+zero-exact = Take it as exact
 zero-zero-error-tap-to-change = { $zero_error }, tap to change
 zero-zero-of = Zero of { $name }
 zero-closed-scales = scales at the zero
-zero-before-the-readings = before the readings
-zero-keep-this-zero = Keep this zero
-zero-on-a-setting-piece-of = on a setting piece of
+zero-state-before = before the readings
+zero-keep = Keep this zero
+zero-piece = on a setting piece of
 zero-0-closed = closed
-zero-these-faces-cannot-close-on-each = These faces cannot close on each other: use a ring, rod or gap of known size.
+zero-piece-why = These faces cannot close on each other: use a ring, rod or gap of known size.
 zero-flush-on-a-flat-surface = Stand the end of the beam on a clean flat surface and let the rod down until both are flush.
 zero-where-it-should-read-nothing = See what it reads where it should read nothing.
 zero-both-faces-ride-on-one-slide = As both faces ride on one slide, the zero of the outside jaws shifts these as well. The report says so.
 zero-look-outside-first = Look at the zero of the outside jaws first: both faces ride on one slide, so it can be taken over here.
-zero-take-over-the-outside-zero = Take over the outside zero
+zero-share = Take over the outside zero
 zero-its-zero-mark-shows = Its marks show
 zero-lines-early = lines early (with a minus: late)
 zero-read-now = reads
-zero-one-line-back = one line back
-zero-one-line-on = one line on
+zero-step-back = one line back
+zero-step-on = one line on
 zero-side-on = Stands on zero
 zero-side-short = Still short of it
 zero-side-past = Run past it
@@ -1801,9 +1848,9 @@ zero-side-past-slide = the fine zero lies to the left: reads too little, a negat
 zero-side-on-screw = zero at the datum line: kept as it is
 zero-side-short-screw = it shows 1, 2 … at the datum line: reads too much, a positive { $zero_error }
 zero-side-past-screw = the zero has gone by, it shows the last lines: reads too little, a negative { $zero_error }
-zero-wipe-the-faces-close-them-by = Wipe the faces, close them by the { $ratchet } until it slips.
-zero-wipe-the-faces-and-close-them = Wipe the faces and close them gently.
-zero-the-last-mark-passed-and-the = The last mark passed and the { $coinciding_line } make the { $zero_error }.
+zero-how-ratchet = Wipe the faces, close them by the { $ratchet } until it slips.
+zero-how = Wipe the faces and close them gently.
+zero-adds-up = The last mark passed and the { $coinciding_line } make the { $zero_error }.
 zero-tapped-otherwise = You said that it { $side ->
     [past] has run past zero
    *[short] is still short of zero
@@ -1813,12 +1860,12 @@ zero-looks-which = Which look holds?
 zero-replaces = The new one replaces it
 zero-both-hold = Both hold
 zero-moved-between = It moved between: before, and after
-zero-the-new-look = the new look
+zero-look-new = the new look
 zero-readings-between = { $count ->
     [one] one reading
    *[other] { $count } readings
 }
-zero-which-zero-is-it = Which zero is it?
+zero-question = Which zero is it?
 
 ## On the page: counts and single words
 
@@ -1841,7 +1888,7 @@ charts-wanted = wanted
 charts-the-thing = the thing
 charts-size = size, { $unit }
 planner-with-readings = with { $count } readings
-planner-as-a-stack-of = as a stack of { $count }
+planner-stack = as a stack of { $count }
 desk-opening = opening
 desk-closing = closing
 desk-read = read
@@ -1888,8 +1935,8 @@ settings-light = light
 settings-dark = dark
 settings-one = one
 settings-two = two
-sheet-rename-the-sheet = Rename the sheet
-sheet-a-stack-of = a stack of { $count }
+sheet-rename = Rename the sheet
+sheet-stack-of = a stack of { $count }
 counted-readings = { $count ->
     [one] { $count } reading
    *[other] { $count } readings
@@ -1916,12 +1963,12 @@ instruments-upwards = upwards
 instruments-downwards = downwards
 instruments-caliper-2 = caliper
 instruments-none = none
-instruments-step-of-the-slide = step of the slide
-instruments-limit-of-error-its-maker-gives = limit of error its maker gives, { $unit }
+instruments-slide-step = step of the slide
+instruments-maker-limit = limit of error its maker gives, { $unit }
 instruments-gone-from-your-tools = “{ $name }” is gone from your tools; sheets keep theirs.
-sheet-is-in-the-trash = “{ $title }” is in the trash.
+sheet-trashed = “{ $title }” is in the trash.
 tally-between = between
-tally-recorded-hidden-so-that-they-do = { counted-readings } recorded, hidden so that they do not steer the next one.
+tally-hidden = { counted-readings } recorded, hidden so that they do not steer the next one.
 count-in-words = { $count ->
     [1] one
     [2] two
@@ -1943,11 +1990,11 @@ results-looks-open = { count-in-words } second { $count ->
    *[other] looks
 } open
 results-without-reading = Without reading { $at }: { $without }
-words-a-word-of-your-own = a word of your own
-words-a-word-of-your-own-for = a word of your own for { $word }
+words-own = a word of your own
+words-own-for = a word of your own for { $word }
 words-use-it = Use it
-words-your-word-for = your word for { $word }
-notebook-in-the-trash = In the trash: { $count }
+words-yours = your word for { $word }
+notebook-trash = In the trash: { $count }
 transfer-rows-more = and { $count } rows more
 transfer-more = and { $count } more
 transfer-column = column { $at }
@@ -1956,7 +2003,7 @@ transfer-main = main
 transfer-line = line
 transfer-turn = turn
 transfer-numbered = { $name } { $at }
-transfer-taking-in-of-all-of-them = Taking in { $count } of { $all }: all of them, or none if one fails.
+transfer-progress = Taking in { $count } of { $all }: all of them, or none if one fails.
 api-away = Metrion does not answer; nothing typed is lost.
 api-answered = The server answered { $status }.
 desk-changed = changed
@@ -1978,22 +2025,22 @@ workbook-first-place = place of the first figure of that
 workbook-decimals = decimals that are stated
 workbook-stated = result as it is stated
 workbook-results = Results
-workbook-none-looked-at = none looked at
+workbook-zero-none = none looked at
 workbook-zero-check = zero check
 workbook-main = main
 workbook-line = line
 workbook-setting-piece = setting piece
-workbook-reads-too-much-by = reads too much by
+workbook-zero-error = reads too much by
 workbook-place = place
 workbook-observed = observed
 workbook-corrected = corrected
 workbook-counts = counts
-workbook-set-aside-because = set aside because
+workbook-excluded = set aside because
 workbook-no = no
 workbook-convention = convention: { $name }
 workbook-mean-in = mean in { $unit }
 workbook-uncertainty-in = uncertainty in { $unit }
-workbook-per-cent-of-the-mean = per cent of the mean
+workbook-relative = per cent of the mean
 table-name = quantity
 table-instrument = tool
 table-unit = unit
@@ -2305,8 +2352,8 @@ bench-nothing-to-reveal = There is nothing to reveal yet: a reading that counts,
 door-nothing-open = No quantity is open: open one, or name it with ?sheet=…&quantity=….
 door-not-pairs = This quantity is read in pairs: a device can leave single readings only.
 door-lines = A reading a line, one at least and { $most } at most.
-bench-take-a-tool = Take a tool
-bench-and-a-part = and a part from the drawer
+bench-take = Take a tool
+bench-with-part = and a part from the drawer
 bench-measure-it = Measure it
 bench-hand = what the hand does
 bench-where = where the part is held

@@ -24,8 +24,8 @@ def task_words(exercise: Exercise, speaker: Speaker) -> str:
             travel=Figure(travel),
         )  # fmt: skip
     halved = exercise.question is Question.SWEEP and exercise.divide_by != 1
-    code = f"practice-asks-{exercise.question}{'-halved' if halved else ''}"
-    return speaker.text(code, arc=str(exercise.arc))
+    asked = f"{exercise.question}{'-halved' if halved else ''}"
+    return speaker.text_of("practice-asks", asked, arc=str(exercise.arc))
 
 
 def looks_in_words(exercise: Exercise, speaker: Speaker) -> Iterator[tuple[str, Indication]]:
@@ -33,9 +33,9 @@ def looks_in_words(exercise: Exercise, speaker: Speaker) -> Iterator[tuple[str, 
     if exercise.zero_check:
         yield speaker.text("practice-at-the-zero"), exercise.zero_check
     for at, look in enumerate(exercise.looks, start=1):
-        code = "practice-position" if exercise.question is Question.SWEEP else "practice-look"
-        several = len(exercise.looks) > 1
-        yield speaker.text(code if several else "practice-one-look", at=at), look
+        what = "position" if exercise.question is Question.SWEEP else "look"
+        what = what if len(exercise.looks) > 1 else "one-look"
+        yield speaker.text_of("practice", what, at=at), look
 
 
 def right_answer(exercise: Exercise, speaker: Speaker) -> str:

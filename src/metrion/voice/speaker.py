@@ -6,10 +6,10 @@ import re
 from collections.abc import Mapping
 from dataclasses import dataclass, field
 from functools import cache, cached_property
-from typing import TYPE_CHECKING, cast
+from typing import TYPE_CHECKING
 
 from metrion.core.codes import MessageCode
-from metrion.core.facts import Amount, Argument, Fact, Figure, Name
+from metrion.core.facts import Amount, Argument, Fact, Figure, Name, coded
 from metrion.core.words import CONCEPTS
 from metrion.voice.catalogues import DEFAULT, messages, usual
 from metrion.voice.numbers import Numbers
@@ -121,13 +121,8 @@ class Speaker:
 
     def alternatives(self, concept: str) -> tuple[str, ...]:
         """All that courses call a concept, the usual word first."""
-        code = f"concept-{concept}"
-        others = self._raw(f"{code}.others").split(_BETWEEN) if self.knows(f"{code}.others") else ()
-        return (self._raw(code), *others)
-
-    def knows(self, code: str) -> bool:
-        """Whether the catalogue has a message, or an attribute of one (``code.attribute``)."""
-        return self._pattern(code) is not None
+        others = self.known("concept", f"{concept}.others")
+        return (self._raw(f"concept-{concept}"), *(others.split(_BETWEEN) if others else ()))
 
     def say(self, fact: Fact) -> str:
         """A fact as text.
@@ -159,9 +154,17 @@ class Speaker:
         message = _bundle(self.language).get_message(name)
         return message.attributes.get(attribute) if attribute else message.value
 
-    def text(self, code: str, **about: Argument) -> str:
+    def text(self, code: MessageCode, **about: Argument) -> str:
         """A message of the catalogue as text; see `say`."""
-        return self.say(Fact(cast(MessageCode, code), about))
+        return self.say(Fact(code, about))
+
+    def text_of(self, stem: str, member: object, **about: Argument) -> str:
+        """One of a family of messages as text; see `coded`."""
+        return self.say(coded(stem, member, **about))
+
+    def known(self, stem: str, member: object) -> str:
+        """One of a family as text; empty where the catalogue has none for that member."""
+        return self.text_of(stem, member) if self._pattern(f"{stem}-{member}") else ""
 
     def sentence(self, fact: Fact) -> str:
         """A fact as a sentence of its own: with a capital."""

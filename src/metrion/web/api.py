@@ -14,6 +14,7 @@ from metrion.core.json import Record
 from metrion.formats.faults import Refused
 from metrion.formats.processes import Crowded, Unwanted
 from metrion.notebook.errors import ConventionTaken, InUse, NoOwnConvention
+from metrion.notebook.other_windows import OfAnother
 from metrion.store import (
     Busy,
     Damaged,
@@ -42,6 +43,7 @@ _STATUS: dict[type[MetrionError], int] = {
     KeyReused: 409,
     NothingToUndo: 409,
     NothingToRedo: 409,
+    OfAnother: 409,
     Stale: 412,
     Busy: 503,
     Crowded: 503,
@@ -49,6 +51,8 @@ _STATUS: dict[type[MetrionError], int] = {
     StorageTrouble: 507,
 }
 _AGAIN_SECONDS = "1"
+_SELDOM = ("uses", "asks")
+"""Told only where there is something to tell."""
 
 
 class MetrionApi(Api):
@@ -63,10 +67,15 @@ class MetrionApi(Api):
 
 
 def _shape(
-    message: str, faults: list[FaultView], status: int, uses: Sequence[UseView] = ()
+    message: str,
+    faults: list[FaultView],
+    status: int,
+    uses: Sequence[UseView] = (),
+    asks: str = "",
 ) -> Response:
-    shown = asdict(ErrorView(message, faults, list(uses)))
-    response = jsonify({name: each for name, each in shown.items() if name != "uses" or each})
+    shown = asdict(ErrorView(message, faults, list(uses), asks))
+    told = {name: each for name, each in shown.items() if each or name not in _SELDOM}
+    response = jsonify(told)
     response.status_code = status
     return response
 
@@ -77,7 +86,8 @@ def metrion_error(error: MetrionError) -> Response:
     status = error.status if isinstance(error, Problem) else _STATUS.get(type(error), 422)
     used = error.uses if isinstance(error, InUse) else ()
     uses = [UseView(use.section, use.id, say(use.says)) for use in used]
-    response = _shape(say(error.says), faults, status, uses)
+    asks = error.asks if isinstance(error, OfAnother) else ""
+    response = _shape(say(error.says), faults, status, uses, asks)
     if isinstance(error, Busy | Crowded):
         response.headers["Retry-After"] = _AGAIN_SECONDS
     return response

@@ -9,6 +9,7 @@ from flask import Flask
 
 from metrion import __version__
 from metrion.core.exact.bounds import LARGEST_PACKED
+from metrion.formats.archive import MOST_FILES
 from metrion.notebook import Notebook
 from metrion.store import Store
 from metrion.views.locale import speak_by
@@ -44,6 +45,7 @@ from metrion.web.authentication import Gate, shut
 from metrion.web.current import notebook
 from metrion.web.host_check import LOOPBACK, keep_to_this_host
 from metrion.web.sessions import remember_browsers
+from metrion.web.windows import OpenWindows
 
 RESOURCES = (
     sheets, imports, entries, tools, instruments, desk, recipes, conventions, planner, practice,
@@ -70,11 +72,13 @@ def create_app(
         OPENAPI_URL_PREFIX="/api",
         OPENAPI_JSON_PATH="openapi.json",
         MAX_CONTENT_LENGTH=LARGEST_PACKED,
+        MAX_FORM_PARTS=MOST_FILES,
     )
     app.extensions["notebook"] = Notebook(data if isinstance(data, Store) else Store(data))
     app.before_request(lambda: speak_by(lambda: notebook().settings().speaker))
     keep_to_this_host(app, names)
     remember_browsers(app)
+    app.extensions["windows"] = OpenWindows()
     if gate is not None:
         shut(app, gate)
     api = MetrionApi(app)

@@ -20,6 +20,7 @@ from threading import BoundedSemaphore, Lock
 from flask import Blueprint, Flask, current_app, redirect, render_template, request
 from werkzeug.wrappers import Response
 
+from metrion.core.codes import MessageCode
 from metrion.views.locale import speaker
 from metrion.web import device_readings
 from metrion.web.problems import refuse
@@ -201,7 +202,7 @@ def _let_in(shown: str) -> Response:
 def enter() -> Response | tuple[str, int]:
     """Ask for the pass phrase."""
     if request.method == "GET":
-        return _asked("", 200)
+        return _asked(None, 200)
     if _gate().opens(request.form.get("phrase", ""), request.remote_addr or ""):
         return _let_in(sessions().shown(None))
     return _asked("not-the-phrase", 401)
@@ -223,7 +224,7 @@ def leave() -> Response:
     return redirect("/enter", 303)
 
 
-def _asked(problem: str, status: int) -> tuple[str, int]:
+def _asked(problem: MessageCode | None, status: int) -> tuple[str, int]:
     who = speaker()
     told = who.text(problem) if problem else ""
     return render_template("enter.html", text=who.text, told=told, language=who.language), status

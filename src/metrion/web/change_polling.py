@@ -7,6 +7,7 @@ from metrion.views.schemas.notebook import NowView, WindowView
 from metrion.views.schemas.view import schema_of
 from metrion.web.bodies import Blueprint
 from metrion.web.current import notebook
+from metrion.web.idempotency import asking_window
 from metrion.web.sessions import (
     SAME_ORIGIN,
     begin_session,
@@ -15,6 +16,7 @@ from metrion.web.sessions import (
     own_session,
     sessions,
 )
+from metrion.web.windows import windows
 
 blueprint = Blueprint("now", __name__, url_prefix="/api/now")
 
@@ -29,6 +31,7 @@ def now(window: WindowView) -> NowView:
     """
     if window.at:
         _note(window.at)
+    windows().note(asking_window(), window.sheet, hidden=window.hidden)
     state = notebook().store.state()
     with notebook().store.reading() as session:
         sheet = session.get(Sheet, window.sheet) if window.sheet else None

@@ -1,23 +1,33 @@
 """``/api/arrivals``: files looked through before anything is stored, then taken in; all out again.
 
-A file is sent as the body, twice: to be looked through, and with the decisions. So nothing is kept
-of a file that is then left.
+A file is sent as the body, many as ``multipart/form-data``, twice: to be looked through, and with
+the decisions. So nothing is kept of a file that is then left.
 """
 
 from __future__ import annotations
 
+from collections.abc import Generator
 from dataclasses import replace
 from datetime import UTC, datetime
 
 from flask import Response, request
 from sqlalchemy.orm import Session
 
-from metrion.core.json import records_in
-from metrion.formats.archive import Filed, LeftOut, write_archive
+from metrion.core.json import Record, records_in, text_in
+from metrion.formats.archive import Filed, LeftOut, is_archive, write_archive
+from metrion.formats.collected import Collection, uploaded
 from metrion.formats.faults import Fault, Refused
 from metrion.formats.handed_in import handed_in
 from metrion.notebook.damage import contained
-from metrion.notebook.imports import Arrival, Decision, looked_through, take_all, unpacked
+from metrion.notebook.imports import (
+    Arrival,
+    Decision,
+    Taken,
+    looked_through,
+    passed_over,
+    take_all,
+    take_back,
+)
 from metrion.report.blocks import Report, Section, words
 from metrion.report.paper import Paper
 from metrion.report.render import pdf_file, pdf_of_many
@@ -28,9 +38,17 @@ from metrion.store.pictures import find_pictures
 from metrion.store.sheets import all_sheets
 from metrion.views.locale import say, speaker
 from metrion.views.present.faults import faults_view
-from metrion.views.schemas.imports import ArrivalNameView, ArrivalView, DecisionsView, TakenView
+from metrion.views.schemas.imports import (
+    ArrivalNameView,
+    ArrivalView,
+    DecisionsView,
+    InAFileView,
+    StillHereView,
+    TakeBackView,
+    TakenView,
+)
 from metrion.views.schemas.sheets import WantedView
-from metrion.views.schemas.view import schema_of
+from metrion.views.schemas.view import schema_of, widened
 from metrion.voice import Speaker
 from metrion.web.bodies import Blueprint
 from metrion.web.clients import still_wanted
@@ -43,15 +61,27 @@ blueprint = Blueprint("arrivals", __name__, url_prefix="/api")
 
 
 def _view(found: Arrival) -> ArrivalView:
-    measurements = records_in(found.document or {}, "measurements")
-    return ArrivalView(
+    return widened(
+        ArrivalView,
+        _in_a_file(found.document or {"title": found.title}),
         file=found.file,
-        title=found.title,
         standing=found.standing,
         usual=found.usual,
+        possible=list(found.possible),
+        earlier=found.earlier,
+        here=_in_a_file(found.here) if found.here else None,
+        faults=faults_view(found.faults),
+    )
+
+
+def _in_a_file(document: Record) -> InAFileView:
+    measurements = records_in(document, "measurements")
+    return InAFileView(
+        title=text_in(document, "title"),
+        authors=text_in(document, "authors"),
+        date=text_in(document, "date"),
         quantities=len(measurements),
         readings=sum(len(records_in(one, "observations")) for one in measurements),
-        faults=faults_view(found.faults),
     )
 
 
@@ -59,21 +89,41 @@ def _view(found: Arrival) -> ArrivalView:
 @blueprint.arguments(schema_of(ArrivalNameView), location="query")
 @blueprint.response(200, schema_of(ArrivalView)(many=True))
 def look_through(given: ArrivalNameView) -> object:
-    """What a logbook file, or a ZIP of many, would bring. Nothing is stored.
+    """What files would bring: logbooks, PDFs that carry some, ZIPs of these. Nothing is stored.
 
-    422 if it is a ZIP that cannot be understood; what is wrong with a logbook is told with it.
-    How far it is, is told line by line to who accepts ``application/x-ndjson``.
+    422 if it is one file that cannot be opened; what is wrong with one of many, or with a logbook,
+    is told with it. How far it is, is told line by line to who accepts ``application/x-ndjson``.
     """
-    return with_progress(_looking(unpacked(request.get_data(), given.name, still_wanted())))
+    return with_progress(_looking(_collected(given.name)))
 
 
-def _looking(files: list[Filed]) -> ProgressingWork:
-    found = []
+def _looking(files: Collection) -> ProgressingWork:
+    found = yield from _arriving(files)
+    return [_view(one) for one in found]
+
+
+def _collected(name: str) -> Collection:
+    """What was sent, out of its ZIPs. Raises as a `Collection` does."""
+    # First as a whole, by which a request is known again.
+    content = request.get_data()
+    if request.mimetype == "multipart/form-data":
+        sent = uploaded(
+            Filed("", "", one.read(), one.filename or name) for one in request.files.getlist("file")
+        )
+        return Collection(sent.files, sent.passed_over, still_wanted())
+    # What lies in the only one bears its own name.
+    only = Filed("", "", content, "" if is_archive(content) else name)
+    return Collection([only], wanted=still_wanted())
+
+
+def _arriving(files: Collection) -> Generator[Done, None, list[Arrival]]:
+    """Every logbook of the files, then what is none; tells how many files are looked through."""
+    found: list[Arrival] = []
     with notebook().store.reading() as session:
-        for one in looked_through(session, files):
-            found.append(_view(one))
-            yield Done(len(found), len(files))
-    return found
+        for one in looked_through(session, files.logbooks()):
+            found.append(one)
+            yield Done(len(found), max(len(found), len(files.files)))
+    return [*found, *passed_over(files.passed_over)]
 
 
 @blueprint.post("/arrivals/take")
@@ -82,23 +132,18 @@ def _looking(files: list[Filed]) -> ProgressingWork:
 def take_files(given: DecisionsView) -> object:
     """Take in what was decided, all or nothing, and say what became of each logbook.
 
-    Without decisions a ZIP with a faulty logbook is refused whole. 422 for a file with faults that
+    Without decisions files with a faulty logbook are refused whole. 422 for a file with faults that
     is not to be left; 412 if stale.
 
     How far it is, is told line by line to who accepts ``application/x-ndjson``.
     """
-    files = unpacked(request.get_data(), given.name, still_wanted())
-    if given.decision and len(given.decision) != len(files):
-        refuse(422, "decide-on-each", count=len(files))
-    return with_progress(_taking(files, given.decision))
+    return with_progress(_taking(_collected(given.name), given.decision))
 
 
-def _taking(files: list[Filed], decisions: list[Decision]) -> ProgressingWork:
-    found = []
-    with notebook().store.reading() as session:
-        for one in looked_through(session, files):
-            found.append(one)
-            yield Done(len(found), len(files))
+def _taking(files: Collection, decisions: list[Decision]) -> ProgressingWork:
+    found = yield from _arriving(files)
+    if decisions and len(decisions) != len(found):
+        refuse(422, "decide-on-each", count=len(found))
     decided = list(zip(found, decisions or _usual(found), strict=True))
     # Nothing is told from here on: who is slow to listen must not keep others from writing.
     taken = take_all(notebook(), decided, asked())
@@ -114,6 +159,18 @@ def _usual(found: list[Arrival]) -> list[Decision]:
 
 def _in_file(arrived: Arrival, fault: Fault, files: int) -> Fault:
     return fault if files == 1 else replace(fault, pointer=f"{arrived.file}#{fault.pointer}")
+
+
+@blueprint.post("/arrivals/undo")
+@blueprint.arguments(schema_of(TakeBackView))
+@blueprint.response(200, schema_of(StillHereView))
+def undo_taking(given: TakeBackView) -> StillHereView:
+    """Take files out again that were taken in at once: new sheets go to the trash.
+
+    One that was changed since is left, and told.
+    """
+    taken = [Taken(one.id, one.version, one.decision) for one in given.taken]
+    return StillHereView(take_back(notebook(), taken, asked()))
 
 
 @blueprint.get("/notebook.pdf")

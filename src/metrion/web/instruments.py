@@ -54,12 +54,12 @@ def shelf() -> list[PatternView]:
         PatternView(
             id=pattern.id,
             title=title,
-            description=speaker().text(f"shelf-{pattern.id}.description"),
+            description=speaker().text_of("shelf", f"{pattern.id}.description"),
             record=pattern.record,
             instrument=_described({"name": title, **pattern.record}),
         )
         for pattern in SHELF
-        for title in (speaker().text(f"shelf-{pattern.id}"),)
+        for title in (speaker().text_of("shelf", pattern.id),)
     ]
 
 

@@ -72,7 +72,7 @@ def _tools() -> list[Instrument]:
     with notebook().store.reading() as session:
         records = [row.record for row in all_tools(session)]
     common = [
-        {"id": one.id, "name": speaker().text(f"shelf-{one.id}"), **one.record} for one in SHELF
+        {"id": one.id, "name": speaker().text_of("shelf", one.id), **one.record} for one in SHELF
     ]
     found = []
     for record in records or common:

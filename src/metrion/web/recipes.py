@@ -19,11 +19,11 @@ def get_board() -> list[RecipeView]:
     return [
         RecipeView(
             id=recipe.id,
-            title=speaker().text(f"recipe-{recipe.id}"),
+            title=speaker().text_of("recipe", recipe.id),
             formula=shown(printed_formula(recipe.formula)),
             unit=printed_unit(recipe.unit),
             blanks=[
-                BlankView(symbol, speaker().text(f"recipe-{recipe.id}.{symbol}"), unit)
+                BlankView(symbol, speaker().text_of("recipe", f"{recipe.id}.{symbol}"), unit)
                 for symbol, unit in recipe.blanks.items()
             ],
         )

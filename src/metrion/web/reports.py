@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from datetime import UTC, datetime
+from functools import partial
 
 from flask import Response
 
@@ -22,7 +23,7 @@ blueprint = Blueprint("reports", __name__, url_prefix="/api/sheets/<sheet>")
 
 
 def _handed_on(sheet: str, wanted: WantedView, *, carries: bool) -> HandedOn:
-    """The sheet, worked out, with its report. 404 for a sheet or quantity that is not here.
+    """The sheet, worked out. 404 for a sheet or quantity that is not here.
 
     Args:
         carries: whether its form carries the pictures of readings, seen in it or not.
@@ -36,13 +37,13 @@ def _handed_on(sheet: str, wanted: WantedView, *, carries: bool) -> HandedOn:
     if wanted.quantity is not None:
         worked.quantity(wanted.quantity)
     date = datetime.now(UTC).date().isoformat()
-    report = handed_in(
-        worked.results, document, speaker(),
+    made = partial(
+        handed_in, worked.results, document, speaker(),
         date=date, quantity=wanted.quantity, length=wanted.length,
         pictures=pictures, shown=wanted.photographs,
     )  # fmt: skip
     logbook = worked.whole.logbook
-    return HandedOn(report, worked.results, logbook, speaker(), wanted.quantity, wanted.paper)
+    return HandedOn(made, worked.results, logbook, speaker(), wanted.quantity, wanted.paper)
 
 
 def _offer(form: SheetForm) -> None:

@@ -10,13 +10,14 @@ from typing import cast
 from flask import Response, current_app, request
 from sqlalchemy.orm import Session
 
-from metrion.core.json import Record
+from metrion.core.json import Record, text_in
 from metrion.demo import EXAMPLE, demo_file
 from metrion.formats.archive import file_name, write_archive
 from metrion.formats.strict_json import read_json
 from metrion.notebook.entries import own_convention
 from metrion.notebook.evaluation import Memo
 from metrion.notebook.notebook import CurrentSheet, state_of
+from metrion.notebook.other_windows import ask_before_trash
 from metrion.store import Damaged, Stale
 from metrion.store.commands import Change
 from metrion.store.documents import filed, kept_entries, logbook_file, sheet_text
@@ -24,9 +25,10 @@ from metrion.store.entries import SheetEntries
 from metrion.store.idempotency import once
 from metrion.store.models import Sheet
 from metrion.store.records import HEAD, add_rows
-from metrion.store.sheets import add_sheet, all_sheets, find_sheet, take_in
+from metrion.store.sheets import add_sheet, all_sheets, find_sheet, free_title, take_in
 from metrion.views.locale import say, speaker
 from metrion.views.present import sheet_summary, sheet_view
+from metrion.views.schemas.notebook import MeantView
 from metrion.views.schemas.sheets import (
     NewSheetView,
     SheetChangeView,
@@ -41,7 +43,8 @@ from metrion.views.schemas.view import schema_of, widened
 from metrion.voice import Speaker
 from metrion.web.bodies import Blueprint, seen_version
 from metrion.web.current import notebook, shown_change
-from metrion.web.idempotency import asked
+from metrion.web.idempotency import asked, asking_window
+from metrion.web.windows import windows
 
 _LISTED = 16_384
 
@@ -85,7 +88,9 @@ def _summaries() -> Memo[tuple[str, int, Speaker], SheetSummaryView]:
 
 
 def _head(sheet: Sheet) -> SheetHeadView:
-    return SheetHeadView(sheet.id, sheet.title, sheet.version, sheet.changed_at.isoformat())
+    authors, date = (text_in(sheet.extra, name) for name in ("authors", "date"))
+    changed_at = sheet.changed_at.isoformat()
+    return SheetHeadView(sheet.id, sheet.title, sheet.version, changed_at, authors, date)
 
 
 @blueprint.post("")
@@ -99,10 +104,13 @@ def create_sheet(body: NewSheetView) -> SheetView:
 
 
 def _new_sheet(session: Session, body: NewSheetView) -> str:
-    """A sheet for which the convention of the notebook holds."""
-    sheet = add_sheet(session, body.title, body.id)
+    """A sheet for which the convention of the notebook holds, by who measures in it."""
+    title = free_title(session, body.title) if body.numbered else body.title
+    sheet = add_sheet(session, title, body.id)
     settings = notebook().settings()
+    known: Record = {"authors": settings.chosen["authors"], "date": body.date}
     head: Record = {"convention": settings.chosen["convention"]}
+    head |= {name: value for name, value in known.items() if value}
     sheet.extra = head
     own = own_convention(kept_entries(session, sheet), settings, head)
     add_rows(session, sheet.id, [(one.section, one.after) for one in own if one.after])
@@ -160,11 +168,20 @@ def _following(entries: SheetEntries) -> Iterator[Change]:
 
 
 @blueprint.delete("/<key>")
+@blueprint.arguments(schema_of(MeantView), location="query")
 @blueprint.response(204)
-def delete_sheet(key: str) -> None:
-    """Into the trash. 404 if there is no such sheet."""
+def delete_sheet(meant: MeantView, key: str) -> None:
+    """Into the trash. 404 if there is no such sheet.
+
+    409 for a window, where another one has it open or changed it within the hour: asks first.
+    """
+    window = asking_window()
     with notebook().store.writing() as session:
-        find_sheet(session, key).deleted_at = datetime.now(UTC)
+        sheet = find_sheet(session, key)
+        if not meant.command:
+            is_open = windows().others_show(key, window)
+            ask_before_trash(session, sheet, window, is_open=is_open)
+        sheet.deleted_at = datetime.now(UTC)
 
 
 @blueprint.post("/<key>/restore")
@@ -177,17 +194,22 @@ def restore_sheet(key: str) -> SheetView:
 
 
 @blueprint.post("/<key>/undo")
+@blueprint.arguments(schema_of(MeantView), location="query")
 @blueprint.response(200, schema_of(SheetChangeView))
-def undo_last(key: str) -> SheetChangeView:
-    """Take the last change back. 409 if there is none."""
-    return shown_change(notebook().undo(key, asked()))
+def undo_last(meant: MeantView, key: str) -> SheetChangeView:
+    """Take the last change back. 409 if there is none.
+
+    409 for a window, where another one made it: its number asks first.
+    """
+    return shown_change(notebook().undo(key, asked(), meant.command))
 
 
 @blueprint.post("/<key>/redo")
+@blueprint.arguments(schema_of(MeantView), location="query")
 @blueprint.response(200, schema_of(SheetChangeView))
-def redo_last(key: str) -> SheetChangeView:
-    """Make the change again that was taken back last. 409 if there is none."""
-    return shown_change(notebook().redo(key, asked()))
+def redo_last(meant: MeantView, key: str) -> SheetChangeView:
+    """Make the change again that was taken back last. 409 as for undo."""
+    return shown_change(notebook().redo(key, asked(), meant.command))
 
 
 @blueprint.get("/<key>/logbook")

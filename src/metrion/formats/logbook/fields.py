@@ -30,7 +30,7 @@ _Enum = TypeVar("_Enum", bound=StrEnum)
 _Value = TypeVar("_Value")
 
 _TEXT = fact("a-text")
-A_NUMBER = fact("a-number-in-quotes")
+A_NUMBER = fact("wanted-number-text")
 
 
 class Fields:
@@ -98,7 +98,7 @@ class Fields:
 
     def integer(self, name: str, *, required: bool = False) -> int | None:
         """A JSON integer."""
-        value: int | None = self._given(name, int, fact("a-whole-number"), required)
+        value: int | None = self._given(name, int, fact("wanted-whole-number"), required)
         return value
 
     def count(self, name: str, most: int, *, required: bool = False) -> int | None:

@@ -68,7 +68,7 @@ def _main(
         fields.text("main", required=True)
         return None
     if sketch.kind.traits.circular:
-        main = fields.parsed("main", fields.read_angle, fact("an-angle-in-quotes"), required=True)
+        main = fields.parsed("main", fields.read_angle, fact("wanted-angle-text"), required=True)
     else:
         main = fields.exact("main", required=True)
     try:

@@ -73,7 +73,9 @@ def logbook_schema() -> Schema:
     """The schema of a whole file."""
     whole = _object(Logbook)
     whole["properties"] = {
-        "format": {"const": "metrion-logbook"}, "version": {"const": 1}, **whole["properties"],
+        "format": {"const": "metrion-logbook"}, "version": {"const": 1},
+        "id": {"description": "Which sheet it is; what is no id is ignored."},
+        **whole["properties"],
     }  # fmt: skip
     whole["required"] = ["format", "version", *whole["required"]]
     named = {"items": {"required": ["convention"]}}

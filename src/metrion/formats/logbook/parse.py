@@ -25,7 +25,7 @@ from metrion.formats.logbook.measurements import parse_measurement
 from metrion.formats.logbook.zero_checks import parse_zero_check
 from metrion.formats.strict_json import read_json
 
-_HEAD = ("format", "version")
+_HEAD = ("format", "version", "id")
 
 
 def read_logbook(content: bytes) -> Logbook:

@@ -75,7 +75,7 @@ class WorkbookPage:
         self.page.page_setup.fitToHeight = 0
         self.page.sheet_properties.pageSetUpPr = PageSetupProperties(fitToPage=True)
         self.speaker = speaker
-        self.say = speaker.text
+        self.say, self.say_of = speaker.text, speaker.text_of
         self.row = 1
         self.cells: dict[str, str] = {}
         self.lists: dict[str, Listed] = {}
@@ -193,9 +193,7 @@ class WorkbookPage:
     def stated(self, unit: str, digits: Digits) -> None:
         """The result as it is stated, and its relative uncertainty, from its two cells."""
         value, size = self.cells[MEAN], self.cells[UNCERTAINTY]
-        self.cells[PER_CENT] = self.put(
-            self.say("workbook-per-cent-of-the-mean"), f"=100*{size}/ABS({value})"
-        )
+        self.cells[PER_CENT] = self.put(self.say("workbook-relative"), f"=100*{size}/ABS({value})")
         first = self.put(self.say("workbook-first-place"), f"={first_place(size)}")
         places = self.put(self.say("workbook-decimals"), f"={decimals(size, first, digits)}")
         told = f"={sentence(value, size, places, unit)}"
@@ -206,7 +204,7 @@ class WorkbookPage:
         for unit in others:
             about, factor = {"unit": Name(unit.text)}, float(own.factor) / float(unit.factor)
             for code, key in (("mean", MEAN), ("uncertainty", UNCERTAINTY)):
-                label = self.say(f"workbook-{code}-in", **about)
+                label = self.say_of("workbook", f"{code}-in", **about)
                 self.put(label, f"={self.cells[key]}*{factor!r}")
 
 

@@ -60,13 +60,11 @@ class QuantityPage(WorkbookPage):
         checks = self.measurement.effective_checks
         if not checks:
             single = self.measurement.sort is Sort.SINGLE
-            note = "workbook-none-looked-at" if single else "desk-cancels"
-            self.cells[ZERO_ERROR] = self.put(
-                self.say("report-column-zero-error"), 0, self.say(note)
-            )
+            note = self.say("workbook-zero-none") if single else self.say("desk-cancels")
+            self.cells[ZERO_ERROR] = self.put(self.say("report-column-zero-error"), 0, note)
             return
-        columns = ("zero-check", "main", "line", "setting-piece", "reads-too-much-by")
-        self.head(*(self.say(f"workbook-{column}") for column in columns))
+        columns = ("zero-check", "main", "line", "setting-piece", "zero-error")
+        self.head(*(self.say_of("workbook", column) for column in columns))
         first = self.row
         for check in checks:
             self.text(self.row, 1, self._checked(check))
@@ -79,22 +77,20 @@ class QuantityPage(WorkbookPage):
 
     def _checked(self, check: ZeroCheck) -> str:
         """On which faces, and when, the zero was looked at."""
-        phase = self.say(f"report-phase-{check.phase}")
-        kind = self.instrument.kind
-        code = f"face-{kind}-{check.face}"
-        face = self.say(code) if self.speaker.knows(code) else check.face
+        phase = self.say_of("report-phase", check.phase)
+        face = self.speaker.known("face", f"{self.instrument.kind}-{check.face}") or check.face
         return f"{face} {phase}".strip()
 
     def _readings(self) -> None:
         self.row += 1
         names = INDICATIONS[self.measurement.sort]
         heads = [
-            f"{self.say(f'workbook-{what}')} {tag}".strip()
+            f"{self.say_of('workbook', what)} {tag}".strip()
             for tag in names
             for what in ("main", "line")
         ]
-        after_them = ("observed", "corrected", "counts", "set-aside-because")
-        after_heads = [self.say(f"workbook-{column}") for column in after_them]
+        after_them = ("observed", "corrected", "counts", "excluded")
+        after_heads = [self.say_of("workbook", column) for column in after_them]
         self.head(self.say("workbook-place"), *heads, *after_heads)
         first, after = self.row, 2 + 2 * len(names)
         for observation in self.measurement.observations:

@@ -41,7 +41,7 @@ class ResultsPage(WorkbookPage):
         if results.logbook.aim:
             self.tell(self.say("report-aim"), results.logbook.aim)
         self.row += 1
-        self.head(*(self.say(f"report-column-{code}") for code in _COLUMNS))
+        self.head(*(self.say_of("report-column", code) for code in _COLUMNS))
         for quantity in measured:
             one = quantity.measurement
             self._result(one.label, quantity)

@@ -151,7 +151,7 @@ def _other_route(
     step = Step(f"other_route_{row}", formula, value, instrument.unit, label=label)
     found = writer.line(step, Group.READING)
     agrees = value == instrument.reading(indication)
-    told = writer.speaker.text(f"other-route-{'agrees' if agrees else 'disagrees'}")
+    told = writer.speaker.text_of("other-route", "agrees" if agrees else "disagrees")
     return replace(found, spans=(*found.spans, Span(f", {told}")))
 
 

@@ -339,7 +339,7 @@ def _called(piece: Expression, operands: Sequence[Set], speaker: Speaker) -> _Bo
     inside: list[Span] = []
     for operand in operands:
         inside += [*([Span(between)] if inside else []), *operand.line]
-    word = {"student": "t", "normal": "t", "floor": f"{speaker.text('whole-part-of')} "}.get(
+    word = {"student": "t", "normal": "t", "floor": f"{speaker.text('unit-whole-part')} "}.get(
         piece.word, piece.word
     )
     if piece.word == "normal":

@@ -24,7 +24,7 @@ def also_views(
     return [
         AlsoView(
             unit=own.text if text == kept else text,
-            name=speaker().text("decimals-of-a-degree") if text == "deg" else printed_unit(text),
+            name=speaker().text("degrees-decimal") if text == "deg" else printed_unit(text),
             chosen=text in given,
             sentence=shown(one.printed) if (one := given.get(text)) else None,
         )

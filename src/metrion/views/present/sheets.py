@@ -84,8 +84,6 @@ def _view(worked: EvaluatedSheet, before: EvaluatedSheet | None) -> SheetView:
     return widened(
         SheetView,
         _head(worked),
-        authors=logbook.authors,
-        date=logbook.date,
         aim=logbook.aim,
         simulated=logbook.simulated,
         convention=logbook.convention.id if logbook.convention else None,
@@ -111,8 +109,7 @@ def _conventions(worked: EvaluatedSheet) -> list[InUseView]:
 
 def _command(title: str | None) -> str | None:
     """What a command does; one of an earlier version has its own words."""
-    code = f"command-{title}"
-    return speaker().text(code) if title and speaker().knows(code) else title
+    return title and (speaker().known("command", title) or title)
 
 
 def _instruments(worked: EvaluatedSheet, before: EvaluatedSheet | None) -> Iterator[InstrumentView]:
@@ -268,4 +265,6 @@ def _head(worked: EvaluatedSheet) -> SheetHeadView:
         title=worked.title,
         version=worked.version,
         changed_at=worked.changed_at,
+        authors=worked.results.logbook.authors,
+        date=worked.results.logbook.date,
     )

@@ -27,15 +27,26 @@ class DecisionsView(ArrivalNameView):
 
 
 @view
-class ArrivalView:
+class InAFileView:
+    """What a sheet holds, as its file says."""
+
+    title: str
+    authors: str
+    date: str
+    quantities: int
+    readings: int
+
+
+@view
+class ArrivalView(InAFileView):
     """One logbook that arrived, and how it stands to what is here."""
 
     file: str
-    title: str
     standing: Standing
     usual: Decision
-    quantities: int
-    readings: int
+    possible: list[Decision]
+    here: Annotated[InAFileView | None, "The same sheet as it is here."]
+    earlier: Annotated[str, "The file before it that is the same sheet, where both came at once."]
     faults: list[FaultView]
 
 
@@ -44,6 +55,30 @@ class TakenView:
     """What became of a logbook of a file: a sheet, or nothing where it was left."""
 
     id: str | None
+    version: Annotated[int, "Of the sheet, as it then was; 0 for one that was left."]
     title: str
     file: str
     decision: Decision
+
+
+@view
+class TakenSheetView:
+    """A sheet that was taken in, as `TakenView` told of it."""
+
+    id: str
+    version: int
+    decision: Decision
+
+
+@view
+class TakeBackView:
+    """What is to be taken out again."""
+
+    taken: Annotated[list[TakenSheetView], validate.Length(max=10_000)]
+
+
+@view
+class StillHereView:
+    """Which sheets could not be taken out, since they were changed meanwhile: their ids."""
+
+    left: list[str]

@@ -7,6 +7,7 @@ from typing import Annotated
 
 from marshmallow import Schema, fields, validate
 
+from metrion.views.schemas.common import PRINTABLE
 from metrion.views.schemas.view import view
 
 
@@ -19,6 +20,7 @@ class SettingsSchema(Schema):
     words = fields.Dict(keys=fields.String(), values=fields.String())
     convention = fields.String()
     language = fields.String()
+    authors = fields.String(validate=[validate.Length(max=500), PRINTABLE])
 
 
 @view
@@ -27,6 +29,14 @@ class WindowView:
 
     sheet: Annotated[str, validate.Length(max=200)] = ""
     at: Annotated[str, validate.Regexp(r"/(?![/\\])[\x21-\x7e]{0,500}\Z|\Z")] = ""
+    hidden: Annotated[bool, "Whether nobody sees it at the moment."] = False
+
+
+@view
+class MeantView:
+    """What is meant, though it is another window's: as `asks` of the error told."""
+
+    command: Annotated[str, validate.Length(max=40)] = ""
 
 
 @view
@@ -56,11 +66,15 @@ class UseView:
 
 @view
 class ErrorView:
-    """The shape of every error; only what is refused because it is used says by what."""
+    """The shape of every error; only what is refused because it is used says by what.
+
+    What is another window's asks first.
+    """
 
     message: str
     faults: list[FaultView]
     uses: list[UseView] = field(default_factory=list)
+    asks: Annotated[str, "What to send as `command` where it is meant all the same."] = ""
 
 
 @view

@@ -25,6 +25,8 @@ class SheetHeadView:
     title: str
     version: int
     changed_at: str
+    authors: str
+    date: str
 
 
 @view
@@ -39,8 +41,6 @@ class InUseView:
 class SheetView(SheetHeadView):
     """A sheet, whole."""
 
-    authors: str
-    date: str
     aim: str
     simulated: Annotated[str, "The seed of a simulated bench; empty where it was a real one."]
     convention: Annotated[str | None, "What holds for all that names none; None: each names one."]
@@ -114,6 +114,10 @@ class NewSheetView:
 
     title: Annotated[str, NAME, PRINTABLE]
     id: Annotated[str | None, ID] = None
+    date: Annotated[
+        str, NAME, PRINTABLE, "Of the day it is begun, as its report is to have it."
+    ] = ""
+    numbered: Annotated[bool, "Whether a number follows its title where that is taken."] = False
 
 
 class SheetPatchSchema(Schema):
