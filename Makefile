@@ -89,7 +89,7 @@ screenshots: setup
 	@chrome="$(CHROME)" && CHROMIUM="$$chrome" $(BIN)/python scripts/take_screenshots.py docs/screenshots
 
 benchmarks: setup
-	@chrome="$(CHROME)" && CHROMIUM="$$chrome" $(BIN)/python benchmarks/keystrokes.py && CHROMIUM="$$chrome" $(BIN)/python benchmarks/dragging.py && CHROMIUM="$$chrome" $(BIN)/python benchmarks/following.py && CHROMIUM="$$chrome" $(BIN)/python benchmarks/first_minute.py && $(BIN)/python benchmarks/slips.py 500 && $(BIN)/python benchmarks/practice.py && $(BIN)/python benchmarks/bench.py && $(BIN)/python benchmarks/photo.py 20 && $(BIN)/python benchmarks/reduce.py && $(BIN)/python benchmarks/writes.py
+	@chrome="$(CHROME)" && CHROMIUM="$$chrome" $(BIN)/python benchmarks/keystrokes.py && CHROMIUM="$$chrome" $(BIN)/python benchmarks/dragging.py && CHROMIUM="$$chrome" $(BIN)/python benchmarks/following.py && CHROMIUM="$$chrome" $(BIN)/python benchmarks/first_minute.py && CHROMIUM="$$chrome" $(BIN)/python benchmarks/notebook.py && $(BIN)/python benchmarks/slips.py 500 && $(BIN)/python benchmarks/practice.py && $(BIN)/python benchmarks/bench.py && $(BIN)/python benchmarks/photo.py 20 && $(BIN)/python benchmarks/reduce.py && $(BIN)/python benchmarks/writes.py
 
 # Changes the core in thousands of small ways and counts how many the tests notice: an hour and more.
 mutants: $(STAMPS)/python

@@ -41,6 +41,7 @@ def faults(*edits: tuple[str, Any]) -> list[str]:
 FINE = "/measurements/0/observations/0/fine"
 TOOL = "/measurements/0/instrument"
 ALSO = "/measurements/0/also_in"
+THING = "/measurements/0/thing"
 
 
 def test_what_is_right_is_read_and_worked_out() -> None:
@@ -118,3 +119,13 @@ def test_a_convention_that_is_none_is_told_once(
     edits: list[tuple[str, Any]], where: list[str]
 ) -> None:
     assert faults(*edits) == where
+
+
+def test_a_thing_is_for_the_record() -> None:
+    plain, named = (parse_logbook(one) for one in (BASE, changed((THING, "Ferrule"))))
+    assert [one.thing for one in (*plain.measurements, *named.measurements)] == ["", "Ferrule"]
+    assert results_document(plain) == results_document(named)
+    assert parse_logbook(changed((THING, "f" * 200))).measurements[0].thing == "f" * 200
+    assert faults((THING, "f" * 201)) == [THING]
+    odd = parse_logbook(changed((THING, 5))).measurements[0]
+    assert (odd.thing, odd.rest) == ("", {"thing": 5})

@@ -6,6 +6,7 @@ from io import BytesIO, StringIO
 import pytest
 from flask.testing import FlaskClient
 from openpyxl import load_workbook
+from pypdf import PdfReader
 
 from metrion.formats.logbook import read_logbook
 
@@ -89,3 +90,17 @@ def test_the_whole_notebook_is_one_pdf(client: FlaskClient) -> None:
 
 def test_a_paper_that_is_not_known_is_refused(client: FlaskClient) -> None:
     assert client.get(f"{SHEET}/report.pdf?paper=a3").status_code == 422
+
+
+def test_the_whole_notebook_can_be_short(client: FlaskClient) -> None:
+    full, short = (
+        PdfReader(BytesIO(client.get(f"/api/notebook.pdf?length={length}").data))
+        for length in ("full", "short")
+    )
+    assert len(short.pages) < len(full.pages)
+    assert set(short.attachments) == set(full.attachments) != set()
+    said = "".join(page.extract_text() for page in short.pages)
+    for sheet in client.get("/api/sheets").json["sheets"]:
+        for one in sheet["results"]:
+            assert one["name"] in said
+    assert client.get("/api/notebook.pdf?length=longer").status_code == 422

@@ -1,4 +1,4 @@
-import { Form, Input, InputNumber, Segmented, Select, type FormInstance } from "antd";
+import { AutoComplete, Form, Input, InputNumber, Segmented, Select, type FormInstance } from "antd";
 import { useState } from "react";
 
 import {
@@ -25,6 +25,7 @@ interface Props {
 interface Answers {
   name: string;
   symbol?: string;
+  thing?: string;
   instrument: string;
   /** Not asked for where there is but one pair. */
   face?: string;
@@ -91,6 +92,7 @@ const USUAL = { items: 1, pairs: false, windows: false, halved: false, face: "ou
 const answersOf = (quantity: Quantity): Answers => ({
   name: quantity.name,
   symbol: quantity.symbol,
+  thing: quantity.thing,
   instrument: quantity.instrument,
   face: quantity.face || "outside",
   items: quantity.items,
@@ -104,7 +106,15 @@ function useKeep(sheet: Sheet, changing: Quantity | undefined, onKept: (id: stri
   const showError = useShowError();
   const add = useAddQuantity(sheet.id);
   const amend = useAmendQuantity(sheet.id);
-  function keep({ name, symbol, instrument, face = "outside", items = 1, ...asked }: Answers) {
+  function keep({
+    name,
+    symbol,
+    thing,
+    instrument,
+    face = "outside",
+    items = 1,
+    ...asked
+  }: Answers) {
     const id = changing?.id ?? newId();
     const angular = sheet.instruments.some((one) => one.id === instrument && one.traits.circular);
     // Zero checks made on these faces before are taken over: looking once is enough.
@@ -115,6 +125,7 @@ function useKeep(sheet: Sheet, changing: Quantity | undefined, onKept: (id: stri
     const described = {
       name: name.trim(),
       symbol: symbol?.trim() ?? "",
+      thing: thing?.trim() ?? "",
       instrument,
       face,
       items,
@@ -133,6 +144,14 @@ function useKeep(sheet: Sheet, changing: Quantity | undefined, onKept: (id: stri
   }
   return { keep, busy: add.isPending || amend.isPending };
 }
+
+/** The things of a sheet, each once. */
+const thingsOf = ({ quantities }: Sheet) => [
+  ...new Set(quantities.map(({ thing }) => thing).filter(Boolean)),
+];
+
+const holds = (text: string, typed: string) =>
+  text.toLocaleLowerCase().includes(typed.trim().toLocaleLowerCase());
 
 interface QuestionsProps {
   sheet: Sheet;
@@ -173,6 +192,14 @@ function Questions({ sheet, form, started, onDescribe }: QuestionsProps) {
           />
         </Form.Item>
       </div>
+      <Form.Item name="thing" label={say("sheet-quantity-thing")}>
+        <AutoComplete
+          maxLength={200}
+          placeholder={say("sheet-quantity-thing-example")}
+          options={thingsOf(sheet).map((value) => ({ value }))}
+          showSearch={{ filterOption: (typed, option) => holds(option?.value ?? "", typed) }}
+        />
+      </Form.Item>
       <Form.Item name="instrument" label={say("sheet-measured-with")}>
         <Select
           options={[

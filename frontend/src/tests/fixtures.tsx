@@ -170,6 +170,7 @@ export function quantity(some: Partial<Quantity>): Quantity {
     version: 1,
     name: "Lower spreader",
     symbol: "D",
+    thing: "",
     instrument: "cal",
     unit: "mm",
     face: "outside",

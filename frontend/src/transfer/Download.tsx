@@ -12,20 +12,27 @@ interface DownloadProps {
   children: ReactNode;
 }
 
-/** A button that saves what the server makes; it holds what was typed last. */
-export function Download({ from, children }: DownloadProps) {
+/** Saves what the server makes, once it holds what was typed last. */
+export function useDownload() {
   const queries = useQueryClient();
   const showError = useShowError();
   const make = useMutation({
-    mutationFn: async (ready: Promise<void>) => {
+    mutationFn: async ({ from, ready }: { from: string; ready: Promise<void> }) => {
       await ready;
       keep(await fetched(from));
     },
     onError: showError,
   });
+  // Begun before this becomes a change itself, which would wait for itself.
+  const download = (from: string) => make.mutate({ from, ready: saved(queries) });
+  return { download, busy: make.isPending };
+}
+
+/** A button that saves what the server makes. */
+export function Download({ from, children }: DownloadProps) {
+  const { download, busy } = useDownload();
   return (
-    // Begun before this becomes a change itself, which would wait for itself.
-    <Button loading={make.isPending} onClick={() => make.mutate(saved(queries))}>
+    <Button loading={busy} onClick={() => download(from)}>
       {children}
     </Button>
   );

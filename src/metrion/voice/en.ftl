@@ -1470,9 +1470,24 @@ instruments-tour-open = drag the scales open
 
 notebook-new-sheet = New sheet
 notebook-sheet-of = Sheet of { $date }
-notebook-find-a-sheet-a-quantity-a = Find a sheet, a person, a tool
+notebook-find = Find a sheet, a person, a thing, a tool
+notebook-order = sheets by
+notebook-order-changed = Latest
+notebook-order-person = Person
+notebook-order-thing = Thing
+notebook-order-date = Date
+notebook-unsaid-person = Nobody named
+notebook-unsaid-thing = No thing named
+notebook-unsaid-date = Without a date
+notebook-group-count = { $count ->
+    [one] one sheet
+   *[other] { $count } sheets
+}
+notebook-more = Show { $count } more
 notebook-save-all = Save all
 notebook-print-all = All as PDF
+notebook-print-full = Whole reports
+notebook-print-short = Short ones: results and readings
 notebook-no-sheet-speaks-of = No sheet mentions “{ $wanted }”.
 notebook-no-sheet-yet-a-new-one = Say what it is and with which tool; then you look at its zero, and read.
 notebook-derived = worked out
@@ -1642,6 +1657,8 @@ sheet-taken-half = half of it: left and right of the middle
 sheet-quantity-name-wanted = Give it a name, such as “Lower spreader, outside”.
 sheet-lower-spreader-outside = e.g. lower spreader, outside
 sheet-quantity-letter = Its letter, if any
+sheet-quantity-thing = Of which thing, if it has several quantities
+sheet-quantity-thing-example = e.g. ferrule
 sheet-measured-with = Measured with
 sheet-another-tool = Another tool…
 sheet-taken-with = Taken with

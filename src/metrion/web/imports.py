@@ -29,6 +29,7 @@ from metrion.notebook.imports import (
     take_back,
 )
 from metrion.report.blocks import Report, Section, words
+from metrion.report.build import Length
 from metrion.report.paper import Paper
 from metrion.report.render import pdf_file, pdf_of_many
 from metrion.store import Damaged
@@ -47,7 +48,7 @@ from metrion.views.schemas.imports import (
     TakeBackView,
     TakenView,
 )
-from metrion.views.schemas.sheets import WantedView
+from metrion.views.schemas.sheets import PrintedView
 from metrion.views.schemas.view import schema_of, widened
 from metrion.voice import Speaker
 from metrion.web.bodies import Blueprint
@@ -174,20 +175,20 @@ def undo_taking(given: TakeBackView) -> StillHereView:
 
 
 @blueprint.get("/notebook.pdf")
-@blueprint.arguments(schema_of(WantedView), location="query")
+@blueprint.arguments(schema_of(PrintedView), location="query")
 @blueprint.response(200, content_type="application/pdf")
-def notebook_report(wanted: WantedView) -> Response:
+def notebook_report(wanted: PrintedView) -> Response:
     """The reports of all sheets in one PDF, by title."""
-    paper, own = wanted.paper, speaker()
+    own = speaker()
     with notebook().store.reading() as session:
         sheets = sorted(all_sheets(session), key=lambda sheet: sheet.title)
-        reports = [_report(session, sheet, own) for sheet in sheets]
-    content = _printed(reports, paper, own)
+        reports = [_report(session, sheet, wanted.length, own) for sheet in sheets]
+    content = _printed(reports, wanted.paper, own)
     headers = {"Content-Disposition": 'attachment; filename="metrion-notebook.pdf"'}
     return Response(content, mimetype="application/pdf", headers=headers)
 
 
-def _report(session: Session, sheet: Sheet, speaker: Speaker) -> Report:
+def _report(session: Session, sheet: Sheet, length: Length, speaker: Speaker) -> Report:
     """The report of a sheet; of a damaged one, that it is damaged."""
     date = datetime.now(UTC).date().isoformat()
     try:
@@ -195,7 +196,9 @@ def _report(session: Session, sheet: Sheet, speaker: Speaker) -> Report:
             worked = notebook().evaluated(session, sheet)
             document = worked.whole.document
             pictures = find_pictures(session, sheet, document)
-            return handed_in(worked.results, document, speaker, date=date, pictures=pictures)
+            return handed_in(
+                worked.results, document, speaker, date=date, length=length, pictures=pictures
+            )
     except Damaged as damage:
         return _told(sheet.title or speaker.text("report-untitled"), damage, speaker)
 

@@ -68,7 +68,9 @@ class Measurement:
         divide_by: what a pair's value is divided by besides (2 for half a sweep).
         arc: which way round sweeps are taken.
         also_in: units that its result is given in besides that of the instrument.
-        zero_exact: whether the zero is taken as exact; like all that follows for the record only.
+        thing: what it was measured on; quantities of one text belong together. Like all that
+            follows for the record only.
+        zero_exact: whether the zero is taken as exact.
         zero_taken_over: whether the zero of other faces on the same slide is taken over.
         places_apart: whether its places are reported apart.
         pairs, windows: what its readings are to be, said before there is one.
@@ -95,6 +97,7 @@ class Measurement:
     divide_by: int = declared(Count(MOST_ALIKE), default=1)
     arc: Arc = declared(Choice(Arc), default=Arc.SHORTER, only=kinds(lambda one: one.circular))
     also_in: tuple[Unit, ...] = declared(OtherUnits(), default=())
+    thing: str = declared(Text(), default="", for_the_record=True)
     zero_exact: bool = declared(Boolean(), default=False, for_the_record=True)
     zero_taken_over: bool = declared(Boolean(), default=False, for_the_record=True)
     places_apart: bool = declared(Boolean(), default=False, for_the_record=True)

@@ -98,6 +98,7 @@ def brief_view(
         version=version,
         name=measurement.label,
         symbol=measurement.symbol,
+        thing=measurement.thing,
         instrument=instrument.id,
         unit=instrument.unit,
         face=measurement.face,

@@ -236,6 +236,7 @@ def sheet_summary(worked: EvaluatedSheet) -> SheetSummaryView:
             id=entry.id,
             name=reviewed.result.measurement.label,
             symbol=reviewed.result.measurement.symbol,
+            thing=reviewed.result.measurement.thing,
             open_looks=reviewed.open_looks,
         )
         for reviewed, entry in pairs

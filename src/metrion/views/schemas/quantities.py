@@ -21,6 +21,7 @@ class QuantityView:
     version: int
     name: str
     symbol: str
+    thing: Annotated[str, "What it was measured on; empty where that is not said."]
     instrument: str
     unit: str
     face: str

@@ -78,6 +78,7 @@ class SummaryResultView(ResultView):
     id: str
     name: str
     symbol: str
+    thing: str
     open_looks: int
 
 
@@ -143,10 +144,16 @@ class SheetFormView:
 
 
 @view
-class WantedView:
-    """Which report: of the whole sheet or one quantity, how long, and on which paper."""
+class PrintedView:
+    """How a report is wanted: how long, and on which paper."""
 
-    quantity: str | None = None
     length: Length = Length.FULL
     paper: Paper = Paper.A4
+
+
+@view
+class WantedView(PrintedView):
+    """Which report of a sheet: of all of it or one quantity."""
+
+    quantity: str | None = None
     photographs: Annotated[bool, "Whether photographs of readings are to be seen in it."] = False
