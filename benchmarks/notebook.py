@@ -7,7 +7,8 @@ from __future__ import annotations
 
 import sys
 import time
-from collections.abc import Callable
+from collections.abc import Iterator
+from contextlib import contextmanager
 from pathlib import Path
 from tempfile import TemporaryDirectory
 
@@ -31,27 +32,33 @@ def main() -> None:
         filled(Path(folder))
         with running(Path(folder), "serve") as address:
             browser = playwright.chromium.launch(executable_path=executable(), args=SWITCHES)
-            page = browser.new_page(viewport={"width": 1280, "height": 800})
-            cards = page.locator(".sheet-card")
-            page.goto(address)
-            expect(cards.first).to_be_visible()
-            print(f"{SHEETS} sheets")
-            told("shown", lambda: reloaded(page))
-            find = page.get_by_role("textbox", name="Find")
-            told("found", lambda: (find.fill(WANTED), expect(cards).to_have_count(1)))
-            find.fill("")
-            for by in ("Person", "Thing", "Date"):
-                group = page.locator(".notebook-group").first
-                told(
-                    f"by {by}",
-                    lambda by=by, group=group: (
-                        page.get_by_text(by, exact=True).click(), expect(group).to_be_visible()
-                    ),
-                )  # fmt: skip
-            for length in ("full", "short"):
-                at = f"{address}/api/notebook.pdf?length={length}"
-                told(f"all as PDF, {length}", lambda at=at: printed(page, at))
+            walked(browser.new_page(viewport={"width": 1280, "height": 800}), address)
             browser.close()
+
+
+def walked(page: Page, address: str) -> None:
+    """Show the notebook, find in it, group it, print it."""
+    cards = page.locator(".sheet-card")
+    page.goto(address)
+    expect(cards.first).to_be_visible()
+    print(f"{SHEETS} sheets")
+    with told("shown"):
+        page.reload()
+        expect(cards.first).to_be_visible()
+    find = page.get_by_role("textbox", name="Find")
+    with told("found"):
+        find.fill(WANTED)
+        expect(cards).to_have_count(1)
+    find.fill("")
+    for by in ("Person", "Thing", "Date"):
+        with told(f"by {by}"):
+            page.get_by_text(by, exact=True).click()
+            expect(page.locator(".notebook-group").first).to_be_visible()
+    for length in ("full", "short"):
+        with told(f"all as PDF, {length}"):
+            at = f"{address}/api/notebook.pdf?length={length}"
+            size = len(page.request.get(at, timeout=600_000).body())
+        print(f"    {size / 1e6:.1f} MB")
 
 
 def filled(folder: Path) -> None:
@@ -63,22 +70,11 @@ def filled(folder: Path) -> None:
     store.close()
 
 
-def reloaded(page: Page) -> None:
-    """Load the page anew until there are cards."""
-    page.reload()
-    expect(page.locator(".sheet-card").first).to_be_visible()
-
-
-def printed(page: Page, at: str) -> None:
-    """Fetch all reports."""
-    answer = page.request.get(at, timeout=600_000)
-    print(f"  {len(answer.body()) / 1e6:.1f} MB", end="")
-
-
-def told(what: str, act: Callable[[], object]) -> None:
-    """Do something and print how long it took."""
+@contextmanager
+def told(what: str) -> Iterator[None]:
+    """Print how long something took."""
     began = time.perf_counter()
-    act()
+    yield
     print(f"  {what}: {time.perf_counter() - began:.2f} s")
 
 

@@ -21,7 +21,7 @@ NAMES = ("Ida", "Jon", "Mia", "Noor", "Ola", "Pia", "Rui", "Siv", "Tom", "Uma")
 
 def handed(number: int, **head: Any) -> dict[str, Any]:
     """A sheet of somebody: its title is that of all others, one reading is its own."""
-    document = json.loads(demo_file("spare-parts"))
+    document: dict[str, Any] = json.loads(demo_file("spare-parts"))
     document |= {"id": f"sheet-{number}", "title": "Spare parts", "date": "2031-05-02"}
     document["authors"] = f"{NAMES[number % len(NAMES)]} {number}"
     document["measurements"][0]["observations"][0]["note"] = f"hand-in {number}"
