@@ -8,6 +8,8 @@ from typing import Any
 from metrion.demo import demo_file
 
 _WORD = re.compile(r"[^\W\d_]{3,}")
+_STATE = re.compile(r"\b[0-9a-f]{4}-[0-9a-f]{4}\b")
+"""The check sum of a sheet, which may look like a word."""
 DEMO = ("spare-parts", "bridle-line", "foil-colours", "sail-film", "old-standoffs")
 OUR_SIGNS = {
     # Units, functions, and what is typed or written as it stands in every language.
@@ -43,5 +45,9 @@ def unsaid(texts: Iterable[str]) -> list[str]:
     return [
         text
         for text in dict.fromkeys(texts)
-        if any(word.isascii() and word.lower() not in allowed for word in _WORD.findall(text))
+        if any(word.isascii() and word.lower() not in allowed for word in _words_in(text))
     ]
+
+
+def _words_in(text: str) -> list[str]:
+    return _WORD.findall(_STATE.sub("", text))

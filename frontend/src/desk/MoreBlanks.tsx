@@ -16,6 +16,8 @@ interface Props {
   onPlay: () => void;
   /** Readings are to come from a table. */
   onTable: () => void;
+  /** It is to be said what is to be read. */
+  onPlan: () => void;
   /** The sweeps of this quantity are to go the other way round. */
   onArc: (arc: Quantity["arc"]) => void;
 }
@@ -28,7 +30,7 @@ const APPROACHES = () => [
 
 /** What else can be noted of a reading: none of it is needed to record one. */
 export const MoreBlanks = memo(function MoreBlanks(props: Props) {
-  const { given, instrument, blind, quantity, onGiven, onBlind, onTable, onArc, onPlay } = props;
+  const { given, instrument, blind, quantity, onGiven, onBlind, onArc } = props;
   return (
     <div className="more-blanks">
       <label>
@@ -86,12 +88,15 @@ export const MoreBlanks = memo(function MoreBlanks(props: Props) {
         {say("desk-blind")}
       </Checkbox>
       {instrument.traits.fine_scale && (
-        <Button type="text" onClick={onPlay}>
+        <Button type="text" onClick={props.onPlay}>
           {say("instruments-tour-lines")}
         </Button>
       )}
-      <Button type="text" onClick={onTable}>
+      <Button type="text" onClick={props.onTable}>
         {say("desk-table")}
+      </Button>
+      <Button type="text" onClick={props.onPlan}>
+        {say("plan-open")}
       </Button>
     </div>
   );

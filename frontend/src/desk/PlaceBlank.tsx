@@ -6,17 +6,22 @@ import { say } from "../voice";
 
 interface Props {
   place: string;
+  /** Which of the planned readings is next; empty where none is. */
+  nth: string;
   readings: Reading[];
   onPlace: (place: string) => void;
   onPicked: () => void;
 }
 
 /** Where on the object the reading is taken; kept from reading to reading. */
-export const PlaceBlank = memo(function PlaceBlank({ place, readings, onPlace, onPicked }: Props) {
+export const PlaceBlank = memo(function PlaceBlank(props: Props) {
+  const { place, nth, readings, onPlace, onPicked } = props;
   const places = [...new Set(readings.map((reading) => reading.place))].filter(Boolean);
   return (
     <label className="place">
-      {say("desk-place")}
+      <span>
+        {say("desk-place")} <span className="place-nth">{nth}</span>
+      </span>
       <AutoComplete
         value={place}
         options={places.map((value) => ({ value }))}

@@ -22,6 +22,7 @@ import { ConventionChip } from "../common/ConventionChip";
 import { goOn } from "../common/hand";
 import { AnotherLikeIt } from "./AnotherLikeIt";
 import "./desk.css";
+import { PlanDialog } from "./PlanDialog";
 import { Ribbon } from "./Ribbon";
 import { toAsk, type Reopened } from "../tally/reopened";
 import { Stage } from "./Stage";
@@ -60,6 +61,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
   const [made, setMade] = useState<string | null>(null);
   const [blind, setBlind] = useState(false);
   const [table, setTable] = useState(false);
+  const [planning, setPlanning] = useState(false);
   const [photographed, setPhotographed] = useState<Reading | null>(null);
   const waiting = useWaiting(sheet.id, quantity.id);
   const amend = useAmendReading(sheet.id);
@@ -83,7 +85,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
         <h1>{quantity.name}</h1>
         <Link to={`/sheets/${sheet.id}`}>{sheet.title}</Link>
         {quantity.simulated && <span className="simulated-mark">{say("bench-simulated")}</span>}
-        <Ribbon {...{ quantity, instrument, sheet }} />
+        <Ribbon {...{ quantity, instrument, sheet }} onPlan={() => setPlanning(true)} />
       </header>
       <Stage
         // A reading to be changed is entered afresh, from where it stands.
@@ -95,11 +97,20 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
         onMade={setMade}
         onBlind={setBlind}
         onTable={() => setTable(true)}
+        onPlan={() => setPlanning(true)}
         onArc={(arc) => amendQuantity.mutate({ seen: quantity, arc }, { onError: showError })}
         onDone={() => setTakenUp(null)}
       />
       {table && (
         <TableDialog sheet={sheet.id} quantity={quantity.id} onClose={() => setTable(false)} />
+      )}
+      {planning && (
+        <PlanDialog
+          sheet={sheet.id}
+          quantity={quantity}
+          zero={quantity.sort === "single" && !instrument.traits.circular}
+          onClose={() => setPlanning(false)}
+        />
       )}
       {photographed && (
         <PhotoOfRow

@@ -1,4 +1,5 @@
 import { useIsMutating } from "@tanstack/react-query";
+import { Button } from "antd";
 
 import type { Instrument, Quantity, Sheet } from "../api";
 import { thatCount } from "../results/thatCount";
@@ -9,10 +10,12 @@ interface Props {
   sheet: Sheet;
   quantity: Quantity;
   instrument: Instrument;
+  /** What was planned is to be seen, or changed. */
+  onPlan: () => void;
 }
 
 /** Where the work stands: instrument, zero, readings, result. */
-export function Ribbon({ sheet, quantity, instrument }: Props) {
+export function Ribbon({ sheet, quantity, instrument, onPlan }: Props) {
   const saving = useIsMutating() > 0;
   const open = quantity.flags.filter((flag) => flag.level === "warning" && !flag.settled);
   const paired = quantity.sort !== "single";
@@ -43,6 +46,11 @@ export function Ribbon({ sheet, quantity, instrument }: Props) {
         {stages.map(([name, state]) => (
           <li key={name} aria-current={name === stage ? "step" : undefined}>
             {say(`desk-stage-${name}`)} <b>{state}</b>
+            {name === "readings" && quantity.plan && (
+              <Button type="link" className="ribbon-plan" onClick={onPlan}>
+                {say("plan-progress", { made: quantity.plan.made, of: quantity.plan.of })}
+              </Button>
+            )}
           </li>
         ))}
       </ol>

@@ -16,7 +16,7 @@ import { Keypad, type KeypadProps } from "../equation/Keypad";
 import { Asked } from "../equation/Asked";
 import { Offers } from "../equation/Offers";
 import { useNarrow } from "../equation/useNarrow";
-import type { LookActions } from "../tally";
+import { wordsOf, type LookActions } from "../tally";
 import { useAtBench } from "../bench/AtBench";
 import { Bench } from "../bench/Bench";
 import { PhotoAtEquation } from "../photo";
@@ -54,6 +54,8 @@ interface Props {
   onBlind: (blind: boolean) => void;
   /** Readings are to come from a table. */
   onTable: () => void;
+  /** It is to be said what is to be read. */
+  onPlan: () => void;
   /** The sweeps of this quantity are to go the other way round. */
   onArc: (arc: Quantity["arc"]) => void;
   /** The entry was recorded, or left. */
@@ -68,7 +70,7 @@ function useFineAs(sheetId: string, instrument: Instrument) {
 
 /** Strip and equation: where a reading is made. */
 export function Stage(props: Props) {
-  const { sheet, quantity, instrument, reopened, blind, onBlind, onTable, onArc } = props;
+  const { sheet, quantity, instrument, reopened, blind, onBlind, onTable, onArc, onPlan } = props;
   const looked = reopened?.to === "show" ? reopened.reading : null;
   const again = reopened?.to === "again" ? reopened.reading : null;
   const changing = reopened && !looked ? reopened.reading : null;
@@ -117,6 +119,7 @@ export function Stage(props: Props) {
     : singleEnding(<ZeroTerm {...{ sheet, quantity, instrument }} onLooked={begin} />, answer);
   const ready = recordable(desk, instrument);
   const task = taskOf(reopened, quantity);
+  const nth = recording.planned ? wordsOf(recording.planned) : "";
   const question = props.asked && !changing && isEmpty(entry) && (
     <AtTheEye question={props.asked} actions={props.actions} onDone={begin} />
   );
@@ -160,6 +163,7 @@ export function Stage(props: Props) {
       >
         <PlaceBlank
           place={given.place}
+          nth={nth}
           readings={quantity.readings}
           onPlace={setPlace}
           onPicked={begin}
@@ -172,13 +176,19 @@ export function Stage(props: Props) {
       {narrow && (
         <ThumbKeys
           {...{ recording, instrument, question, ready }}
-          task={changing && <Task words={task} onLeave={props.onDone} />}
+          task={
+            changing ? (
+              <Task words={task} onLeave={props.onDone} />
+            ) : (
+              nth && [given.place, nth].filter(Boolean).join(", ")
+            )
+          }
           onKey={(key) => equation.current?.press(key)}
         />
       )}
       {more && (
         <MoreBlanks
-          {...{ given, quantity, instrument, blind, onBlind, onTable, onArc }}
+          {...{ given, quantity, instrument, blind, onBlind, onTable, onArc, onPlan }}
           onGiven={give}
           onPlay={() => setPlaying(true)}
         />

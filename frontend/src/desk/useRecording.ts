@@ -9,7 +9,8 @@ import {
   type Reading,
 } from "../api";
 import type { Entered } from "../api";
-import { post } from "../outbox/useOutbox";
+import { post, useWaiting } from "../outbox/useOutbox";
+import { nextPlanned, placeOf } from "../tally";
 import { useAtBench, type AtBench } from "../bench/AtBench";
 import { asFields, circumstancesOf, kept, NONE, type Circumstances } from "./circumstances";
 import { openLooks } from "../tally/reopened";
@@ -53,11 +54,17 @@ export function useRecording(props: Recorded) {
       earlier: positions.kept.map(({ entered }) => entered),
     },
   });
-  const [given, setGiven] = useState(changing ? circumstancesOf(changing) : NONE);
-  const give = useCallback(
-    (some: Partial<Circumstances>) => setGiven((before) => ({ ...before, ...some })),
-    [],
-  );
+  const [said, setSaid] = useState(changing ? circumstancesOf(changing) : NONE);
+  const [elsewhere, setElsewhere] = useState(false);
+  const waiting = useWaiting(sheet.id, quantity.id);
+  const planned = changing ? null : nextPlanned(quantity.plan, waiting.map(placeOf));
+  // Where the plan names a place it is taken there, unless another one is said.
+  const place = elsewhere ? said.place : (planned?.place ?? said.place);
+  const given = { ...said, place };
+  const give = useCallback((some: Partial<Circumstances>) => {
+    setSaid((before) => ({ ...before, ...some }));
+    if (some.place !== undefined) setElsewhere(true);
+  }, []);
   const [confirmed, setConfirmed] = useState("");
   const bench = useAtBench();
   /** The figures that Enter was pressed for before it was known what they mean. */
@@ -73,7 +80,8 @@ export function useRecording(props: Recorded) {
     setConfirmed(desk.settled ? outcome : `${entry.main} + ${entry.fine}`);
     desk.clear();
     positions.clear();
-    setGiven(kept(given, quantity.readings));
+    setSaid(kept(given, quantity.readings));
+    setElsewhere(false);
     begin();
     onDone();
   }
@@ -176,7 +184,7 @@ export function useRecording(props: Recorded) {
   });
   /** What was kept last was changed since. */
   const unconfirm = () => setConfirmed("");
-  return { desk, positions, given, give, outcome, confirmed, unconfirm, takeBack, record };
+  return { desk, positions, given, give, planned, outcome, confirmed, unconfirm, takeBack, record };
 }
 
 /** What was done at a simulated bench, and where the part was held if nothing else was said. */

@@ -151,6 +151,7 @@ function Quantities({ sheet, path, onNew, onChange }: QuantitiesProps) {
                 ]}
               />
             </span>
+            {quantity.plan?.says && <p className="quiet sheet-left">{quantity.plan.says}</p>}
             {open.map((flag) => (
               <p key={`${flag.code} ${flag.observation}`} className="sheet-flag">
                 {flag.message}

@@ -8,6 +8,7 @@ import { discard } from "../outbox/useOutbox";
 import { KeptMark } from "../photo";
 import { axisOf, axisText, shareOf, type Axis } from "./axis";
 import { Looks } from "./Looks";
+import { PlannedRows } from "./PlannedRows";
 import { NotedRow } from "./NotedRow";
 import { RowActions } from "./RowActions";
 import { SecondLook, type LookActions } from "./SecondLook";
@@ -37,10 +38,16 @@ export function Tally({ quantity, instrument, ...props }: TallyProps) {
   const axis = axisOf(quantity, instrument.lines.least_count);
   const body = useRef<HTMLDivElement>(null);
   const count = quantity.readings.length + waiting.length;
+  const planned = (quantity.plan?.left.length ?? 0) > 0;
   useEffect(() => {
-    body.current?.scrollTo({ top: body.current.scrollHeight });
+    const list = body.current;
+    if (!list) return;
+    // What is read next stays in sight, with the reading before it.
+    const next = list.querySelector<HTMLElement>("tr[data-next=true]");
+    const end = next ? next.offsetTop + next.offsetHeight : list.scrollHeight;
+    list.scrollTo({ top: end - list.clientHeight });
   }, [count]);
-  if (count === 0) return <EmptyTally />;
+  if (count === 0 && !planned) return <EmptyTally />;
   if (blind) return <BlindTally count={count} />;
   const unit = instrument.unit_text && `, ${quantity.unit}`;
   const single = quantity.sort === "single";
@@ -108,6 +115,7 @@ export function Tally({ quantity, instrument, ...props }: TallyProps) {
           {waiting.map((entry) => (
             <WaitingRow key={entry.id} entry={entry} fine={fine} />
           ))}
+          <PlannedRows plan={quantity.plan} waiting={waiting} />
         </tbody>
       </table>
     </div>

@@ -171,6 +171,7 @@ export function quantity(some: Partial<Quantity>): Quantity {
     name: "Lower spreader",
     symbol: "D",
     thing: "",
+    plan: null,
     instrument: "cal",
     unit: "mm",
     face: "outside",

@@ -153,6 +153,21 @@ class Codes(Holds):
 
 
 @dataclass(frozen=True)
+class Texts(Holds):
+    """A list of at most so many texts; none is blank, and each stands there once as `folded`."""
+
+    many: int
+    most: int = NAME
+
+
+@dataclass(frozen=True)
+class Choices(Holds):
+    """A list of words of an enumeration, each once."""
+
+    options: type[StrEnum]
+
+
+@dataclass(frozen=True)
 class Entry(Holds):
     """An object with declared fields of its own."""
 
@@ -237,6 +252,11 @@ def declared(
 def rest(*, default: Rest) -> Any:
     """The field of a value that keeps what is not known, or has no meaning for the kind."""
     return dataclasses.field(default_factory=lambda: default, hash=False, repr=False)
+
+
+def folded(text: str) -> str:
+    """A text as it is compared with others: case folded, blanks collapsed."""
+    return " ".join(text.casefold().split())
 
 
 _Value = TypeVar("_Value")

@@ -14,6 +14,7 @@ from metrion.core.logbook import Logbook, Reviewed, reviewed
 from metrion.core.quantity.derived import Derived, DerivedResult, reduce_derived
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.other_units import Also
+from metrion.core.quantity.reading_plan import PlanProgress
 from metrion.core.review import Flag
 from metrion.core.scales import VernierScale
 from metrion.core.working.model import Uncertainty
@@ -95,8 +96,23 @@ def measurement_document(reviewed: Reviewed) -> Document:
         **_uncertain(result.uncertainty, result.rounded),
         **_also(measurement.also_in, result.also),
         "relative_percent": _exact(result.relative_percent),
+        **_plan(measurement.progress),
         "flags": [flag_document(flag) for flag in reviewed.flags],
     }
+
+
+def _plan(progress: PlanProgress | None) -> Document:
+    """How far the plan is carried out; nothing where there is none."""
+    if progress is None:
+        return {}
+    told = {
+        "made": progress.made,
+        "of": progress.of,
+        "extra": progress.extra,
+        "left": [{"place": left.place, "count": left.count} for left in progress.left],
+        "zero_left": [str(phase) for phase in progress.zero_left],
+    }
+    return {"plan": told}
 
 
 def _texts(values: Sequence[Fraction]) -> list[str]:

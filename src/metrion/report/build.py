@@ -19,6 +19,7 @@ from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Sort
 from metrion.core.quantity.places import by_place
 from metrion.core.quantity.zero import ZeroCheck, zero_error
+from metrion.core.review.plan import left_to_do
 from metrion.report.blocks import (
     Bar,
     Bars,
@@ -280,6 +281,8 @@ class _Builder:
             blocks += readings_plot(result, self.speaker)
             blocks += photographs_shown(measurement, self.photographs, self.speaker)
         blocks += second_looks(reviewed, self.speaker)
+        if measurement.progress:
+            blocks += map(self._said, filter(None, [left_to_do(measurement.progress)]))
         yield Section(measurement.label, tuple(blocks))
         if result.uncertainty is None:
             return

@@ -122,6 +122,19 @@ zero-looks-differ = The looks at the zero { $phase ->
    *[before] before
 } the readings differ by { $apart }. Does the newer one replace the older, or did the zero move between them?
 zero-drift = The zero moved by { $drift } between the looks before and after. Was the tool knocked, or a face not clean?
+plan-left = Planned and still to do: { $what }.
+plan-left-at = { $count ->
+    [one] { $count } reading
+   *[other] { $count } readings
+} at { $place }
+plan-left-anywhere = { $count ->
+    [one] { $count } reading
+   *[other] { $count } readings
+}
+plan-left-zero = a look at the zero { $phase ->
+    [after] after
+   *[before] before
+} the readings
 nearer-to-a-mark = nearer to a full mark than to nothing.
 nearer-to-a-turn = nearer to a full turn than to nothing.
 which-zero = That is { $nearer } Which is it?
@@ -683,6 +696,8 @@ entry-named = { $what ->
 no-such-entry = there is no { entry-named } "{ $key }" in this file
 no-such-entry-but = there is no { entry-named } "{ $key }"; there are { $known }
 id-twice = the id "{ $key }" is used twice; every id stands once in its list
+text-twice = "{ $text }" stands here twice; each stands once
+text-blank = an empty text says nothing here; leave it out
 zero-check-twice = the zero check "{ $key }" is named twice; each counts once
 zero-check-elsewhere = the zero check "{ $key }" was made on "{ $tool }", not on "{ $own }"
 circle-takes-pairs = a divided circle takes pairs: two positions, a and b
@@ -1294,6 +1309,24 @@ desk-meets = the line meets the mark
 desk-note = note
 desk-blind = hide earlier figures
 desk-table = Readings from a table…
+plan-open = Plan the readings…
+plan-title = What is to be read of { $name }
+plan-keep = Plan it
+plan-drop = Without a plan
+plan-places = Places
+plan-places-why = The equation asks for them one after the other. Enter keeps each.
+plan-places-example = e.g. end A, middle, end B
+plan-each = Readings at each place
+plan-each-anywhere = Readings in all
+plan-each-wanted = How many, from 1 to { $most }?
+plan-zero = Looks at the zero
+plan-zero-before = before the readings
+plan-zero-after = after the readings
+plan-nth = { $nth } of { $of }
+plan-more = and { $count } more
+plan-look-before = Look at the zero, before the readings
+plan-look-after = Look at the zero again, after the readings
+plan-progress = { $made } of { $of } planned
 desk-quantity-missing = There is no such quantity here.
 desk-readings = readings
 desk-hidden-while-you-read-blind = hidden as long as earlier figures are

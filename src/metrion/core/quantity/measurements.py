@@ -34,7 +34,8 @@ from metrion.core.quantity.comparison_reference import Beside
 from metrion.core.quantity.first_steps import base_working
 from metrion.core.quantity.observations import INDICATIONS, Arc, Observation, Sort, observed_value
 from metrion.core.quantity.other_units import Also, also
-from metrion.core.quantity.zero import ZeroCheck
+from metrion.core.quantity.reading_plan import PlanProgress, ReadingPlan
+from metrion.core.quantity.zero import Phase, ZeroCheck
 from metrion.core.scales import Indication
 from metrion.core.traits import kinds
 from metrion.core.working.model import (
@@ -67,6 +68,7 @@ class Measurement:
         items: how many alike lay in the stack.
         divide_by: what a pair's value is divided by besides (2 for half a sweep).
         arc: which way round sweeps are taken.
+        plan: where and how often it is to be read, and which looks at the zero are to be made.
         also_in: units that its result is given in besides that of the instrument.
         thing: what it was measured on; quantities of one text belong together. Like all that
             follows for the record only.
@@ -96,6 +98,7 @@ class Measurement:
     items: int = declared(Count(MOST_ALIKE), default=1)
     divide_by: int = declared(Count(MOST_ALIKE), default=1)
     arc: Arc = declared(Choice(Arc), default=Arc.SHORTER, only=kinds(lambda one: one.circular))
+    plan: ReadingPlan | None = declared(Entry(ReadingPlan), default=None)
     also_in: tuple[Unit, ...] = declared(OtherUnits(), default=())
     thing: str = declared(Text(), default="", for_the_record=True)
     zero_exact: bool = declared(Boolean(), default=False, for_the_record=True)
@@ -144,6 +147,16 @@ class Measurement:
     def effective_checks(self) -> tuple[ZeroCheck, ...]:
         """The zero checks that have an effect: none on pairs, where the zero cancels."""
         return self.checks if self.sort is Sort.SINGLE else ()
+
+    @property
+    def progress(self) -> PlanProgress | None:
+        """How far its plan is carried out; None without one. Pairs need no look at the zero."""
+        if self.plan is None:
+            return None
+        read_at = [one.place for one in self.observations if one.counts]
+        single = self.sort is Sort.SINGLE
+        looked = {check.phase for check in self.checks} if single else set(Phase)
+        return self.plan.held_against(read_at, looked)
 
     @cached_property
     def observed(self) -> tuple[Fraction, ...]:

@@ -3,14 +3,14 @@
 from __future__ import annotations
 
 from metrion.core.quantity.measurements import Measurement
-from metrion.core.review import apart, pairs, scales, series, slips, zero
+from metrion.core.review import apart, pairs, plan, scales, series, slips, zero
 from metrion.core.review.flags import Flag, Level, Series, Settlement
 from metrion.core.review.remedies import Remedy, remedies
 from metrion.core.review.settled import settled
 
 __all__ = ["Flag", "Level", "Remedy", "Settlement", "remedies", "review", "review_pairs", "settled"]
 
-_CHECKS = (*zero.CHECKS, *series.CHECKS, *slips.CHECKS, *scales.CHECKS, *apart.CHECKS)
+_CHECKS = (*zero.CHECKS, *series.CHECKS, *slips.CHECKS, *scales.CHECKS, *apart.CHECKS, *plan.CHECKS)
 """What raises the flags of a logbook, in the order in which they stand in its results."""
 
 

@@ -15,6 +15,7 @@ from metrion.core.declared import (
     Boolean,
     Bounds,
     Choice,
+    Choices,
     Codes,
     Count,
     CoverageText,
@@ -30,10 +31,13 @@ from metrion.core.declared import (
     LooseIndications,
     ScaleOfKind,
     Text,
+    Texts,
     WrittenUnit,
     fields_of,
+    folded,
 )
-from metrion.core.facts import fact
+from metrion.core.errors import shortened
+from metrion.core.facts import Fact, Name, fact
 from metrion.core.instruments.instrument import scale_type
 from metrion.core.json import Json, Record
 from metrion.core.quantity.observations import PAIR_INDICATIONS
@@ -149,7 +153,7 @@ def _inside(value: type, kind: str, holder: str) -> dict[str, _Place]:
 
 def _reader_of(field: Field) -> _Reader | None:
     """What reads a field; None for what hangs on other entries."""
-    if isinstance(field.holds, Entry | Entries) and not field.for_the_record:
+    if isinstance(field.holds, Entries) and not field.for_the_record:
         return None
     return _READERS.get(type(field.holds))
 
@@ -230,13 +234,46 @@ def _bounds(_: Bounds, fields: Fields, name: str, required: bool) -> object:
 
 @_reads(Codes)
 def _codes(_: Codes, fields: Fields, name: str, required: bool) -> object:
-    found = fields.texts(name, fact("a-text"))
-    each = Fields(
-        {str(i): text for i, (_, text) in enumerate(found)},
-        child(fields.pointer, name),
-        fields.faults,
-    )
+    each = _listed(fields, name, fact("a-text"), None)
     return tuple(each.text(one) or "" for one in each.record)
+
+
+@_reads(Texts)
+def _texts(texts: Texts, fields: Fields, name: str, required: bool) -> object:
+    each = _listed(fields, name, fact("a-text"), texts.many)
+    found: dict[str, str] = {}
+    for index in each.record:
+        text = each.text(index, texts.most)
+        if text is None:
+            continue
+        if not text.strip():
+            each.fault(index, "text-blank")
+        elif folded(text) in found:
+            each.fault(index, "text-twice", text=shortened(text))
+        else:
+            found[folded(text)] = text
+    return tuple(found.values())
+
+
+@_reads(Choices)
+def _choices(choices: Choices, fields: Fields, name: str, required: bool) -> object:
+    each = _listed(fields, name, fact("a-text"), None)
+    found: dict[str, None] = {}
+    for index in each.record:
+        word = each.choice(index, choices.options)
+        if word in found:
+            each.fault(index, "text-twice", text=Name(str(word)))
+        elif word is not None:
+            found[word] = None
+    return tuple(found)
+
+
+def _listed(fields: Fields, name: str, what: Fact, most: int | None) -> Fields:
+    """The texts of a list as fields of their own, by their places in it."""
+    record: Record = {
+        place.rpartition("/")[2]: text for place, text in fields.texts(name, what, most)
+    }
+    return Fields(record, child(fields.pointer, name), fields.faults)
 
 
 @_reads(Entry)

@@ -199,6 +199,17 @@ _SCHEMAS: dict[type[d.Holds], Callable[[Any], Schema]] = {
         "type": "array", "items": {"type": "string", "minLength": 1}, "uniqueItems": True,
         "maxItems": references.most,
     },
+    d.Texts: lambda texts: {
+        "type": "array", "uniqueItems": True, "maxItems": texts.many,
+        "items": {"type": "string", "pattern": r"\S", "maxLength": texts.most},
+    },
+    d.Choices: lambda choices: {
+        "type": "array", "items": {"enum": list(choices.options)}, "uniqueItems": True,
+    },
+    d.Entry: lambda inner: {
+        "type": "object",
+        "properties": _part(inner.value, d.fields_of(inner.value), "")["properties"],
+    },
     d.Entries: lambda entries: {
         "type": "array", "items": {"$ref": f"#/$defs/{_NAMES[entries.value]}"},
         **({"maxItems": entries.most} if entries.most else {}),

@@ -20,6 +20,7 @@ from metrion.core.quantity.places import by_place
 from metrion.core.review import Level, Remedy, remedies, settled
 from metrion.core.review.advice import advice
 from metrion.core.review.hints import hints
+from metrion.core.review.plan import left_to_do
 from metrion.core.scales import Indication
 from metrion.notebook.evaluation import Hashed
 from metrion.report import result_lines
@@ -38,7 +39,13 @@ from metrion.views.schemas.readings import (
     ReadingView,
     RemedyView,
 )
-from metrion.views.schemas.results import BudgetView, PlaceView, ResultView
+from metrion.views.schemas.results import (
+    BudgetView,
+    PlaceLeftView,
+    PlaceView,
+    ReadingPlanView,
+    ResultView,
+)
 from metrion.views.schemas.view import widened
 from metrion.voice import Speaker
 from metrion.voice.conventions import convention_name
@@ -124,6 +131,7 @@ def brief_view(
         dimension=dimension_of(measurement),
         flags=flags_view(reviewed, trying=0),
         places_apart=measurement.places_apart,
+        plan=plan_view(measurement),
         simulated=measurement.simulated,
         whole=False,
         readings=[],
@@ -146,6 +154,23 @@ def places_view(measurement: Measurement) -> list[PlaceView]:
         )
         for one in by_place(measurement)
     ]
+
+
+def plan_view(measurement: Measurement) -> ReadingPlanView | None:
+    """What was planned, and what of it is still to do."""
+    plan, progress = measurement.plan, measurement.progress
+    if plan is None or progress is None:
+        return None
+    return ReadingPlanView(
+        places=list(plan.places),
+        each=plan.each,
+        zero=list(plan.zero),
+        made=progress.made,
+        of=progress.of,
+        left=[PlaceLeftView(left.place, left.count) for left in progress.left],
+        zero_left=list(progress.zero_left),
+        says=say(left_to_do(progress)),
+    )
 
 
 def hints_view(measurement: Measurement) -> list[HintView]:

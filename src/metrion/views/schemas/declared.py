@@ -65,7 +65,7 @@ def taken(
         isinstance(f.holds, d.Indications) for f in d.fields_of(value)
     ):
         wanted |= {key: fields.Nested(FiguresSchema) for key in PAIR_INDICATIONS}
-    made = {} if inner else {"told": post_load(lambda _, found, **__: _told(found))}
+    made = {} if inner else {"_told_as_patch": post_load(lambda _, found, **__: _told(found))}
     return type(name, (Schema,), {"__doc__": about, **wanted, **also, **made})
 
 
@@ -147,6 +147,8 @@ _FIELDS: dict[type[d.Holds], Callable[[Any, More], SchemaField]] = {
     d.Reference: lambda _, more: fields.String(**more),
     d.References: lambda _, more: fields.List(fields.String(), **more),
     d.Codes: lambda _, more: fields.List(fields.String(), **more),
+    d.Texts: lambda _, more: fields.List(fields.String(), **more),
+    d.Choices: lambda _, more: fields.List(fields.String(), **more),
     d.Entry: lambda inner, more: fields.Nested(_inner(inner.value), **more),
 }
 

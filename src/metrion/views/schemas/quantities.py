@@ -8,7 +8,14 @@ from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Arc, Sort
 from metrion.views.schemas.declared import NEW_ID, taken
 from metrion.views.schemas.readings import FlagView, HintView, ReadingView
-from metrion.views.schemas.results import AlsoView, BudgetView, ComparedView, PlaceView, ResultView
+from metrion.views.schemas.results import (
+    AlsoView,
+    BudgetView,
+    ComparedView,
+    PlaceView,
+    ReadingPlanView,
+    ResultView,
+)
 from metrion.views.schemas.view import view
 from metrion.views.schemas.working import StepView
 
@@ -45,6 +52,7 @@ class QuantityView:
     dimension: str
     flags: list[FlagView]
     places_apart: bool
+    plan: Annotated[ReadingPlanView | None, "None where nothing was planned."]
     simulated: Annotated[str, "The part of a simulated bench that it is of; else empty."]
     whole: Annotated[
         bool, "Whether what follows is told; of a quantity in brief, it is asked for by itself."

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import Annotated
 
+from metrion.core.quantity.zero import Phase
 from metrion.views.schemas.charts import BandsView
 from metrion.views.schemas.view import Key, view
 
@@ -37,6 +38,28 @@ class PlaceView:
     place: str
     count: int
     sentence: str | None
+
+
+@view
+class PlaceLeftView:
+    """Planned readings that are missing at a place; at any where it is null."""
+
+    place: str | None
+    count: int
+
+
+@view
+class ReadingPlanView:
+    """What was planned of a quantity, and how far that is carried out."""
+
+    places: list[str]
+    each: int
+    zero: list[Phase]
+    made: int
+    of: int
+    left: list[PlaceLeftView]
+    zero_left: list[Phase]
+    says: Annotated[str, "What is still to do; empty if nothing is."]
 
 
 @view

@@ -54,7 +54,8 @@ def schema_of(of: type) -> type[Schema]:
     for one in dataclasses.fields(of):
         built[one.name] = _field(of, hints[one.name], one)
     # Fields that are not known are refused, as everywhere.
-    built["made"] = post_load(lambda _, found, **__: _made(of, hints, found))
+    # No field has a name of this sort.
+    built["_made_of_fields"] = post_load(lambda _, found, **__: _made(of, hints, found))
     return type(of.__name__.removesuffix("View") + "Schema", (Schema,), built)
 
 
