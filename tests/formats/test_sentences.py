@@ -51,7 +51,7 @@ def told(where: str, value: Any) -> str:
         ("/derived/0/formula", "D**12", "whole or half numbers from -9 to 9"),
         ("/derived/0/unit", "g", "what the formula gives cannot be expressed in g"),
         ("/derived/0/unit", "ell", "ell is no unit known here; known are mm"),
-        ("/derived/0/inputs/D", "m9", 'there is no measurement "m9"'),
+        ("/derived/0/inputs/D", "m9", 'there is no measurement or earlier derived quantity "m9"'),
         ("/derived/0/inputs/sin", "m1", '"sin" cannot be a symbol'),
     ],
 )

@@ -20,6 +20,8 @@ from metrion.demo import demo_file
 from metrion.formats.logbook import parse_logbook, read_logbook
 from metrion.formats.workbook import workbook, xlsx_file
 from metrion.formats.workbook.stating import decimals, first_place, sentence
+from tests.formats.test_derived_of_derived import NESTED_AND_FLAT
+from tests.formats.test_derived_of_derived import sheet as sheet_of
 
 # The library that computes them has warnings of its own.
 pytestmark = pytest.mark.filterwarnings("ignore")
@@ -148,6 +150,11 @@ def with_derived() -> Logbook:
 
 def test_a_derived_quantity_follows_the_pages_of_its_measurements(tmp_path: Path) -> None:
     check(with_derived(), tmp_path)
+
+
+def test_what_is_derived_of_it_follows_its_page(tmp_path: Path) -> None:
+    for nested, _ in NESTED_AND_FLAT:
+        check(parse_logbook(sheet_of(nested)), tmp_path)
 
 
 def test_the_first_page_has_head_and_results_where_they_stand() -> None:

@@ -95,3 +95,45 @@ def test_a_quantity_that_something_is_derived_from_stays(client: FlaskClient) ->
         f"{SHEET}/quantities/ferrule", headers={"If-Match": str(ferrule["version"])}
     )
     assert response.status_code == 422
+
+
+def test_what_is_derived_of_it_follows_and_keeps_it(client: FlaskClient) -> None:
+    add(client)
+    double = {"id": "double", "name": "Twice", "formula": "2*w", "inputs": {"w": "wall"}}
+    assert add(client, **double).status_code == 201
+    assert sentences(client) == {"wall": "(2.2 ± 0.5) mm", "double": "(4 ± 1) mm"}
+    # A change of what the inner one is made of reaches both.
+    sheet = client.get(SHEET).json
+    ferrule = next(one for one in sheet["quantities"] if one["id"] == "ferrule")
+    reading = ferrule["readings"][0]
+    moved = client.patch(
+        f"{SHEET}/readings/{reading['id']}",
+        json={"main": "9"},
+        headers={"If-Match": f'"{reading["version"]}"'},
+    )
+    assert moved.status_code == 200
+    changed = sentences(client)
+    assert changed["double"] != "(4 ± 1) mm"
+    assert set(changed) == {"wall", "double"}
+    # It cannot go while it is used, nor be made of what stands on it.
+    found = wall(client.get(SHEET).json)
+    seen = {"If-Match": f'"{found["version"]}"'}
+    gone = client.delete(f"{SHEET}/derived/wall", headers=seen)
+    assert (gone.status_code, gone.json["uses"][0]["id"]) == (409, "double")
+    turned = client.patch(
+        f"{SHEET}/derived/wall", json={"inputs": {"a": "double", "b": "ferrule"}}, headers=seen
+    )
+    assert turned.status_code == 422
+
+
+def sentences(client: FlaskClient) -> dict[str, str]:
+    return {one["id"]: one["sentence"] for one in client.get(SHEET).json["derived"]}
+
+
+def test_the_board_of_a_sheet_finds_what_stands_in_its_blanks(client: FlaskClient) -> None:
+    recipes = {recipe["id"]: recipe for recipe in client.get(f"{SHEET}/board").json}
+    found = {blank["symbol"]: blank["found"] for blank in recipes["difference"]["blanks"]}
+    # Nothing but the values tells them apart: the larger comes first.
+    assert found == {"a": "ferrule", "b": "spreader"}
+    assert recipes["density"]["blanks"][0]["found"] is None
+    assert client.get("/api/sheets/nowhere/board").status_code == 404

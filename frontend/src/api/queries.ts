@@ -369,11 +369,12 @@ export function useShownAnswer(which: Schemas["Which"], enabled: boolean) {
   });
 }
 
-/** Usual derived quantities, ready to be filled in. */
-export function useBoard() {
+/** Usual derived quantities, with what of a sheet stands in their blanks. */
+export function useBoard(sheet: string, version: number) {
   return useQuery({
-    queryKey: ["board"],
-    queryFn: () => body(client.GET("/api/board")),
-    staleTime: Infinity,
+    queryKey: [...sheetKey(sheet), "board", version],
+    queryFn: () =>
+      body(client.GET("/api/sheets/{key}/board", { params: { path: { key: sheet } } })),
+    ...ASKED_ANEW,
   });
 }

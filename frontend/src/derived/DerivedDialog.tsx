@@ -11,7 +11,16 @@ import {
   type Sheet,
 } from "../api";
 import { InputBlank } from "./InputBlank";
-import { asRecord, begun, draftOf, fitting, inputsFor, type Draft, type Input } from "./recipe";
+import {
+  asRecord,
+  begun,
+  draftOf,
+  fitting,
+  inputsFor,
+  sourcesOf,
+  type Draft,
+  type Input,
+} from "./recipe";
 import { Dialog } from "../common/overlays";
 import { useFaultFocus } from "../common/useFaultFocus";
 import { say } from "../voice";
@@ -37,7 +46,7 @@ const OWN = "own";
 const OWN_DRAFT: Draft = { name: "", formula: "", unit: "mm", inputs: {} };
 
 function DerivedForm({ sheet, derived, onClose }: Props) {
-  const { data: board = [] } = useBoard();
+  const { data: board = [] } = useBoard(sheet.id, sheet.version);
   const keep = useKeepDerived(sheet.id);
   const form = useFaultFocus(keep.error);
   const [picked, setPicked] = useState<string | null>(derived ? OWN : null);
@@ -46,10 +55,16 @@ function DerivedForm({ sheet, derived, onClose }: Props) {
   const recipe = board.find(({ id }) => id === picked);
   const blank = (symbol: string) => recipe?.blanks.find((one) => one.symbol === symbol);
 
+  const sources = sourcesOf(sheet, derived?.id);
+  const fittingIn = (symbol: string) => {
+    const wanted = blank(symbol)?.dimension;
+    return wanted === undefined ? sources : fitting(sources, wanted);
+  };
+
   function pick(id: string) {
     const found = board.find((one) => one.id === id);
     setPicked(id);
-    setDraft(found ? begun(found, sheet) : OWN_DRAFT);
+    setDraft(found ? begun(found) : OWN_DRAFT);
   }
   function save() {
     keep.mutate(
@@ -94,7 +109,7 @@ function DerivedForm({ sheet, derived, onClose }: Props) {
           symbol={symbol}
           label={blank(symbol)?.label ?? ""}
           given={given}
-          quantities={blank(symbol) ? fitting(sheet, blank(symbol)?.unit ?? "") : sheet.quantities}
+          sources={fittingIn(symbol)}
           onGiven={(one: Input) => set({ inputs: { ...draft.inputs, [symbol]: one } })}
         />
       ))}

@@ -1,26 +1,25 @@
 import { Input as Field, Select } from "antd";
 
-import type { Quantity } from "../api";
-import type { Input } from "./recipe";
+import type { Input, Source } from "./recipe";
 import { say } from "../voice";
 
 interface Props {
   symbol: string;
   label: string;
   given: Input;
-  quantities: Quantity[];
+  sources: Source[];
   onGiven: (given: Input) => void;
 }
 
 const TYPED = "";
 
-/** One input: a quantity of the sheet, or value, uncertainty and unit typed in. */
-export function InputBlank({ symbol, label, given, quantities, onGiven }: Props) {
+/** One input: a quantity of the sheet, something derived earlier, or value, uncertainty and unit typed in. */
+export function InputBlank({ symbol, label, given, sources, onGiven }: Props) {
   const typed = "quantity" in given ? null : given;
   const options = [
-    ...quantities.map(({ id, name, result }) => ({
+    ...sources.map(({ id, name, sentence }) => ({
       value: id,
-      label: `${name}: ${result.sentence ?? say("sheet-quantity-empty")}`,
+      label: `${name}: ${sentence ?? say("sheet-quantity-empty")}`,
     })),
     { value: TYPED, label: say("derived-source-typed") },
   ];

@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 
 import type { Recipe, Sheet } from "../api";
 import { CALIPER, quantity } from "../tests/fixtures";
-import { asRecord, begun, draftOf, fitting, inputsFor, symbolsOf } from "./recipe";
+import { asRecord, begun, draftOf, fitting, inputsFor, sourcesOf, symbolsOf } from "./recipe";
 
 const CIRCLE = {
   ...CALIPER,
@@ -14,8 +14,12 @@ const SHEET = {
   instruments: [CALIPER, CIRCLE],
   quantities: [
     quantity({ id: "outer", instrument: CALIPER.id }),
-    quantity({ id: "angle", instrument: "circle" }),
+    quantity({ id: "angle", instrument: "circle", dimension: "0 0 1" }),
     quantity({ id: "inner", instrument: CALIPER.id }),
+  ],
+  derived: [
+    { id: "volume", name: "Volume", dimension: "3 0 0", sentence: "12 mm³" },
+    { id: "later", name: "Ratio", dimension: "0 0 0", sentence: null },
   ],
 } as unknown as Sheet;
 const GRATING: Recipe = {
@@ -24,9 +28,9 @@ const GRATING: Recipe = {
   formula: "k*w/sin(theta)",
   unit: "um",
   blanks: [
-    { symbol: "k", label: "order", unit: "1" },
-    { symbol: "w", label: "wavelength", unit: "nm" },
-    { symbol: "theta", label: "angle", unit: "deg" },
+    { symbol: "k", label: "order", unit: "1", dimension: "0 0 0", found: null },
+    { symbol: "w", label: "wavelength", unit: "nm", dimension: "1 0 0", found: null },
+    { symbol: "theta", label: "angle", unit: "deg", dimension: "0 0 1", found: "angle" },
   ],
 };
 const TUBE: Recipe = {
@@ -34,7 +38,10 @@ const TUBE: Recipe = {
   title: "Volume of a tube",
   formula: "pi*(D**2 - d**2)*h/4",
   unit: "mm**3",
-  blanks: ["D", "d", "h"].map((symbol) => ({ symbol, label: symbol, unit: "mm" })),
+  blanks: ["D", "d", "h"].map((symbol) => ({
+    ...{ symbol, label: symbol, unit: "mm", dimension: "1 0 0" },
+    found: symbol === "h" ? null : symbol === "D" ? "outer" : "inner",
+  })),
 };
 
 describe("the symbols of a formula", () => {
@@ -46,8 +53,8 @@ describe("the symbols of a formula", () => {
 });
 
 describe("a recipe", () => {
-  it("takes quantities that fit, each once, and leaves the rest to be typed", () => {
-    expect(begun(TUBE, SHEET).inputs).toEqual({
+  it("takes what was found for its blanks, and leaves the rest to be typed", () => {
+    expect(begun(TUBE).inputs).toEqual({
       D: { quantity: "outer" },
       d: { quantity: "inner" },
       h: { value: "", uncertainty: "0", unit: "mm" },
@@ -55,17 +62,22 @@ describe("a recipe", () => {
   });
 
   it("puts an angle where an angle is wanted", () => {
-    expect(begun(GRATING, SHEET).inputs).toEqual({
+    expect(begun(GRATING).inputs).toEqual({
       k: { value: "", uncertainty: "0", unit: "1" },
       w: { value: "", uncertainty: "0", unit: "nm" },
       theta: { quantity: "angle" },
     });
-    expect(fitting(SHEET, "deg").map(({ id }) => id)).toEqual(["angle"]);
-    expect(fitting(SHEET, "g")).toEqual([]);
+  });
+
+  it("may take what fits, measured or derived before it", () => {
+    const ids = (changed?: string) => sourcesOf(SHEET, changed).map(({ id }) => id);
+    expect(ids()).toEqual(["outer", "angle", "inner", "volume", "later"]);
+    expect(ids("later")).toEqual(["outer", "angle", "inner", "volume"]);
+    expect(fitting(sourcesOf(SHEET), "3 0 0").map(({ id }) => id)).toEqual(["volume"]);
   });
 
   it("asks for what a changed formula names anew, and keeps what was given", () => {
-    const draft = { ...begun(TUBE, SHEET), formula: "(D - x)/2" };
+    const draft = { ...begun(TUBE), formula: "(D - x)/2" };
     expect(inputsFor(draft)).toEqual([
       ["D", { quantity: "outer" }],
       ["x", { value: "", uncertainty: "0", unit: "mm" }],
@@ -75,7 +87,7 @@ describe("a recipe", () => {
 
 describe("what is sent", () => {
   it("has points for commas and only the inputs that are named", () => {
-    const draft = begun(TUBE, SHEET);
+    const draft = begun(TUBE);
     draft.inputs.h = { value: " 12,5", uncertainty: "0,1 ", unit: "mm" };
     draft.inputs.old = { quantity: "gone" };
     expect(asRecord(draft)).toEqual({

@@ -19,27 +19,40 @@ export function symbolsOf(formula: string): string[] {
   return [...new Set(names)].filter((name) => !FUNCTIONS.has(name));
 }
 
-/** The quantities of a sheet that can stand where this unit is wanted. */
-export function fitting(sheet: Sheet, unit: string): Quantity[] {
-  const angular = (quantity: Quantity) =>
-    sheet.instruments.find(({ id }) => id === quantity.instrument)?.traits.circular;
-  if (unit === "deg") return sheet.quantities.filter(angular);
-  if (unit === "mm") return sheet.quantities.filter((quantity) => !angular(quantity));
-  return [];
+/** What of a sheet can stand for a symbol. */
+export type Source = Pick<Quantity | Derived, "id" | "name" | "dimension"> & {
+  sentence: string | null;
+};
+
+/** The quantities of a sheet and what is derived of them, up to the one that is changed. */
+export function sourcesOf(sheet: Sheet, changed?: string): Source[] {
+  const at = sheet.derived.findIndex(({ id }) => id === changed);
+  const earlier = at < 0 ? sheet.derived : sheet.derived.slice(0, at);
+  const measured = sheet.quantities.map(({ result: { sentence }, ...one }) => ({
+    ...one,
+    sentence,
+  }));
+  return [...measured, ...earlier];
 }
+
+/** Those that have a dimension. */
+export const fitting = (sources: Source[], wanted: string): Source[] =>
+  sources.filter(({ dimension }) => dimension === wanted);
 
 const typedIn = (unit: string): Input => ({ value: "", uncertainty: "0", unit });
 
-/** A recipe with quantities of the sheet put in where some fit, each once. */
-export function begun(recipe: Recipe, sheet: Sheet): Draft {
-  const taken = new Set<string>();
-  const inputs: Record<string, Input> = {};
-  for (const { symbol, unit } of recipe.blanks) {
-    const found = fitting(sheet, unit).find(({ id }) => !taken.has(id));
-    if (found) taken.add(found.id);
-    inputs[symbol] = found ? { quantity: found.id } : typedIn(unit);
-  }
-  return { name: recipe.title, formula: recipe.formula, unit: recipe.unit, inputs };
+/** A recipe with what of the sheet stands in its blanks. */
+export function begun(recipe: Recipe): Draft {
+  const inputs = recipe.blanks.map(({ symbol, unit, found }): [string, Input] => [
+    symbol,
+    found === null ? typedIn(unit) : { quantity: found },
+  ]);
+  return {
+    name: recipe.title,
+    formula: recipe.formula,
+    unit: recipe.unit,
+    inputs: Object.fromEntries(inputs),
+  };
 }
 
 /** The draft of a derived quantity that is there already. */

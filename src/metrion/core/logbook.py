@@ -122,6 +122,14 @@ def numbered_logbook(logbook: Logbook) -> Logbook:
         id(one): numbered_measurement(one) if one.instrument.id in tools else one
         for one in logbook.measurements
     }
+    derived: dict[int, Derived] = {}
+    for each in logbook.derived:
+        inputs = {
+            symbol: measured.get(id(of)) or derived.get(id(of)) or of
+            for symbol, of in each.inputs.items()
+        }
+        changed = any(of is not each.inputs[symbol] for symbol, of in inputs.items())
+        derived[id(each)] = replace(each, inputs=inputs) if changed else each
     return replace(
         logbook,
         instruments=tuple(map(numbered, logbook.instruments)),
@@ -132,10 +140,5 @@ def numbered_logbook(logbook: Logbook) -> Logbook:
             for one in logbook.zero_checks
         ),
         measurements=tuple(measured.values()),
-        derived=tuple(
-            replace(one, inputs={name: measured.get(id(of), of) for name, of in one.inputs.items()})
-            if any(id(of) in measured for of in one.inputs.values())
-            else one
-            for one in logbook.derived
-        ),
+        derived=tuple(derived.values()),
     )

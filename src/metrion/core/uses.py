@@ -7,6 +7,7 @@ from dataclasses import dataclass
 
 from metrion.core.facts import Fact, Name, fact
 from metrion.core.logbook import Logbook
+from metrion.core.quantity.derived import TypedValue
 from metrion.core.quantity.measurements import Measurement
 
 
@@ -44,8 +45,11 @@ def _references(logbook: Logbook) -> Iterator[tuple[Use, set[tuple[str, str]]]]:
         needs |= {("zero_checks", check.id) for check in one.checks}
         yield Use("measurements", one.id, _named(one.label)), needs
     for derived in logbook.derived:
-        inputs = derived.inputs.values()
-        needs = {("measurements", given.id) for given in inputs if isinstance(given, Measurement)}
+        needs = {
+            ("measurements" if isinstance(given, Measurement) else "derived", given.id)
+            for given in derived.inputs.values()
+            if not isinstance(given, TypedValue)
+        }
         yield Use("derived", derived.id, _named(derived.name or derived.id)), needs
 
 

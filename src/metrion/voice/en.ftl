@@ -635,7 +635,9 @@ formula-too-deep = the formula has brackets { $count } deep, but may have them {
 formula-number-too-large = a number of the formula, or a part made of numbers, is beyond 10^{ $decades } or closer to nothing than 10^-{ $decades }
 formula-gives-other-unit = what the formula gives cannot be expressed in { $unit }
 not-a-symbol = "{ $text }" cannot be a symbol: letters, digits and _, beginning with no digit, and none of { $reserved }
-not-an-input = an input is the id of a measurement, or value, uncertainty, unit
+not-an-input = an input is the id of a measurement or of an earlier derived quantity, or value, uncertainty, unit
+derived-too-deep = more than { $most } derived quantities would stand one in the other
+derived-too-many-ways = { $count } ways lead from here to what was measured; { $most } are worked out at most
 
 ## What is wrong with a file: what a field must be
 
@@ -690,6 +692,7 @@ entry-named = { $what ->
     [quantity] quantity
     [reading] reading
     [derived] derived quantity
+    [input] measurement or earlier derived quantity
     [picture] picture
    *[tool] tool
 }
@@ -1170,6 +1173,11 @@ shelf-display = Digital display
 
 ## The board of usual derived quantities
 
+# Words of names that tell which size of a thing it is, with blanks between.
+size-words-outside = outside outer external across diameter
+size-words-inside = inside inner internal bore hole clear
+size-words-depth = depth deep length long height high tall
+
 recipe-difference = Difference of two lengths
     .a = the larger
     .b = the smaller
@@ -1179,8 +1187,21 @@ recipe-wall = Wall thickness of a tube
 recipe-mean = Mean of two places
     .a = one place
     .b = the other place
+recipe-mean-of-three = Mean of three places
+    .a = one place
+    .b = another
+    .c = the third
 recipe-disc = Area of a disc
     .d = diameter
+recipe-ring = Area of a ring
+    .D = outside diameter
+    .d = inside diameter
+recipe-plate = Area of a plate
+    .a = length
+    .b = width
+recipe-cylinder = Volume of a cylinder
+    .D = diameter
+    .h = length
 recipe-tube = Volume of a tube
     .D = outside diameter
     .d = inside diameter
@@ -1191,6 +1212,13 @@ recipe-slab = Volume of a slab
     .a = length
     .b = width
     .c = thickness
+recipe-density-of-volume = Density of what was weighed, from its volume
+    .m = mass
+    .V = volume
+recipe-density-of-rod = Density of a rod that was weighed
+    .m = mass
+    .D = diameter
+    .h = length
 recipe-density = Density of a slab that was weighed
     .m = mass
     .a = length
@@ -1203,6 +1231,10 @@ recipe-grating = Distance of grating lines from an angle
     .k = order
     .w = wavelength
     .theta = angle of that order
+recipe-wavelength = Wavelength from the angle of a grating
+    .g = distance of the lines
+    .theta = angle of that order
+    .k = order
 recipe-lines = Grating lines to the millimetre
     .k = order
     .w = wavelength

@@ -11,8 +11,8 @@ from metrion.core.errors import UnitError
 from metrion.core.exact.figures import to_figures
 from metrion.core.exact.numbers import Number
 from metrion.core.facts import Amount, Argument, Fact, Figure, Name, coded, fact
-from metrion.core.formula import PI, Formula
-from metrion.core.formula.expression import name, replaced
+from metrion.core.formula import Formula
+from metrion.core.formula.expression import name
 from metrion.core.formula.units import Unit
 from metrion.core.quantity.bands import Band, band_of
 from metrion.core.quantity.derived import Derived, TypedValue, by_itself, reduce_derived
@@ -59,15 +59,13 @@ def compare(own: Measurement | Derived, other: Comparand) -> Comparison | None:
     Raises:
         UnitError: if the two cannot be expressed in one unit.
     """
-    mine = _renamed(by_itself(own, own.convention), "a")
-    theirs = _renamed(by_itself(other, own.convention), "b")
+    mine, theirs = (by_itself(one, own.convention) for one in (own, other))
     if mine.unit.dimension != theirs.unit.dimension:
         raise UnitError(
             "units-not-comparable", theirs=Name(theirs.unit.text), own=Name(mine.unit.text)
         )
-    inputs = {**mine.inputs, **theirs.inputs}
-    formula = Formula("", mine.formula.tree - theirs.formula.tree)
-    difference = reduce_derived(replace(mine, formula=formula, inputs=inputs))
+    formula = Formula("", name("a") - name("b"))
+    difference = reduce_derived(replace(mine, formula=formula, inputs={"a": own, "b": other}))
     here, there = (
         band_of(reduce_derived(mine)),
         band_of(reduce_derived(replace(theirs, unit=mine.unit))),
@@ -91,14 +89,6 @@ def _finer(mine: Fraction, theirs: Fraction, unit: str) -> Iterator[Fact]:
             other=Amount(theirs, unit),
             times=Figure(to_figures(large / small, 2)),
         )
-
-
-def _renamed(derived: Derived, side: str) -> Derived:
-    """The same, in base units, with symbols that no other side has."""
-    formula = derived.formula.in_base_units or derived.formula.tree
-    tree = replaced(formula, lambda word: None if word == PI else name(f"{side}_{word}"))
-    inputs = {f"{side}_{symbol}": given for symbol, given in derived.inputs.items()}
-    return replace(derived, formula=Formula("", tree), inputs=inputs)
 
 
 def _compared(apart: Band, bands: tuple[Band, Band], unit: Unit, by: Convention) -> Comparison:

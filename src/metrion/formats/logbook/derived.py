@@ -19,14 +19,14 @@ from metrion.core.formula import (
 from metrion.core.formula.dimensions import resolve
 from metrion.core.formula.units import Unit, parse_unit
 from metrion.core.json import text_in
-from metrion.core.quantity.derived import Derived, TypedValue
+from metrion.core.quantity.derived import DEEPEST, MOST_WAYS, Derived, TypedValue
 from metrion.core.quantity.measurements import Measurement
 from metrion.formats.logbook.declared import read_fields
 from metrion.formats.logbook.fields import A_NUMBER, Fields
-from metrion.formats.logbook.known import Known, look_up
+from metrion.formats.logbook.known import Known
 from metrion.formats.logbook.other_units import units_of_derived
 
-_Input = Measurement | TypedValue
+_Input = Measurement | TypedValue | Derived
 _TYPED = ("value", "uncertainty", "unit")
 
 
@@ -35,6 +35,8 @@ def parse_derived(fields: Fields, known: Known) -> Derived | None:
     given = read_fields(Derived, fields)
     convention = known.convention(fields)
     unit = _unit(fields)
+    if unit and fields.key:
+        known.derived_units.setdefault(fields.key, unit)
     others = units_of_derived(fields, unit)
     formula = fields.parsed("formula", parse_formula, fact("a-formula"), required=True)
     if formula and not fields.faults.kept:
@@ -46,7 +48,7 @@ def parse_derived(fields: Fields, known: Known) -> Derived | None:
     resolved = _resolved(fields, formula, units, unit) if formula and holder else None
     if convention is None or unit is None or resolved is None or "id" not in given:
         return None
-    return Derived(
+    found = Derived(
         **{
             **given,
             "name": given.get("name") or given["id"],
@@ -57,6 +59,10 @@ def parse_derived(fields: Fields, known: Known) -> Derived | None:
             "inputs": {symbol: value for symbol, value in inputs.items() if value is not None},
         }
     )
+    # Where an input has faults, the file is refused for those.
+    if resolved.names <= found.inputs.keys() and found.ways > MOST_WAYS:
+        fields.fault("inputs", "derived-too-many-ways", count=found.ways, most=MOST_WAYS)
+    return found
 
 
 def _unit(fields: Fields) -> Unit | None:
@@ -79,11 +85,19 @@ def _inputs(holder: Fields, known: Known) -> dict[str, _Input | None]:
             typed = holder.object(symbol)
             found[symbol] = _typed(typed) if typed else None
         elif isinstance(given, str):
-            found[symbol] = look_up(holder, symbol, known.measurements, "measurement")
+            found[symbol] = _measured_or_derived(holder, symbol, known)
         else:
             holder.fault(symbol, "not-an-input")
             found[symbol] = None
     return found
+
+
+def _measured_or_derived(holder: Fields, symbol: str, known: Known) -> Measurement | Derived | None:
+    given = known.read_input(holder, symbol)
+    if isinstance(given, Derived) and given.depth >= DEEPEST:
+        holder.fault(symbol, "derived-too-deep", most=DEEPEST)
+        return None
+    return given
 
 
 def _typed(fields: Fields) -> TypedValue | None:
@@ -105,15 +119,14 @@ def _typed(fields: Fields) -> TypedValue | None:
 def _units(
     holder: Fields, inputs: Mapping[str, _Input | None], known: Known
 ) -> dict[str, Unit | None]:
-    """The unit of each input, also of a measurement that has faults of its own."""
+    """The unit of each input, also of one that has faults of its own."""
     found: dict[str, Unit | None] = {}
     for symbol, given in inputs.items():
         if isinstance(given, TypedValue):
             found[symbol] = given.unit
         else:
             key = holder.record[symbol]
-            sketch = known.measured.get(key) if isinstance(key, str) else None
-            found[symbol] = parse_unit(sketch.unit) if sketch else None
+            found[symbol] = known.unit_of_input(key) if isinstance(key, str) else None
     return found
 
 

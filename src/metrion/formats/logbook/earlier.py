@@ -9,7 +9,7 @@ from metrion.core.conventions.convention import BUILT_IN, Convention
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.json import Record, records_in
 from metrion.core.logbook import SECTIONS, Logbook
-from metrion.core.quantity.derived import Derived
+from metrion.core.quantity.derived import Derived, TypedValue
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation
 from metrion.core.quantity.zero import ZeroCheck
@@ -53,6 +53,8 @@ class EarlierDocument:
         elif isinstance(entry, Measurement):
             tool = entry.instrument
             known.measured.setdefault(entry.id, Sketch(tool.kind, tool.unit))
+        elif isinstance(entry, Derived):
+            known.derived_units.setdefault(entry.id, entry.unit)
         return entry
 
     def observations(
@@ -85,9 +87,9 @@ def _refers_to_the_same(entry: LogbookEntry, known: Known, *, own_convention: bo
             and all(known.zero_checks.get(check.id) is check for check in entry.checks)
         )
     if isinstance(entry, Derived):
-        measured = [one for one in entry.inputs.values() if isinstance(one, Measurement)]
+        made_of = [one for one in entry.inputs.values() if not isinstance(one, TypedValue)]
         return _convention(entry, known, own=own_convention) is entry.convention and all(
-            known.measurements.get(one.id) is one for one in measured
+            known.made_of(one.id) is one for one in made_of
         )
     return True
 

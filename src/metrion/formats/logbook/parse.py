@@ -67,7 +67,7 @@ def parse_logbook(
         known.measurements,
         lambda item, known: parse_measurement(item, known, earlier),
     )
-    derived = section("derived", {}, parse_derived)
+    derived = section("derived", known.derived, parse_derived)
     own = {name: value for name, value in document.items() if name not in _HEAD}
     head = read_fields(Logbook, Fields(own, "", faults))
     if faults:

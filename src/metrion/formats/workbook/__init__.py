@@ -45,8 +45,10 @@ def workbook(
         if quantity in (None, one.id)
     }
     wanted = results.derived if quantity is None else ()
-    derived = [DerivedPage(book, one, measured, speaker) for one in wanted]
-    first.fill(results, facts, measured.values(), derived)
+    derived: dict[str, DerivedPage] = {}
+    for one in wanted:
+        derived[one.derived.id] = DerivedPage(book, one, measured, derived, speaker)
+    first.fill(results, facts, measured.values(), derived.values())
     return book
 
 

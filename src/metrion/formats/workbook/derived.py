@@ -9,7 +9,7 @@ from openpyxl import Workbook
 from metrion.core.facts import Name
 from metrion.core.formula.expression import name
 from metrion.core.formula.notation import printed_formula, printed_unit
-from metrion.core.quantity.derived import DerivedResult, TypedValue, input_key
+from metrion.core.quantity.derived import DerivedResult, InputSource, TypedValue, input_key
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.working.model import MEAN
 from metrion.core.working.steps import Rule, Step
@@ -23,19 +23,21 @@ _TYPED = "component_typed_"
 
 
 class DerivedPage(WorkbookPage):
-    """The page of one derived quantity, alive: it follows the pages of its measurements."""
+    """The page of one derived quantity, alive: it follows the pages of what it is made of."""
 
     def __init__(
         self,
         book: Workbook,
         found: DerivedResult,
         measured: Mapping[str, QuantityPage],
+        earlier: Mapping[str, DerivedPage],
         speaker: Speaker,
     ) -> None:
         super().__init__(book, found.derived.name or found.derived.id, speaker)
         self.found = found
         self.derived = found.derived
         self.measured = measured
+        self.earlier = earlier
         self._fill()
 
     def _fill(self) -> None:
@@ -44,12 +46,12 @@ class DerivedPage(WorkbookPage):
         unit = self.say("workbook-in-unit", unit=Name(printed_unit(derived.unit.text)))
         formula = self.speaker.numbers.figure(printed_formula(derived.formula.text))
         self.tell(self.say("step-formula"), formula, "" if derived.unit.text == "1" else unit)
-        for symbol, given in derived.inputs.items():
-            self._input(symbol, given)
+        for tag, entering in derived.every_input.items():
+            self._input(tag, entering.given)
         if self.found.rounded:
             self._result()
 
-    def _input(self, symbol: str, given: Measurement | TypedValue) -> None:
+    def _input(self, symbol: str, given: InputSource) -> None:
         """An input: what its own page comes to, or what was typed in, with its uncertainty."""
         key = input_key(symbol)
         if isinstance(given, TypedValue):
@@ -58,7 +60,9 @@ class DerivedPage(WorkbookPage):
             doubt = self.say("workbook-uncertainty-of", symbol=Name(symbol))
             self.cells[_typed_key(symbol)] = self.put(doubt, float(given.uncertainty))
             return
-        page = self.measured[given.id]
+        pages: Mapping[str, QuantityPage | DerivedPage]
+        pages = self.measured if isinstance(given, Measurement) else self.earlier
+        page = pages[given.id]
         if MEAN in page.cells:
             value = f"={page.from_elsewhere(page.cells[MEAN])}"
             note = self.say("workbook-from", page=Name(page.page.title))
@@ -72,7 +76,7 @@ class DerivedPage(WorkbookPage):
         scattered = [one for one in components if one.freedom is not None]
         terms = [name(one.key) for one in components]
         combined = list(combination(terms, scattered, derived.convention))
-        elsewhere = {input_key(symbol) for symbol in derived.inputs} | {r.key for r in combined}
+        elsewhere = {input_key(tag) for tag in derived.every_input} | {r.key for r in combined}
         for step in self.found.working.steps:
             if step.key not in elsewhere:
                 self._worked_out(step)

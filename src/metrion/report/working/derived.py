@@ -9,7 +9,7 @@ from string import ascii_letters
 
 from metrion.core.formula.notation import unit_after
 from metrion.core.formula.values import ValueSeries, rational
-from metrion.core.quantity.derived import Derived, DerivedResult, TypedValue, input_key
+from metrion.core.quantity.derived import Derived, DerivedResult, InputSource, TypedValue, input_key
 from metrion.core.quantity.measurements import Measurement, reduce_measurement
 from metrion.core.working.model import MEAN, ROUNDED, UNCERTAINTY
 from metrion.core.working.steps import Step
@@ -34,11 +34,10 @@ def _lines(result: DerivedResult, speaker: Speaker) -> Iterator[Written]:
     formula = (own, EQUALS, *formula_line(derived, speaker))
     yield Written("formula", speaker.text("step-formula"), formula)
     writer = Writer(result.working.values, speaker)
-    symbols = {input_key(symbol): symbol for symbol in derived.inputs}
+    inputs = {input_key(tag): one.given for tag, one in derived.every_input.items()}
     for step in result.working.steps:
-        if step.key in symbols:
-            given = derived.inputs[symbols[step.key]]
-            yield _input(writer, step, symbols[step.key], given)
+        if step.key in inputs:
+            yield _input(writer, step, inputs[step.key])
         elif step.value == 0 and step.key.startswith(("part_", "component_")):
             # What contributes nothing is not written.
             writer.page.numbers[step.key] = Printed("0", Fraction(0), "")
@@ -76,7 +75,7 @@ def _own_symbol(derived: Derived) -> str:
     return str(free[0]) if free else _OWN_SYMBOLS[0]
 
 
-def _input(writer: Writer, step: Step, symbol: str, given: Measurement | TypedValue) -> Written:
+def _input(writer: Writer, step: Step, given: InputSource) -> Written:
     """The value of an input, as its own working has it."""
     label = writer.speaker.say(step_label(step))
     if step.value is None:
@@ -90,14 +89,17 @@ def _input(writer: Writer, step: Step, symbol: str, given: Measurement | TypedVa
     if isinstance(given, TypedValue):
         doubt, _ = writer.page.result(given.uncertainty, None)
         return Written(step.key, label, (Span(f"{text}{unit} ± {doubt}{unit}"),), Group.READING)
-    found = Span(f"{text}{unit}", Tint.RESULT, f"quantity:{given.id}")
+    section = "quantity" if isinstance(given, Measurement) else "derived"
+    found = Span(f"{text}{unit}", Tint.RESULT, f"{section}:{given.id}")
     return Written(step.key, label, (found,), Group.READING)
 
 
 def _part(writer: Writer, step: Step, derived: Derived) -> Written:
     """A component of a measurement, from the lines of its own working."""
     given = next(
-        one for one in derived.inputs.values() if isinstance(one, Measurement) and one.id == step.of
+        one.given
+        for one in derived.every_input.values()
+        if isinstance(one.given, Measurement) and one.given.id == step.of
     )
     own = written_out(reduce_measurement(given), writer.speaker)[1]
     line = own.line(step)

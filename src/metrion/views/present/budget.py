@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from metrion.core.conventions.rounding import two_figures
 from metrion.core.formula.notation import printed_unit
+from metrion.core.formula.units import Unit
 from metrion.core.logbook import Logbook
 from metrion.core.planning.budget import Budget
 from metrion.core.quantity.derived import Derived
@@ -51,5 +52,10 @@ def comparison_view(own: Measurement | Derived, logbook: Logbook) -> ComparedVie
 
 def dimension_of(own: Measurement | Derived) -> str:
     """What a result can stand beside: all that have the same text here."""
-    dimension = unit_of(own).dimension
+    return dimension_text(unit_of(own))
+
+
+def dimension_text(unit: Unit) -> str:
+    """The dimension of a unit; all that have the same text can stand for each other."""
+    dimension = unit.dimension
     return f"{dimension.length} {dimension.mass} {dimension.angle}"

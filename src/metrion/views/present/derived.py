@@ -8,8 +8,13 @@ from metrion.core.formula.notation import printed_formula, printed_unit, unit_af
 from metrion.core.logbook import Logbook
 from metrion.core.planning.budget import derived_budget
 from metrion.core.quantity.bands import subtracted
-from metrion.core.quantity.derived import Derived, DerivedResult, TypedValue, other_conventions
-from metrion.core.quantity.measurements import Measurement
+from metrion.core.quantity.derived import (
+    Derived,
+    DerivedResult,
+    InputSource,
+    TypedValue,
+    other_conventions,
+)
 from metrion.report import derived_working
 from metrion.store.records import EntryVersion
 from metrion.views.locale import say, shown, speaker
@@ -57,8 +62,8 @@ def _subtracted(derived: Derived) -> BandsView | None:
     return bands_view(named, derived.unit.text, derived.convention)
 
 
-def _input_view(symbol: str, given: Measurement | TypedValue) -> DerivedInputView:
-    if isinstance(given, Measurement):
+def _input_view(symbol: str, given: InputSource) -> DerivedInputView:
+    if not isinstance(given, TypedValue):
         return DerivedInputView(symbol, given.id, None, None, None, given.label)
     unit, uncertainty = given.unit.text, to_text(given.uncertainty)
     return DerivedInputView(

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from typing import Annotated
+
 from metrion.core.quantity.derived import Derived
 from metrion.views.schemas.charts import BandsView
 from metrion.views.schemas.declared import NEW_ID, taken
@@ -15,7 +17,7 @@ class DerivedInputView:
     """What stands for a symbol: a quantity of the sheet, or a typed-in value."""
 
     symbol: str
-    quantity: str | None
+    quantity: Annotated[str | None, "Of this id; or else an earlier derived quantity of it."]
     value: str | None
     uncertainty: str | None
     unit: str | None
@@ -46,7 +48,7 @@ class DerivedView:
     shared_zeros: list[str]
 
 
-_ABOUT = "A derived quantity; an input is the id of a quantity or value, uncertainty and unit."
+_ABOUT = "A derived quantity; an input is an id or value, uncertainty and unit."
 DerivedFields = taken(Derived, "DerivedFields", _ABOUT)
 NewDerived = taken(Derived, "NewDerived", _ABOUT, also=NEW_ID)
 
@@ -58,6 +60,8 @@ class BlankView:
     symbol: str
     label: str
     unit: str
+    dimension: Annotated[str, "That of what can stand there, as results tell theirs."]
+    found: Annotated[str | None, "The id of what of the sheet stands there."]
 
 
 @view
