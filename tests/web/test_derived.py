@@ -119,7 +119,7 @@ def test_what_is_derived_of_it_follows_and_keeps_it(client: FlaskClient) -> None
     found = wall(client.get(SHEET).json)
     seen = {"If-Match": f'"{found["version"]}"'}
     gone = client.delete(f"{SHEET}/derived/wall", headers=seen)
-    assert (gone.status_code, gone.json["uses"][0]["id"]) == (409, "double")
+    assert (gone.status_code, gone.json["uses"][0]["id"]) == (422, "double")
     turned = client.patch(
         f"{SHEET}/derived/wall", json={"inputs": {"a": "double", "b": "ferrule"}}, headers=seen
     )
