@@ -19,6 +19,7 @@ export type ZeroOff = "short" | "past";
 export const STANDS_ON_ZERO = { main: "0", fine: 0, second_turn: null };
 export type Reading = Schemas["Reading"];
 export type Derived = Schemas["Derived"];
+export type Measurand = Schemas["Measurand"];
 export type Recipe = Schemas["Recipe"];
 export type SheetForm = Schemas["SheetForm"];
 /** A look as it was typed. */

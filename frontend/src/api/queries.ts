@@ -378,3 +378,13 @@ export function useBoard(sheet: string, version: number) {
     ...ASKED_ANEW,
   });
 }
+
+/** What can be measured of a thing, and what its name says of that. */
+export function useMeasurands(thing: string) {
+  return useQuery({
+    queryKey: ["measurands", thing],
+    queryFn: () => body(client.GET("/api/measurands", { params: { query: { thing } } })),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+  });
+}

@@ -9,6 +9,7 @@ const KEYS = () =>
     [say("app-six-three"), say("keys-record")],
     ["12-14", say("keys-several-lines")],
     ["↑ ↓", say("keys-step")],
+    ["PgUp PgDn", say("keys-of-the-thing")],
     ["Esc", say("keys-empty")],
     [say("keys-undo-name"), say("app-undo-redo")],
     ["?", say("keys-help")],

@@ -1,15 +1,24 @@
-import { Button, Input, Skeleton } from "antd";
-import { useRef, useState } from "react";
+import { Button, Input, InputNumber, Skeleton } from "antd";
+import { useRef, useState, type KeyboardEvent } from "react";
 import { useNavigate } from "react-router";
 
-import { useShelf, useTools, type Instrument, type ZeroStands } from "../api";
+import {
+  useMeasurands,
+  useShelf,
+  useTools,
+  type Instrument,
+  type Measurand,
+  type ZeroStands,
+} from "../api";
 import { ClosedScales } from "../instruments/ClosedScales";
 import { calledLike, type Draft } from "../instruments/draft";
 import { say } from "../voice";
 import { SideChoices } from "../zero/SideChoices";
 import "../zero/zero.css";
 import "./begin.css";
-import { useBegin } from "./useBegin";
+import { settled, toggled, withTool, type Chosen } from "./choices";
+import { Sketch } from "./Sketch";
+import { useBegin, type MeasuredOfIt } from "./useBegin";
 import { useShowError } from "../common/useShowError";
 
 /** A tool to begin with: one of the student's own, or a common pattern. */
@@ -36,14 +45,28 @@ function Begin({ own, patterns }: { own: Choice[]; patterns: Choice[] }) {
   const showError = useShowError();
   const begin = useBegin();
   const [name, setName] = useState("");
-  const [picked, setPicked] = useState(own[0] ?? patterns[0]);
+  const tools = [...own, ...patterns];
+  const [first] = tools;
+  const [chosen, setChosen] = useState<Chosen<Choice> | null>(
+    first ? { tool: first, of: null } : null,
+  );
+  const thing = name.trim() || say("begin-unnamed");
+  const { data: measurands = [] } = useMeasurands(thing);
+  const [items, setItems] = useState(10);
   const zero = useRef<HTMLDivElement>(null);
-  if (!picked) return null;
+  if (!chosen) return null;
+  const now = settled(chosen, measurands, tools);
+  const picked = now.tool;
+  const setPicked = (tool: Choice) => setChosen(withTool(now, tool));
   const { instrument } = picked;
   const closes = instrument.traits.closes;
   const goOn = (stands: ZeroStands | null) =>
     begin.mutate(
-      { name: name.trim() || say("begin-unnamed"), tool: picked, stands },
+      {
+        ...{ thing, tool: picked, stands },
+        of: now.of.map((one) => measuredOf(one, thing, now.of.length === 1, items)),
+        difference: say("begin-difference", { thing }),
+      },
       {
         onSuccess: ({ sheet, quantity }) => {
           // A zero that is off is looked at before anything else.
@@ -74,6 +97,13 @@ function Begin({ own, patterns }: { own: Choice[]; patterns: Choice[] }) {
             onChange={(event) => setName(event.target.value)}
           />
         </label>
+        <OfIt
+          all={measurands}
+          chosen={now.of}
+          items={items}
+          onToggle={(one) => setChosen(toggled(now, one, tools))}
+          onItems={setItems}
+        />
         <Tools legend={say("instruments-your-tools")} choices={own} {...{ picked, setPicked }} />
         {own.length > 0 ? (
           <details className="begin-others">
@@ -114,6 +144,81 @@ function Begin({ own, patterns }: { own: Choice[]; patterns: Choice[] }) {
         </div>
       </section>
     </div>
+  );
+}
+
+/** What a quantity of a thing is called: like the thing, where there is but one. */
+function measuredOf(one: Measurand, thing: string, alone: boolean, items: number): MeasuredOfIt {
+  const name = alone ? thing : one.name;
+  return {
+    measurand: one,
+    names:
+      one.count === 1 ? [name] : Array.from({ length: one.count }, (_, at) => `${name} ${at + 1}`),
+    items: one.stacked ? items : 1,
+  };
+}
+
+const ARROWS: Record<string, number> = {
+  ArrowRight: 1,
+  ArrowDown: 1,
+  ArrowLeft: -1,
+  ArrowUp: -1,
+};
+
+/** Goes from one box to the next of a group that the Tab key enters once. */
+function byArrows(event: KeyboardEvent<HTMLFieldSetElement>) {
+  const step = ARROWS[event.key];
+  const boxes = [...event.currentTarget.querySelectorAll<HTMLInputElement>("[type=checkbox]")];
+  const at = boxes.findIndex((box) => box === event.target);
+  if (step === undefined || at < 0) return;
+  event.preventDefault();
+  boxes[(at + step + boxes.length) % boxes.length]?.focus();
+}
+
+interface OfItProps {
+  all: Measurand[];
+  chosen: Measurand[];
+  items: number;
+  onToggle: (one: Measurand) => void;
+  onItems: (items: number) => void;
+}
+
+/** What can be measured of a thing, as pictures; the arrow keys go from one to the next. */
+function OfIt({ all, chosen, items, onToggle, onItems }: OfItProps) {
+  const stacked = chosen.some((one) => one.stacked);
+  const entry = chosen[0] ?? all[0];
+  return (
+    <fieldset className="begin-of-it" onKeyDown={byArrows}>
+      <legend>{say("begin-of-it")}</legend>
+      {all.map((one) => (
+        <label key={one.id}>
+          <input
+            type="checkbox"
+            tabIndex={one.id === entry?.id ? 0 : -1}
+            checked={chosen.some(({ id }) => id === one.id)}
+            onChange={() => onToggle(one)}
+          />
+          <span>
+            <Sketch of={one.id} />
+            {one.label}
+            {one.stacked && ` ${stacked ? items : "n"}`}
+          </span>
+        </label>
+      ))}
+      {stacked && (
+        <label className="begin-items">
+          {say("begin-how-many")}
+          <InputNumber
+            controls={false}
+            min={2}
+            max={100000}
+            precision={0}
+            value={items}
+            onChange={(value) => onItems(value ?? 2)}
+          />
+        </label>
+      )}
+    </fieldset>
   );
 }
 

@@ -1,8 +1,8 @@
-import { Alert, Button, Input } from "antd";
+import { Alert, Button, Input, Segmented } from "antd";
 import { useState } from "react";
 import { useNavigate } from "react-router";
 
-import { newId, useAddQuantity, type Quantity, type Sheet } from "../api";
+import { newId, useAddQuantity, useWords, type Quantity, type Sheet } from "../api";
 import { Dialog } from "../common/overlays";
 import { say } from "../voice";
 
@@ -37,15 +37,22 @@ export function AnotherLikeIt({ sheet, quantity }: Props) {
 function NameForm({ sheet, quantity }: Props) {
   const navigate = useNavigate();
   const add = useAddQuantity(sheet.id);
+  const { data: words } = useWords();
   const [name, setName] = useState("");
+  const [on, setOn] = useState(quantity.face);
+  const tool = sheet.instruments.find(({ id }) => id === quantity.instrument);
+  const faces = words?.kinds.find(({ kind }) => kind === tool?.kind)?.faces ?? [];
   function keep() {
     const id = newId();
-    const { instrument, face, items, zero, convention, sort, divide_by, arc } = quantity;
+    const { instrument, items, convention, sort, divide_by, arc, thing } = quantity;
+    // A zero belongs to its faces.
+    const zero = on === quantity.face ? quantity.zero : [];
     add.mutate(
       {
         ...{ id, instrument, items, zero, convention },
         name: name.trim(),
-        face: face || null,
+        thing: thing || null,
+        face: on || null,
         pairs: sort === "pair" ? true : null,
         windows: sort === "pair with two windows" ? true : null,
         divide_by: divide_by > 1 ? divide_by : null,
@@ -74,6 +81,14 @@ function NameForm({ sheet, quantity }: Props) {
         value={name}
         onChange={(event) => setName(event.target.value)}
       />
+      {faces.length > 1 && (
+        <Segmented
+          aria-label={say("sheet-taken-with")}
+          value={on || "outside"}
+          options={faces.map((face) => ({ value: face.id, label: face.name }))}
+          onChange={setOn}
+        />
+      )}
       {add.error && <Alert type="error" showIcon title={add.error.message} />}
       <div className="page-acts">
         <Button

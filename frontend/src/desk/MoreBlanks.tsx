@@ -18,6 +18,8 @@ interface Props {
   onTable: () => void;
   /** It is to be said what is to be read. */
   onPlan: () => void;
+  /** What the quantity is, its faces and stack, are to be changed. */
+  onDescribe: () => void;
   /** The sweeps of this quantity are to go the other way round. */
   onArc: (arc: Quantity["arc"]) => void;
 }
@@ -97,6 +99,9 @@ export const MoreBlanks = memo(function MoreBlanks(props: Props) {
       </Button>
       <Button type="text" onClick={props.onPlan}>
         {say("plan-open")}
+      </Button>
+      <Button type="text" onClick={props.onDescribe}>
+        {say("desk-describe")}
       </Button>
     </div>
   );

@@ -17,11 +17,13 @@ import { useWaiting } from "../outbox/useOutbox";
 import { PhotoOfRow } from "../photo";
 import { ResultPanel } from "../results/ResultPanel";
 import { Tally, type LookActions } from "../tally";
+import { QuantityDialog } from "../sheet/QuantityDialog";
 import { TableDialog } from "../transfer/TableDialog";
 import { ConventionChip } from "../common/ConventionChip";
 import { goOn } from "../common/hand";
 import { AnotherLikeIt } from "./AnotherLikeIt";
 import "./desk.css";
+import { OfTheThing } from "./OfTheThing";
 import { PlanDialog } from "./PlanDialog";
 import { Ribbon } from "./Ribbon";
 import { toAsk, type Reopened } from "../tally/reopened";
@@ -62,6 +64,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
   const [blind, setBlind] = useState(false);
   const [table, setTable] = useState(false);
   const [planning, setPlanning] = useState(false);
+  const [describing, setDescribing] = useState(false);
   const [photographed, setPhotographed] = useState<Reading | null>(null);
   const waiting = useWaiting(sheet.id, quantity.id);
   const amend = useAmendReading(sheet.id);
@@ -86,6 +89,7 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
         <Link to={`/sheets/${sheet.id}`}>{sheet.title}</Link>
         {quantity.simulated && <span className="simulated-mark">{say("bench-simulated")}</span>}
         <Ribbon {...{ quantity, instrument, sheet }} onPlan={() => setPlanning(true)} />
+        <OfTheThing {...{ sheet, quantity }} />
       </header>
       <Stage
         // A reading to be changed is entered afresh, from where it stands.
@@ -98,11 +102,20 @@ function QuantityDesk({ sheet, quantity, instrument }: Props) {
         onBlind={setBlind}
         onTable={() => setTable(true)}
         onPlan={() => setPlanning(true)}
+        onDescribe={() => setDescribing(true)}
         onArc={(arc) => amendQuantity.mutate({ seen: quantity, arc }, { onError: showError })}
         onDone={() => setTakenUp(null)}
       />
       {table && (
         <TableDialog sheet={sheet.id} quantity={quantity.id} onClose={() => setTable(false)} />
+      )}
+      {describing && (
+        <QuantityDialog
+          sheet={sheet}
+          changing={quantity}
+          onKept={() => setDescribing(false)}
+          onClose={() => setDescribing(false)}
+        />
       )}
       {planning && (
         <PlanDialog

@@ -56,6 +56,8 @@ interface Props {
   onTable: () => void;
   /** It is to be said what is to be read. */
   onPlan: () => void;
+  /** What the quantity is, its faces and stack, are to be changed. */
+  onDescribe: () => void;
   /** The sweeps of this quantity are to go the other way round. */
   onArc: (arc: Quantity["arc"]) => void;
   /** The entry was recorded, or left. */
@@ -189,6 +191,7 @@ export function Stage(props: Props) {
       {more && (
         <MoreBlanks
           {...{ given, quantity, instrument, blind, onBlind, onTable, onArc, onPlan }}
+          onDescribe={props.onDescribe}
           onGiven={give}
           onPlay={() => setPlaying(true)}
         />

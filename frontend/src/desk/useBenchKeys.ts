@@ -57,6 +57,6 @@ export function useBenchKeys(options: Options): void {
 }
 
 /** A blank of the equation with nothing in it: there is no text of its own to undo. */
-function isEmptyBlank(target: EventTarget | null): boolean {
+export function isEmptyBlank(target: EventTarget | null): boolean {
   return target instanceof HTMLInputElement && target.className === "blank" && target.value === "";
 }

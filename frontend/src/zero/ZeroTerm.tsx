@@ -34,11 +34,15 @@ export const ZeroTerm = memo(function ZeroTerm({ sheet, quantity, instrument, on
   function use(zero: string[], exact: boolean) {
     amend.mutate({ seen: quantity, zero, zero_exact: exact ? true : null, zero_taken_over: null });
   }
+  function taken() {
+    setOpen(false);
+    onLooked();
+  }
   const menu = (
     <div className="zero-menu">
       <p>{quantity.zero_words}</p>
       {quantity.zero.length === 0 && (
-        <TakenOver {...{ sheet, instrument, quantity }} onTaken={() => setOpen(false)} />
+        <TakenOver {...{ sheet, instrument, quantity }} onTaken={taken} />
       )}
       {checks.map((check) => {
         const used = quantity.zero.includes(check.id);

@@ -1171,6 +1171,37 @@ shelf-ruler = Ruler
 shelf-display = Digital display
     .description = Digits instead of marks: the last digit is the least count.
 
+## What can be measured of a thing
+
+measurand-outside = across, outside
+measurand-inside = across, inside
+measurand-depth = depth
+measurand-thickness = thickness
+measurand-stack = a stack of
+measurand-ends = two ends on a scale
+measurand-difference = two to compare
+measurand-angle = an angle
+measurand-half-angle = half an angle
+measurand-name-outside = { $thing }, outside
+measurand-name-inside = { $thing }, inside
+measurand-name-depth = { $thing }, depth
+measurand-name-thickness = { $thing }, thickness
+measurand-name-stack = { $thing }, in a stack
+measurand-name-ends = { $thing }, length
+measurand-name-difference = { $thing }
+measurand-name-angle = { $thing }, angle
+measurand-name-half-angle = { $thing }, half the angle
+# Words of names that tell what is measured, with blanks between.
+measurand-words-outside = outside outer external
+measurand-words-inside = inside inner internal bore hole
+measurand-words-depth = depth deep
+measurand-words-thickness = thickness thick
+measurand-words-stack = stack stacked pile
+measurand-words-ends = ends
+measurand-words-difference = difference compare compared
+measurand-words-angle = angle sweep
+measurand-words-half-angle = half
+
 ## The board of usual derived quantities
 
 # Words of names that tell which size of a thing it is, with blanks between.
@@ -1248,6 +1279,7 @@ recipe-prism = Index of a prism from two angles
 ## On the page: app
 
 keys-record = records a reading: main 6, line 3; type it anywhere on a quantity
+keys-of-the-thing = the next or the last quantity of the same thing
 keys-several-lines = several lines seem to meet: takes the middle one
 keys-step = in a blank or on the scales: one mark or one line; with Shift, ten
 keys-empty = empties the equation
@@ -1341,6 +1373,8 @@ desk-meets = the line meets the mark
 desk-note = note
 desk-blind = hide earlier figures
 desk-table = Readings from a table…
+desk-of-the-thing = quantities of { $thing }
+desk-describe = What it is: faces, stack, letter…
 plan-open = Plan the readings…
 plan-title = What is to be read of { $name }
 plan-keep = Plan it
@@ -1559,7 +1593,10 @@ notebook-derived = worked out
 notebook-example = Look at a finished example
 begin-measure-something = Measure something
 begin-name = What do you measure?
-begin-for-example = e.g. spreader, outside
+begin-for-example = e.g. ferrule
+begin-of-it = measured of it
+begin-how-many = how many in the stack
+begin-difference = { $thing }, difference
 begin-unnamed = First quantity
 begin-tool = with a tool like
 begin-or-one-like = Yours is another one…

@@ -25,6 +25,7 @@ from metrion.web import (
     front_end,
     imports,
     instruments,
+    measurands,
     photographs,
     planner,
     practice,
@@ -48,9 +49,9 @@ from metrion.web.sessions import remember_browsers
 from metrion.web.windows import OpenWindows
 
 RESOURCES = (
-    sheets, imports, entries, tools, instruments, desk, recipes, conventions, planner, practice,
-    bench, device_readings, words, settings, reports, forms, photographs, tables, table_matching,
-    quantities, voice, trash, change_polling, access,
+    sheets, imports, entries, tools, instruments, desk, measurands, recipes, conventions, planner,
+    practice, bench, device_readings, words, settings, reports, forms, photographs, tables,
+    table_matching, quantities, voice, trash, change_polling, access,
 )  # fmt: skip
 
 
