@@ -69,6 +69,13 @@ def test_an_arc_that_is_the_plain_difference_needs_no_words() -> None:
     assert paired(CIRCLE, *indications).sentences == ()
 
 
+def test_just_half_of_the_circle_needs_no_words_and_more_does() -> None:
+    half = Indication(Fraction(10 * 60), 0), Indication(Fraction(190 * 60), 0)
+    assert paired(CIRCLE, *half).sentences == ()
+    assert paired_forward(10, 190) == ()
+    assert paired_forward(10, 191) != ()
+
+
 @given(
     st.integers(0, 1079), st.integers(0, 39), st.integers(0, 1079), st.integers(0, 39),
     st.integers(0, 1079),

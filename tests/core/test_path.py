@@ -44,6 +44,12 @@ def test_one_right_answer_after_the_published_rule() -> None:
     assert known("+") == pytest.approx(shown + (1 - shown) * 0.2)
 
 
+def test_one_wrong_answer_after_the_published_rule() -> None:
+    # P(L|wrong) = Ls / (Ls + (1-L)(1-g)): a slip of who knows, or no luck of who does not.
+    shown = 0.15 * 0.1 / (0.15 * 0.1 + 0.85 * 0.95)
+    assert known("-") == pytest.approx(shown + (1 - shown) * 0.2)
+
+
 @pytest.mark.parametrize(
     ("less", "more"), [("", "+"), ("-", ""), ("+", "++"), ("+-", "++"), ("--+", "+++"), ("-", "+")]
 )

@@ -8,6 +8,8 @@ from flask import Flask
 from flask.testing import FlaskClient
 from sqlalchemy import text
 
+from metrion.notebook.other_windows import ago
+
 SHEET = "/api/sheets/spare-parts"
 MINE, THEIRS = {"Metrion-Window": "mine"}, {"Metrion-Window": "theirs"}
 
@@ -137,3 +139,17 @@ def test_an_odd_name_of_a_window_is_none(client: FlaskClient) -> None:
     for name in ("", "a b", "x" * 65, "ü"):
         record(client, "8", 14, **{"Metrion-Window": name})
         assert undo(client, **MINE).status_code == 200
+
+
+@pytest.mark.parametrize(
+    ("passed", "code", "count"),
+    [
+        ({"seconds": 59}, "ago-now", None), ({"seconds": 61}, "ago-minutes", 1),
+        ({"minutes": 59, "seconds": 50}, "ago-minutes", 59),
+        ({"minutes": 60, "seconds": 1}, "ago-hours", 1), ({"hours": 23.9}, "ago-hours", 23),
+        ({"hours": 24.1}, "ago-days", 1), ({"seconds": -5}, "ago-now", None),
+    ],
+)  # fmt: skip
+def test_how_long_ago(passed: dict[str, float], code: str, count: int | None) -> None:
+    said = ago(datetime.now(UTC) - timedelta(**passed))
+    assert (said.code, said.about.get("count")) == (code, count)
