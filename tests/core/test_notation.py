@@ -5,6 +5,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from metrion.core.desk.typed import typed_exact
+from metrion.core.errors import FormulaError
 from metrion.core.formula import parse_formula
 from metrion.core.formula.notation import (
     printed_formula,
@@ -15,6 +16,7 @@ from metrion.core.formula.notation import (
 )
 from metrion.core.formula.units import parse_unit
 from metrion.core.quantity.recipes import BOARD
+from metrion.voice import plainly
 
 NAMES = st.sampled_from(["mm", "cm", "m", "in", "g", "kg", "nm", "um", "deg", "arcmin", "rad"])
 FACTORS = st.tuples(NAMES, st.integers(-12, 12)).map(lambda one: f"{one[0]}**{one[1]}") | NAMES
@@ -98,3 +100,48 @@ def test_values_as_they_are_typed(typed: str, held: str) -> None:
 )
 def test_the_unit_after_a_number(unit: str, after: str) -> None:
     assert unit_after(unit) == after
+
+
+@pytest.mark.parametrize(
+    ("typed", "held"),
+    [
+        ("πD²h/4", "pi*D**2*h/4"), ("π D² h / 4", "pi*D**2*h / 4"),
+        ("(D²−d²)", "(D**2-d**2)"), ("2(a+b)c", "2*(a+b)*c"), ("(a)(b)", "(a)*(b)"),
+        ("4/3 π r³", "4/3*pi*r**3"), ("1/2 a(b+c)", "1/2*a*(b+c)"), ("h (D-d)", "h*(D-d)"),
+        ("√(a²+b²)", "sqrt(a**2+b**2)"), ("√2a", "√2a"), ("√2 · a", "sqrt(2) * a"),
+        ("2 sin t", "2*sin(t)"), ("sin t / k", "sin(t) / k"), ("sin t cos t", "sin(t)*cos(t)"),
+        ("a²3", "a**2*3"), ("x^2y", "x**2*y"), ("a b", "a*b"), ("0,5a", "0.5*a"),
+        ("(a/b)c", "(a/b)*c"), ("pi r**2", "pi*r**2"), ("2*-a", "2*-a"),
+        # Unclear, so as they are: how far does the slash reach, and how far the function?
+        ("m/πr²h", "m/πr²h"), ("4/3πr³", "4/3πr³"), ("m/2r", "m/2r"), ("a/b c", "a/b c"),
+        ("m/(a)(b)", "m/(a)(b)"), ("m/r²h", "m/r²h"), ("m/sin(a)b", "m/sin(a)b"),
+        ("sin 2t", "sin 2t"), ("sin t²", "sin t²"), ("sin t(a)", "sin t(a)"),
+        # No products: what is no formula, and functions that are not known.
+        ("sen(x)", "sen(x)"), ("2e5", "2e5"), ("a + ", "a +"), ("", ""), ("a $ b", "a $ b"),
+    ],
+)  # fmt: skip
+def test_a_formula_as_on_paper(typed: str, held: str) -> None:
+    assert typed_formula(typed) == held
+
+
+@given(FORMULAS, st.sampled_from(["", " "]))
+def test_a_product_without_its_sign_is_the_same_product(formula: str, between: str) -> None:
+    for second in ("(q)", "q"):
+        spelt = typed_formula(f"({formula}){between}{second}")
+        assert parse_formula(spelt).tree == parse_formula(f"({formula})*{second}").tree
+
+
+@pytest.mark.parametrize(
+    ("typed", "said"),
+    [
+        ("m/πr²h", "where π meets r in the formula, it is not clear what is meant"),
+        ("sin 2t", "where sin meets 2 in the formula"), ("(a+b", "not closed: (a+b"),
+        ("a+b) - 2", "not opened: a+b)"), ("a +", "something is missing in the formula after +"),
+        ("*a", "before *"), ("a + * b", "before *"), ("2**", "after **"), ("sen(x)", "sen(…)"),
+        ("a $ b", "holds something other than"),
+    ],
+)  # fmt: skip
+def test_a_fault_is_told_by_what_stands_there(typed: str, said: str) -> None:
+    with pytest.raises(FormulaError) as error:
+        parse_formula(typed_formula(typed))
+    assert said in plainly().say(error.value.says)

@@ -50,6 +50,15 @@ def test_a_typed_in_input(client: FlaskClient) -> None:
     assert found["shared_zeros"] == []
 
 
+def test_a_formula_as_on_paper_and_what_is_not_clear_in_it(client: FlaskClient) -> None:
+    inputs = {"D": "ferrule", "h": "spreader"}
+    found = wall(add(client, formula="πD²h/4", unit="cm³", inputs=inputs).json)
+    assert (found["formula"], found["sentence"][-3:]) == ("π·D²·h/4", "cm³")
+    unclear = add(client, id="other", formula="h/πD²", unit="cm**-1", inputs=inputs)
+    assert unclear.status_code == 422
+    assert "where π meets D" in unclear.json["faults"][0]["message"]
+
+
 def test_a_formula_as_people_write_it(client: FlaskClient) -> None:
     typed = {"value": "0,50", "uncertainty": "0", "unit": "µm"}
     inputs = {"a": "ferrule", "b": typed}

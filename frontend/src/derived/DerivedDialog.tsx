@@ -98,7 +98,7 @@ function DerivedForm({ sheet, derived, onClose }: Props) {
           name="formula"
           className="derived-formula"
           value={draft.formula}
-          placeholder={say("app-for-example", { what: "(D - d)/2" })}
+          placeholder={say("app-for-example", { what: "πD²h/4" })}
           spellCheck={false}
           onChange={(event) => set({ formula: event.target.value })}
         />

@@ -623,6 +623,13 @@ units-do-not-match = the units on the two sides of { $operator } in the formula 
 function-takes-bare-number = { $function } takes a bare number, and is given one with a unit
 function-takes-angle = { $function } takes an angle or a bare number, and is given another unit
 formula-with-odd-sign = the formula { $text } holds something other than numbers, names, + - * / ** and brackets
+formula-meets = where { $first } meets { $second } in the formula, it is not clear what is meant: write *, or brackets around what belongs together
+formula-lacks = something is missing in the formula { $where ->
+    [after] after
+   *[before] before
+} { $sign }
+formula-opens = a bracket of the formula is not closed: { $text }
+formula-closes = a bracket of the formula was not opened: { $text }
 formula-not-understood = the formula { $text } cannot be understood
 no-function = { $text }(…) is no function; known are { $known }
 formula-with-other-things = the formula holds something other than + - * / ** and functions

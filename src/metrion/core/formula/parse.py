@@ -8,6 +8,7 @@ import re
 from collections.abc import Sequence
 from dataclasses import dataclass
 from fractions import Fraction
+from itertools import pairwise
 
 from metrion.core.errors import FormulaError, shortened
 from metrion.core.exact.bounds import DEEPEST_BRACKETS, LARGEST_EXPONENT, LONGEST_FORMULA
@@ -64,7 +65,7 @@ def parse_formula(text: str) -> Formula:
             exponent that is no constant whole or half number from -9 to 9.
     """
     if _TOKEN.sub("", text):
-        raise FormulaError("formula-with-odd-sign", text=shortened(text))
+        raise _unclear(text) or FormulaError("formula-with-odd-sign", text=shortened(text))
     # Names and numbers travel through Python's parser as marked names: so a symbol may be one of
     # its keywords, and a number keeps every digit.
     marked = _TOKEN.sub(_marked, text)
@@ -72,7 +73,52 @@ def parse_formula(text: str) -> Formula:
         tree = ast.parse(" ".join(marked.split()), mode="eval")
         return Formula(text, _tree(tree.body))
     except (SyntaxError, RecursionError, MemoryError):
-        raise FormulaError("formula-not-understood", text=shortened(text)) from None
+        raise (
+            _unclear(text) or FormulaError("formula-not-understood", text=shortened(text))
+        ) from None
+
+
+_PIECE = re.compile(
+    r"(?P<operand>[A-Za-z_][A-Za-z0-9_]*|[0-9.]+|π)|[⁻⁰¹²³⁴⁵⁶⁷⁸⁹]+|\*\*|\S",
+)
+_QUOTED = 12
+"""Characters of a formula that are quoted beside what is wrong."""
+
+
+def _unclear(text: str) -> FormulaError | None:
+    """What is wrong with the signs of a formula, by what stands there; None if nothing is."""
+    pieces = list(_PIECE.finditer(text))
+    for before, piece in pairwise([None, *pieces, None]):
+        first, second = before and before[0], piece and piece[0]
+        whole = before is not None and (before["operand"] is not None or first in _ENDS)
+        begins = piece is not None and (piece["operand"] is not None or second == "√")
+        if whole and begins:
+            about = {"first": Name(str(first)), "second": Name(str(second))}
+            return FormulaError("formula-meets", **about)
+        if not whole and second in _GO_ON:
+            return FormulaError("formula-lacks", where="before", sign=Name(str(second)))
+        if first in _SIGNS and second is None:
+            return FormulaError("formula-lacks", where="after", sign=Name(str(first)))
+    return _unbalanced(text, pieces)
+
+
+_ENDS = frozenset({")", *"⁰¹²³⁴⁵⁶⁷⁸⁹"})
+_SIGNS = frozenset({"+", "-", "*", "/", "**"})
+_GO_ON = frozenset({"*", "/", "**", ")"})
+
+
+def _unbalanced(text: str, pieces: Sequence[re.Match[str]]) -> FormulaError | None:
+    opened: list[int] = []
+    for piece in pieces:
+        if piece[0] == "(":
+            opened.append(piece.start())
+        elif piece[0] == ")" and opened:
+            opened.pop()
+        elif piece[0] == ")":
+            return FormulaError("formula-closes", text=Name(text[: piece.end()][-_QUOTED:]))
+    if not opened:
+        return None
+    return FormulaError("formula-opens", text=Name(text[opened[-1] :][:_QUOTED]))
 
 
 def _marked(token: re.Match[str]) -> str:
