@@ -96,6 +96,7 @@ function PlanRow({ plan, number }: { plan: Plan; number: number }) {
         <span className="plan-number">{number}</span> {plan.name}
       </h2>
       <span className="quiet">
+        {plan.own && `${say("planner-own")} · `}
         {say("sheet-least-count", { least_count_text: plan.least_count_text })}
       </span>
       <b>{WORDS[plan.verdict](plan)}</b>

@@ -1640,6 +1640,7 @@ planner-wish-scatter = %. Readings of it differ by about
 planner-expected-scatter = expected scatter
 planner-wish-end = from their mean.
 planner-invitation = Say how large the thing is, and see what each tool would give.
+planner-own = yours
 planner-good-enough = good enough
 planner-coarse = not good enough
 planner-unfit = does not fit

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Sequence
 from contextlib import suppress
 
 from metrion.core.conventions.convention import BUILT_IN, Convention
@@ -9,6 +10,7 @@ from metrion.core.conventions.rounding import two_figures
 from metrion.core.desk.typed import typed_number
 from metrion.core.facts import Name
 from metrion.core.instruments.instrument import Instrument
+from metrion.core.json import Record
 from metrion.core.planning.chart import plan_chart
 from metrion.core.planning.plan import Plan, Wish, plans
 from metrion.formats.faults import Refused
@@ -24,6 +26,9 @@ from metrion.web.current import notebook
 from metrion.web.presets import SHELF
 from metrion.web.problems import refuse
 
+_COMMON = "common-"
+"""What the ids of common tools begin with here: one's own may be kept under theirs."""
+
 blueprint = Blueprint("planner", __name__, url_prefix="/api/planner")
 
 
@@ -31,7 +36,7 @@ blueprint = Blueprint("planner", __name__, url_prefix="/api/planner")
 @blueprint.arguments(schema_of(WishView))
 @blueprint.response(200, schema_of(PlanView)(many=True))
 def plan(body: WishView) -> list[PlanView]:
-    """A plan for each of the student's tools; for the common ones while there are none.
+    """A plan for each of the student's tools, and for the common ones.
 
     422 for figures that are no numbers above 0, or an unknown convention.
     """
@@ -69,13 +74,22 @@ def _convention(key: str) -> Convention:
 
 
 def _tools() -> list[Instrument]:
+    """The tools that are kept, then the common ones that none of those is."""
     with notebook().store.reading() as session:
         records = [row.record for row in all_tools(session)]
     common = [
-        {"id": one.id, "name": speaker().text_of("shelf", one.id), **one.record} for one in SHELF
+        {"id": f"{_COMMON}{one.id}", "name": speaker().text_of("shelf", one.id), **one.record}
+        for one in SHELF
     ]
+    own, others = _readable(records), _readable(common)
+    # One that reads as one's own does is no other tool.
+    known = {(tool.scale, tool.unit, tool.range) for tool in own}
+    return own + [tool for tool in others if (tool.scale, tool.unit, tool.range) not in known]
+
+
+def _readable(records: Sequence[Record]) -> list[Instrument]:
     found = []
-    for record in records or common:
+    for record in records:
         # With a tool that was kept beyond the bounds nothing can be planned.
         with suppress(Refused):
             found.append(read_drawn_instrument(record))
@@ -88,6 +102,7 @@ def _view(found: Plan) -> PlanView:
     return PlanView(
         tool=tool.id,
         name=tool.name,
+        own=not tool.id.startswith(_COMMON),
         least_count_text=shown(tool.with_unit(tool.least_count)),
         verdict=found.verdict,
         uncertainty=shown(two_figures(found.uncertainty, tool.unit)) if found.uncertainty else None,

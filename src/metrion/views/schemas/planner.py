@@ -27,6 +27,7 @@ class PlanView:
 
     tool: str
     name: str
+    own: Annotated[bool, "Whether it is one that is kept; else a common one."]
     least_count_text: str
     verdict: PlanVerdict
     uncertainty: str | None
