@@ -21,6 +21,7 @@ import {
   type Draft,
   type Input,
 } from "./recipe";
+import { Shape } from "./Shape";
 import { Dialog } from "../common/overlays";
 import { useFaultFocus } from "../common/useFaultFocus";
 import { say } from "../voice";
@@ -145,6 +146,7 @@ function Board({ recipes, onPick }: { recipes: Recipe[]; onPick: (id: string) =>
     <div className="board" role="group" aria-label={say("derived-formula-choose")}>
       {recipes.map(({ id, title, formula }) => (
         <button key={id} type="button" onClick={() => onPick(id)}>
+          <Shape of={id} />
           {title}
           <code>{formula}</code>
         </button>
