@@ -12,14 +12,14 @@ def test_a_difference_from_the_board_says_that_the_shared_zero_cancels(
     page.get_by_role("button", name="New derived quantity").click()
     page.get_by_role("button", name="Difference of two lengths").click()
     dialog = page.get_by_role("dialog")
-    dialog.get_by_label("Formula").fill("b - a")
+    # The larger stands where the larger is wanted.
     dialog.get_by_role("button", name="Work it out").click()
     section = page.get_by_role("region", name=SECTION)
     expect(section.locator(".sheet-sentence")).to_have_text("(2.2 ± 0.5) mm")
     expect(section).to_contain_text("were corrected by the same zero: its error cancels here.")
     # Changed in place, then removed and brought back.
     section.get_by_role("button", name="Change").click()
-    dialog.get_by_label("Formula").fill("(b - a)/2")
+    dialog.get_by_label("Formula").fill("(a - b)/2")
     dialog.get_by_role("button", name="Change it").click()
     expect(section.locator(".sheet-sentence")).to_have_text("(1.1 ± 0.3) mm")
     section.get_by_role("button", name="Remove…").click()

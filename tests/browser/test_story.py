@@ -161,11 +161,12 @@ def test_with_the_mouse_alone(page: Page, server: str) -> None:
         return f"{float(main.input_value()) + int(fine.input_value()) * 0.005:.3f}"
 
     # Blanks and sum follow the hand, and come to rest shortly after it.
+    first = ""
     for _ in range(100):
-        if read.inner_text() == together():
+        before, first = first, read.inner_text()
+        if first == together() == before:
             break
         page.wait_for_timeout(100)
-    first = read.inner_text()
     assert first == together()
 
     # One notch of the wheel is one least count.

@@ -34,7 +34,9 @@ interface Choice {
 export function BeginPage() {
   const { data: tools } = useTools();
   const { data: shelf } = useShelf();
-  if (!tools || !shelf) return <Skeleton active title={false} className="page" />;
+  // What every name is met with is there before the first key.
+  const { data: measurands } = useMeasurands(say("begin-unnamed"));
+  if (!tools || !shelf || !measurands) return <Skeleton active title={false} className="page" />;
   const own = tools.map((tool) => ({ ...tool, title: tool.name, instrument: tool }));
   const patterns = shelf.map((one) => ({ ...one, name: calledLike(one.record) }));
   return <Begin own={own} patterns={patterns} />;

@@ -38,7 +38,8 @@ export function NotebookPage() {
           <Button onClick={begin} loading={create.isPending}>
             {say("notebook-new-sheet")}
           </Button>
-          {data && data.sheets.length > 0 && (
+          {/* Nothing moves under the pointer when the sheets arrive. */}
+          {data?.sheets.length !== 0 && (
             <Button type="primary" onClick={() => void navigate("/begin")}>
               {say("begin-measure-something")}
             </Button>
