@@ -51,7 +51,7 @@ def amiss(main: str, fine: str = "") -> Callable[[], object]:
     ("wrong", "says"),
     [
         (formula("a ; b"), "the formula a ; b holds something other than numbers, names, + - * / ** and brackets"),
-        (formula("a +"), "the formula a + cannot be understood"),
+        (formula("a +"), "something is missing in the formula after +"),
         (formula("log(a)"), "log(…) is no function; known are sqrt, sin, cos, tan, asin, acos, atan"),
         (formula("a // a"), "the formula holds something other than + - * / ** and functions"),
         (formula("sin + 1"), "sin needs its argument in brackets"),
