@@ -21,7 +21,8 @@ from metrion.core.formula.dimensions import resolve
 from metrion.core.formula.units import LENGTH, parse_unit
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.planning.budget import Budget, Share, derived_budget, measurement_budget
-from metrion.core.quantity.derived import Derived, TypedValue, reduce_derived
+from metrion.core.quantity.derived import Derived, TypedValue
+from metrion.core.quantity.derived_result import reduce_derived
 from metrion.core.quantity.measurements import Measurement, reduce_measurement
 from metrion.core.quantity.observations import Observation
 from metrion.core.quantity.zero import ZeroCheck

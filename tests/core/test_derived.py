@@ -12,7 +12,8 @@ from metrion.core.formula import parse_formula
 from metrion.core.formula.dimensions import resolve
 from metrion.core.formula.units import parse_unit
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.quantity.derived import Derived, DerivedResult, TypedValue, reduce_derived
+from metrion.core.quantity.derived import Derived, TypedValue
+from metrion.core.quantity.derived_result import DerivedResult, reduce_derived
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Observation
 from metrion.core.quantity.zero import ZeroCheck

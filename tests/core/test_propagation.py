@@ -11,7 +11,8 @@ from metrion.core.conventions.convention import BUILT_IN
 from metrion.core.formula import parse_formula
 from metrion.core.formula.dimensions import resolve
 from metrion.core.formula.units import NONE, parse_unit
-from metrion.core.quantity.derived import Derived, TypedValue, reduce_derived
+from metrion.core.quantity.derived import Derived, TypedValue
+from metrion.core.quantity.derived_result import reduce_derived
 from tests.strategies import formulas
 
 ONE = parse_unit("1")

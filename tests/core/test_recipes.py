@@ -8,7 +8,8 @@ from metrion.core.conventions.convention import BUILT_IN
 from metrion.core.formula import parse_formula
 from metrion.core.formula.dimensions import resolve
 from metrion.core.formula.units import parse_unit
-from metrion.core.quantity.derived import Derived, DerivedResult, TypedValue, reduce_derived
+from metrion.core.quantity.derived import Derived, TypedValue
+from metrion.core.quantity.derived_result import DerivedResult, reduce_derived
 from metrion.core.quantity.recipes import BOARD, Recipe
 
 RECIPES = {recipe.id: recipe for recipe in BOARD}

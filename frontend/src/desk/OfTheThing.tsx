@@ -40,6 +40,10 @@ export function OfTheThing({ sheet, quantity }: Props) {
           key={one.id}
           to={path(one)}
           aria-current={one.id === quantity.id ? "page" : undefined}
+          ref={(link) => {
+            if (one.id === quantity.id)
+              link?.scrollIntoView({ block: "nearest", inline: "nearest" });
+          }}
         >
           {one.name} <b>{one.result.sentence ?? say("sheet-quantity-empty")}</b>
         </Link>

@@ -2,12 +2,13 @@ import { AutoComplete } from "antd";
 import { memo } from "react";
 
 import type { Reading } from "../api";
+import { wordsOf, type Planned } from "../tally";
 import { say } from "../voice";
 
 interface Props {
   place: string;
-  /** Which of the planned readings is next; empty where none is. */
-  nth: string;
+  /** The planned reading that is next. */
+  planned: Planned | null;
   readings: Reading[];
   onPlace: (place: string) => void;
   onPicked: () => void;
@@ -15,12 +16,12 @@ interface Props {
 
 /** Where on the object the reading is taken; kept from reading to reading. */
 export const PlaceBlank = memo(function PlaceBlank(props: Props) {
-  const { place, nth, readings, onPlace, onPicked } = props;
+  const { place, planned, readings, onPlace, onPicked } = props;
   const places = [...new Set(readings.map((reading) => reading.place))].filter(Boolean);
   return (
     <label className="place">
       <span>
-        {say("desk-place")} <span className="place-nth">{nth}</span>
+        {say("desk-place")} <span className="place-nth">{planned && wordsOf(planned)}</span>
       </span>
       <AutoComplete
         value={place}

@@ -72,7 +72,8 @@ function useFineAs(sheetId: string, instrument: Instrument) {
 
 /** Strip and equation: where a reading is made. */
 export function Stage(props: Props) {
-  const { sheet, quantity, instrument, reopened, blind, onBlind, onTable, onArc, onPlan } = props;
+  const { sheet, quantity, instrument, reopened, blind } = props;
+  const { onBlind, onTable, onArc, onPlan, onDescribe } = props;
   const looked = reopened?.to === "show" ? reopened.reading : null;
   const again = reopened?.to === "again" ? reopened.reading : null;
   const changing = reopened && !looked ? reopened.reading : null;
@@ -121,7 +122,6 @@ export function Stage(props: Props) {
     : singleEnding(<ZeroTerm {...{ sheet, quantity, instrument }} onLooked={begin} />, answer);
   const ready = recordable(desk, instrument);
   const task = taskOf(reopened, quantity);
-  const nth = recording.planned ? wordsOf(recording.planned) : "";
   const question = props.asked && !changing && isEmpty(entry) && (
     <AtTheEye question={props.asked} actions={props.actions} onDone={begin} />
   );
@@ -165,7 +165,7 @@ export function Stage(props: Props) {
       >
         <PlaceBlank
           place={given.place}
-          nth={nth}
+          planned={recording.planned}
           readings={quantity.readings}
           onPlace={setPlace}
           onPicked={begin}
@@ -178,20 +178,13 @@ export function Stage(props: Props) {
       {narrow && (
         <ThumbKeys
           {...{ recording, instrument, question, ready }}
-          task={
-            changing ? (
-              <Task words={task} onLeave={props.onDone} />
-            ) : (
-              nth && [given.place, nth].filter(Boolean).join(", ")
-            )
-          }
+          task={changing && <Task words={task} onLeave={props.onDone} />}
           onKey={(key) => equation.current?.press(key)}
         />
       )}
       {more && (
         <MoreBlanks
-          {...{ given, quantity, instrument, blind, onBlind, onTable, onArc, onPlan }}
-          onDescribe={props.onDescribe}
+          {...{ given, quantity, instrument, blind, onBlind, onTable, onArc, onPlan, onDescribe }}
           onGiven={give}
           onPlay={() => setPlaying(true)}
         />
@@ -272,10 +265,12 @@ interface ThumbProps extends Pick<KeypadProps, "task" | "question" | "onKey"> {
 
 /** On a phone: the keys for what is entered, with what else it may mean over them. */
 function ThumbKeys({ recording, instrument, ready, ...props }: ThumbProps) {
-  const { desk, positions } = recording;
+  const { desk, positions, planned, given } = recording;
+  const next = planned && [given.place, wordsOf(planned)].filter(Boolean).join(", ");
   return (
     <Keypad
       {...props}
+      task={props.task || next}
       corrected={recording.outcome}
       kept={recording.confirmed}
       recordable={ready}

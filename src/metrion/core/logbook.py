@@ -19,7 +19,8 @@ from metrion.core.declared import (
 )
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.instruments.numbered import numbered, numbered_per
-from metrion.core.quantity.derived import Derived, DerivedResult, reduce_derived
+from metrion.core.quantity.derived import Derived
+from metrion.core.quantity.derived_result import DerivedResult, reduce_derived
 from metrion.core.quantity.measurements import Measurement, MeasurementResult, reduce_measurement
 from metrion.core.quantity.numbered import numbered_check, numbered_measurement
 from metrion.core.quantity.zero import ZeroCheck

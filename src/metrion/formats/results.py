@@ -11,7 +11,8 @@ from metrion.core.exact.numbers import float_text, to_text
 from metrion.core.formula.units import Unit
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.logbook import Logbook, Reviewed, reviewed
-from metrion.core.quantity.derived import Derived, DerivedResult, reduce_derived
+from metrion.core.quantity.derived import Derived
+from metrion.core.quantity.derived_result import DerivedResult, reduce_derived
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.other_units import Also
 from metrion.core.quantity.reading_plan import PlanProgress

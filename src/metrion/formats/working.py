@@ -10,7 +10,7 @@ from metrion.core.exact.numbers import to_text
 from metrion.core.formula.values import Root, Value, ValueSeries, rational
 from metrion.core.formula.written import written
 from metrion.core.logbook import Logbook
-from metrion.core.quantity.derived import reduce_derived
+from metrion.core.quantity.derived_result import reduce_derived
 from metrion.core.quantity.listing import derived_steps, measurement_steps
 from metrion.core.quantity.measurements import reduce_measurement
 from metrion.core.working.steps import Step

@@ -15,7 +15,7 @@ from typing import Generic, TypeVar
 
 from metrion.core.json import Record, records_in, text_in
 from metrion.core.logbook import Logbook, Results, Reviewed, numbered_logbook, reviewed
-from metrion.core.quantity.derived import reduce_derived
+from metrion.core.quantity.derived_result import reduce_derived
 from metrion.core.quantity.measurements import Measurement
 from metrion.formats.strict_json import write_json
 

@@ -14,7 +14,8 @@ from metrion.core.facts import Amount, Argument, Fact, Figure, Name
 from metrion.core.instruments.instrument import Instrument
 from metrion.core.logbook import Results, Reviewed
 from metrion.core.planning.budget import Budget, derived_budget, measurement_budget
-from metrion.core.quantity.derived import Derived, DerivedResult, other_conventions
+from metrion.core.quantity.derived import Derived, other_conventions
+from metrion.core.quantity.derived_result import DerivedResult
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.quantity.observations import Sort
 from metrion.core.quantity.places import by_place

@@ -9,7 +9,7 @@ from metrion.core.conventions.rounding import Rounded
 from metrion.core.exact.figures import to_figures
 from metrion.core.facts import Argument
 from metrion.core.logbook import Reviewed
-from metrion.core.quantity.derived import DerivedResult
+from metrion.core.quantity.derived_result import DerivedResult
 from metrion.core.quantity.measurements import Measurement
 from metrion.report.blocks import Cell, ReportColumn, Row, Section, Table
 from metrion.report.lines import Tint

@@ -13,7 +13,7 @@ from metrion.core.exact.numbers import square_root
 from metrion.core.facts import Amount, Argument, Fact, Figure, Name, coded, fact
 from metrion.core.formula.evaluate import one
 from metrion.core.formula.values import Value, rational
-from metrion.core.quantity.derived import DerivedResult
+from metrion.core.quantity.derived_result import DerivedResult
 from metrion.core.quantity.measurements import MeasurementResult
 from metrion.core.working.model import Source, Uncertainty
 from metrion.core.working.uncertainty import adds_squares

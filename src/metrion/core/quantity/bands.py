@@ -9,7 +9,8 @@ from fractions import Fraction
 from metrion.core.exact.axis import round_marks
 from metrion.core.formula import Expression
 from metrion.core.formula.expression import NodeType
-from metrion.core.quantity.derived import Derived, DerivedResult, by_itself, reduce_derived
+from metrion.core.quantity.derived import Derived, by_itself
+from metrion.core.quantity.derived_result import DerivedResult, reduce_derived
 
 _MARGIN = Fraction(1, 12)
 

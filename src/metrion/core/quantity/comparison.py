@@ -15,7 +15,8 @@ from metrion.core.formula import Formula
 from metrion.core.formula.expression import name
 from metrion.core.formula.units import Unit
 from metrion.core.quantity.bands import Band, band_of
-from metrion.core.quantity.derived import Derived, TypedValue, by_itself, reduce_derived
+from metrion.core.quantity.derived import Derived, TypedValue, by_itself
+from metrion.core.quantity.derived_result import reduce_derived
 from metrion.core.quantity.measurements import Measurement
 
 _USUAL, _DOUBTFUL = 2, 3

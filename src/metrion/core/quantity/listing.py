@@ -12,7 +12,7 @@ from metrion.core.facts import Fact, coded, fact
 from metrion.core.formula.expression import Expression, listed, name, number
 from metrion.core.formula.values import ValueSeries
 from metrion.core.instruments.instrument import Instrument
-from metrion.core.quantity.derived import DerivedResult
+from metrion.core.quantity.derived_result import DerivedResult
 from metrion.core.quantity.measurements import Measurement, MeasurementResult
 from metrion.core.quantity.observations import INDICATIONS, Observation, Sort, observed
 from metrion.core.quantity.zero import zero_errors, zero_look

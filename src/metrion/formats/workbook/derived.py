@@ -9,7 +9,8 @@ from openpyxl import Workbook
 from metrion.core.facts import Name
 from metrion.core.formula.expression import name
 from metrion.core.formula.notation import printed_formula, printed_unit
-from metrion.core.quantity.derived import DerivedResult, InputSource, TypedValue, input_key
+from metrion.core.quantity.derived import InputSource, TypedValue, input_key
+from metrion.core.quantity.derived_result import DerivedResult
 from metrion.core.quantity.measurements import Measurement
 from metrion.core.working.model import MEAN
 from metrion.core.working.steps import Rule, Step

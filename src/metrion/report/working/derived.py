@@ -9,7 +9,8 @@ from string import ascii_letters
 
 from metrion.core.formula.notation import unit_after
 from metrion.core.formula.values import ValueSeries, rational
-from metrion.core.quantity.derived import Derived, DerivedResult, InputSource, TypedValue, input_key
+from metrion.core.quantity.derived import Derived, InputSource, TypedValue, input_key
+from metrion.core.quantity.derived_result import DerivedResult
 from metrion.core.quantity.measurements import Measurement, reduce_measurement
 from metrion.core.working.model import MEAN, ROUNDED, UNCERTAINTY
 from metrion.core.working.steps import Step

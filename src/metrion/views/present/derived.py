@@ -8,13 +8,8 @@ from metrion.core.formula.notation import printed_formula, printed_unit, unit_af
 from metrion.core.logbook import Logbook
 from metrion.core.planning.budget import derived_budget
 from metrion.core.quantity.bands import subtracted
-from metrion.core.quantity.derived import (
-    Derived,
-    DerivedResult,
-    InputSource,
-    TypedValue,
-    other_conventions,
-)
+from metrion.core.quantity.derived import Derived, InputSource, TypedValue, other_conventions
+from metrion.core.quantity.derived_result import DerivedResult
 from metrion.report import derived_working
 from metrion.store.records import EntryVersion
 from metrion.views.locale import say, shown, speaker
